@@ -1,0 +1,76 @@
+import { placementCss, type Block, type Page } from '../page';
+import type { Table } from '../table';
+import type { Theme } from '../theme';
+import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
+import { frameRule } from './frame';
+import { contract } from './selectors';
+import { rule, type CssNode, type Stylesheet } from './stylesheet';
+import { framedTable } from './table-html';
+import { themeCss } from './theme-css';
+
+/** What a page needs beside itself. A theme's key names its class. */
+export interface PageInput {
+  readonly page: Page;
+  readonly tables: ReadonlyMap<string, Table>;
+  readonly themes: ReadonlyMap<string, { readonly key: string; readonly theme: Theme }>;
+}
+
+export interface PageOptions {
+  /** Address of the stylesheet, as the page links to it. */
+  readonly stylesheet: string;
+  readonly siteName: string;
+  readonly lang?: string;
+}
+
+/** Markup and stylesheet of a page. What it refers to and cannot be found is left out with a sentence in its place. */
+export interface CompiledPage {
+  readonly html: Element;
+  readonly css: Stylesheet;
+}
+
+export function compilePage(input: PageInput, options: PageOptions): CompiledPage {
+  const { page, themes } = input;
+  const used = [...new Set(page.blocks.flatMap((block) => (block.kind === 'table' ? [block.theme] : [])))];
+  const themeSheets = used.flatMap((id) => {
+    const found = themes.get(id);
+    return found ? themeCss(found.theme, { key: found.key }) : [];
+  });
+  const placements = page.blocks.flatMap((block, i) => (block.kind === 'table' ? placementRules(`#place-${i + 1}`, block) : []));
+  return {
+    html: element(
+      'html',
+      { lang: options.lang ?? 'en' },
+      element(
+        'head', {},
+        element('meta', { charset: 'utf-8' }),
+        element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
+        element('title', {}, `${page.name} · ${options.siteName}`),
+        element('link', { rel: 'stylesheet', href: options.stylesheet }),
+      ),
+      element('body', {}, element('header', {}, element('p', {}, options.siteName)), element('main', {}, element('h1', {}, page.name), ...page.blocks.flatMap((block, i) => blockNodes(block, i, input)))),
+    ),
+    css: [...siteCss, frameRule, ...themeSheets, ...placements],
+  };
+}
+
+/** The practice site's own look: a column of text, nothing that touches tables. */
+const siteCss: Stylesheet = [
+  rule('body', ['margin', '0 auto'], ['max-width', '64rem'], ['padding', '1rem 1.25rem 4rem'], ['font', '1rem/1.55 Charter,"Bitstream Charter",Cambria,"Liberation Serif",serif'], ['color', '#1f2320'], ['background', '#fff']),
+  rule('header p', ['margin', '0 0 2rem'], ['font-weight', '700']),
+  rule('h1', ['font-size', '2rem'], ['line-height', '1.15'], ['margin', '0 0 1rem']),
+  rule('main p', ['max-width', '38rem']),
+];
+
+function placementRules(selector: string, block: Extract<Block, { kind: 'table' }>): readonly CssNode[] {
+  const { frame, table } = placementCss(block);
+  return [rule(selector, ...frame), ...(table.length > 0 ? [rule(`${selector}>table`, ...table)] : [])];
+}
+
+function blockNodes(block: Block, index: number, { tables, themes }: PageInput): readonly MarkupNode[] {
+  if (block.kind === 'heading') return [element(`h${block.level}`, {}, block.text)];
+  if (block.kind === 'text') return block.text.split(/\n\s*\n/).filter((text) => text.trim() !== '').map((text) => element('p', {}, ...textWithBreaks(text.trim())));
+  const table = tables.get(block.table);
+  if (!table) return [element('p', {}, 'The table that stood here is gone.')];
+  const framed = framedTable(table, { id: `place-${index + 1}`, theme: themes.get(block.theme)?.key });
+  return [{ ...framed, attributes: { ...framed.attributes, id: `place-${index + 1}`, class: contract.frame } }];
+}

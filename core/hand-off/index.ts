@@ -1,0 +1,1 @@
+export { tableFile, themeFile } from './hand-off';

@@ -1,0 +1,4 @@
+export { FILE_MOST, readCsv, readSeparated } from './read-delimited';
+export { readHtmlTable } from './read-html';
+export { readClipboard, type Clipboard } from './read-clipboard';
+export { square, tableFrom, type Intake } from './square';

@@ -1,0 +1,134 @@
+import { parse, type DefaultTreeAdapterTypes } from 'parse5';
+import { bad, good, type Outcome } from '../outcome';
+import type { Merge } from '../table';
+import { tableFrom, type Intake } from './square';
+
+type Node = DefaultTreeAdapterTypes.ChildNode | DefaultTreeAdapterTypes.Document;
+type Element = DefaultTreeAdapterTypes.Element;
+
+const isElement = (node: Node): node is Element => 'tagName' in node;
+const childrenOf = (node: Node): readonly Node[] => ('childNodes' in node ? node.childNodes : []);
+const attribute = (node: Element, name: string): string | undefined => node.attrs.find((each) => each.name === name)?.value;
+
+/**
+ * Reads the first table of HTML from a clipboard or a file. Only text comes in: elements, styles and scripts
+ * are read over. Spans are placed as the HTML Standard says ("Forming a table"); where they overlap or run
+ * past their row group they are cut, and that is said.
+ */
+export function readHtmlTable(name: string, html: string): Outcome<Intake> {
+  const table = find(parse(html), 'table');
+  if (!table) return bad({ code: 'no-table', say: 'There is no table in it.', remedy: 'Copy the cells themselves, or paste as plain text.' });
+  const groups = rowGroups(table);
+  const placed = place(groups);
+  if (placed.rows.length === 0) return bad({ code: 'no-rows', say: 'The table has no rows.', remedy: 'Choose a table with at least one row.' });
+  const caption = find(table, 'caption');
+  const counted = (kind: Group['kind']): number => groups.filter((group) => group.kind === kind).reduce((sum, { rows }) => sum + rows.length, 0);
+  const header = counted('thead') || leadingHeaderRows(groups);
+  return good(tableFrom(name, placed.rows, {
+    merges: placed.merges, headerRows: header, footerRows: counted('tfoot'),
+    rowHeaders: rowHeaderColumns(groups), caption: caption ? textOf(caption).slice(0, 500) : '',
+  }, placed.notes));
+}
+
+interface Group {
+  readonly kind: 'thead' | 'tbody' | 'tfoot';
+  readonly rows: readonly (readonly Element[])[];
+}
+
+/** Row groups in the order in which they are painted: header, bodies, footer. */
+function rowGroups(table: Element): readonly Group[] {
+  const groups = childrenOf(table).filter(isElement).flatMap((child): Group[] => {
+    if (child.tagName !== 'thead' && child.tagName !== 'tbody' && child.tagName !== 'tfoot') return [];
+    const rows = childrenOf(child).filter(isElement).filter(({ tagName }) => tagName === 'tr');
+    return [{ kind: child.tagName, rows: rows.map((row) => childrenOf(row).filter(isElement).filter(({ tagName }) => tagName === 'td' || tagName === 'th')) }];
+  });
+  return (['thead', 'tbody', 'tfoot'] as const).flatMap((kind) => groups.filter((group) => group.kind === kind));
+}
+
+const span = (cell: Element, name: string, most: number): number => {
+  const n = Number.parseInt(attribute(cell, name) ?? '1', 10);
+  return Number.isFinite(n) && n >= 0 ? Math.min(n, most) : 1;
+};
+
+function place(groups: readonly Group[]): { rows: readonly (readonly string[])[]; merges: readonly Merge[]; notes: readonly string[] } {
+  const rows: string[][] = [];
+  const merges: Merge[] = [];
+  const taken = new Set<string>();
+  const notes: string[] = [];
+  let nested = false;
+  for (const group of groups) {
+    const start = rows.length;
+    group.rows.forEach((cells, index) => {
+      const row = start + index;
+      const texts: string[] = [];
+      let column = 0;
+      for (const cell of cells) {
+        while (taken.has(`${row} ${column}`)) texts[column++] ??= '';
+        nested ||= find(cell, 'table') !== undefined;
+        const left = group.rows.length - index;
+        const asked = span(cell, 'rowspan', 65_534);
+        const merge = { row, column, rows: asked === 0 ? left : Math.min(asked, left), columns: Math.max(1, span(cell, 'colspan', 1000)) };
+        if (asked > left) notes.push(`A cell at row ${row + 1}, column ${column + 1} reached past its rows. It was cut at the end.`);
+        const columns = freeColumns(merge, taken);
+        if (columns < merge.columns) notes.push(`Merged cells at row ${row + 1}, column ${column + 1} overlapped others. They were made narrower.`);
+        texts[column] = textOf(cell);
+        cover({ ...merge, columns }, taken, merges);
+        column += columns;
+      }
+      rows.push(Array.from(texts, (text: string | undefined) => text ?? ''));
+    });
+  }
+  if (nested) notes.push('A table inside a cell came in as text.');
+  return { rows: padForMerges(rows, merges), merges, notes };
+}
+
+function freeColumns({ row, column, columns }: Merge, taken: ReadonlySet<string>): number {
+  for (let n = 1; n < columns; n++) if (taken.has(`${row} ${column + n}`)) return n;
+  return columns;
+}
+
+function cover(merge: Merge, taken: Set<string>, merges: Merge[]): void {
+  for (let r = 0; r < merge.rows; r++) for (let c = 0; c < merge.columns; c++) taken.add(`${merge.row + r} ${merge.column + c}`);
+  if (merge.rows * merge.columns > 1) merges.push(merge);
+}
+
+/** Rows as wide as the merges that cover them, so that a row made of merged cells only does not come in as short. */
+function padForMerges(rows: readonly string[][], merges: readonly Merge[]): readonly (readonly string[])[] {
+  const wide = rows.map((row) => row.length);
+  for (const merge of merges) for (let r = merge.row; r < merge.row + merge.rows; r++) wide[r] = Math.max(wide[r] ?? 0, merge.column + merge.columns);
+  return rows.map((row, r) => [...row, ...Array.from({ length: Math.max(0, (wide[r] ?? 0) - row.length) }, () => '')]);
+}
+
+/** Without a thead, rows at the top made of th only are header rows, as long as a row of another kind follows. */
+function leadingHeaderRows(groups: readonly Group[]): number {
+  const rows = groups.flatMap((group) => group.rows);
+  const first = rows.findIndex((cells) => cells.length === 0 || cells.some(({ tagName }) => tagName !== 'th'));
+  return first < 0 ? 0 : first;
+}
+
+/** One column of row headers when every body row starts with a th. */
+function rowHeaderColumns(groups: readonly Group[]): number {
+  const rows = groups.filter(({ kind }) => kind === 'tbody').flatMap((group) => group.rows).slice(leadingHeaderRows(groups));
+  return rows.length > 0 && rows.every(([first]) => first?.tagName === 'th') ? 1 : 0;
+}
+
+function find(node: Node, tag: string): Element | undefined {
+  for (const child of childrenOf(node)) {
+    if (isElement(child) && child.tagName === tag) return child;
+    const inside = find(child, tag);
+    if (inside) return inside;
+  }
+  return undefined;
+}
+
+/** What a person reads in it: white space folded, line breaks kept, no style or script. */
+function textOf(node: Node): string {
+  const raw = (each: Node): string => {
+    if (each.nodeName === '#text' && 'value' in each) return each.value.replace(/[ \t\r\n\f]+/g, ' ');
+    if (!isElement(each) || ['style', 'script', 'template', 'noscript'].includes(each.tagName)) return '';
+    if (each.tagName === 'br') return '\n';
+    const inner = childrenOf(each).map(raw).join('');
+    return ['p', 'div', 'li', 'tr'].includes(each.tagName) ? `\n${inner}\n` : inner;
+  };
+  return childrenOf(node).map(raw).join('').replace(/ *\n+ */g, '\n').replace(/[ \u00a0]+/g, ' ').trim();
+}

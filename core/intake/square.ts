@@ -1,0 +1,70 @@
+import { LIMITS, tableOf, type Merge, type Table } from '../table';
+
+/** What came in, and everything that was done to make a table of it. */
+export interface Intake {
+  readonly table: Table;
+  /** One sentence for each thing that was found or mended. */
+  readonly notes: readonly string[];
+}
+
+const list = (rows: readonly number[]): string => {
+  const shown = rows.slice(0, 6).map((row) => row + 1).join(', ');
+  return rows.length > 6 ? `${shown} and ${rows.length - 6} more` : shown;
+};
+const rowsWord = (rows: readonly number[]): string => (rows.length === 1 ? 'Row' : 'Rows');
+
+/**
+ * Makes a full rectangle of rows of any length: blank rows at the end and columns that are blank all the way
+ * at the end are left out, short rows are filled up, and everything over the limits is cut. Says what it did.
+ */
+export function square(raw: readonly (readonly string[])[]): { readonly rows: readonly (readonly string[])[]; readonly notes: readonly string[] } {
+  const notes: string[] = [];
+  const isBlank = (cells: readonly string[]): boolean => cells.every((cell) => cell.trim() === '');
+  let last = raw.length;
+  while (last > 1 && isBlank(raw[last - 1] ?? [])) last--;
+  let rows = raw.slice(0, last);
+  if (rows.length > LIMITS.rows) {
+    notes.push(`The first ${LIMITS.rows.toLocaleString('en')} rows were kept; ${(rows.length - LIMITS.rows).toLocaleString('en')} more were left out, since a table has at most ${LIMITS.rows.toLocaleString('en')}.`);
+    rows = rows.slice(0, LIMITS.rows);
+  }
+  const filled = rows.map((cells) => cells.findLastIndex((cell) => cell.trim() !== '') + 1);
+  const wanted = filled.reduce((most, length) => Math.max(most, length), 1);
+  const width = Math.min(wanted, LIMITS.columns);
+  if (wanted > width) notes.push(`The first ${width} columns were kept; ${wanted - width} more were left out, since a table has at most ${LIMITS.columns}.`);
+  const usual = commonest(rows.map((cells) => cells.length));
+  const long = rows.flatMap((cells, row) => (cells.length > usual ? [row] : []));
+  const short = rows.flatMap((cells, row) => (cells.length < width ? [row] : []));
+  const trimmed = long.filter((row) => (filled[row] ?? 0) <= usual);
+  if (trimmed.length > 0 && usual <= width) notes.push(`${rowsWord(trimmed)} ${list(trimmed)} came in with blank cells beyond the others. They were left out.`);
+  const longer = long.filter((row) => (filled[row] ?? 0) > usual);
+  if (longer.length > 0) notes.push(`${rowsWord(longer)} ${list(longer)} came in longer than the others. The table was made ${width} columns wide, so that nothing is lost.`);
+  if (short.length > 0) notes.push(`${rowsWord(short)} ${list(short)} came in short. Empty cells were put at the end.`);
+  const cut: string[] = [];
+  const full = rows.map((cells, row) => Array.from({ length: width }, (_, column) => {
+    const text = cells[column] ?? '';
+    if (text.length <= LIMITS.cell) return text;
+    cut.push(`row ${row + 1}, column ${column + 1} (${text.length.toLocaleString('en')} characters)`);
+    return text.slice(0, LIMITS.cell);
+  }));
+  if (cut.length > 0) notes.push(`The first ${LIMITS.cell.toLocaleString('en')} characters were kept of ${cut.slice(0, 5).join('; ')}${cut.length > 5 ? ` and ${cut.length - 5} more cells` : ''}.`);
+  return { rows: full, notes };
+}
+
+function commonest(numbers: readonly number[]): number {
+  const counts = new Map<number, number>();
+  for (const n of numbers) counts.set(n, (counts.get(n) ?? 0) + 1);
+  return [...counts].reduce((best, entry) => (entry[1] > best[1] ? entry : best), [numbers[0] ?? 0, 0] as [number, number])[0];
+}
+
+/** A table from rows of any length. */
+export function tableFrom(name: string, raw: readonly (readonly string[])[], given: Partial<Table> = {}, before: readonly string[] = []): Intake {
+  const { rows, notes } = square(raw);
+  const merges = (given.merges ?? []).flatMap((merge) => within(merge, rows.length, rows[0]?.length ?? 0));
+  return { table: tableOf(name, rows, { ...given, merges }), notes: [...before, ...notes] };
+}
+
+function within(merge: Merge, height: number, width: number): Merge[] {
+  const rows = Math.min(merge.rows, height - merge.row);
+  const columns = Math.min(merge.columns, width - merge.column);
+  return rows > 0 && columns > 0 && rows * columns > 1 ? [{ ...merge, rows, columns }] : [];
+}

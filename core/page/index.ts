@@ -1,0 +1,3 @@
+export { PAGE_FORMAT, emptyPage, slugOf, type Block, type Page, type TableBlock } from './page';
+export { pageSchema, readPage } from './read-page';
+export { placementCss, readRoom, readWidth } from './placement';

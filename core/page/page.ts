@@ -1,0 +1,37 @@
+/** Width of a placed table: as its content needs, the whole column, or a length. */
+export type PlacementWidth = string;
+export type PlacementAlign = 'start' | 'center' | 'end';
+
+/** What stands on a page, from top to bottom. Ids are unique on the page. */
+export type Block =
+  | { readonly id: string; readonly kind: 'heading'; readonly level: 2 | 3; readonly text: string }
+  | { readonly id: string; readonly kind: 'text'; readonly text: string }
+  | {
+      readonly id: string;
+      readonly kind: 'table';
+      /** Ids of the table and of the theme that dresses it. */
+      readonly table: string;
+      readonly theme: string;
+      /** `content`, `fill`, or a length as in `32rem`. */
+      readonly width: PlacementWidth;
+      readonly align: PlacementAlign;
+      /** Room around: `24px 0`, sides as in CSS, px, em or rem. */
+      readonly room: string;
+    };
+export type TableBlock = Extract<Block, { kind: 'table' }>;
+
+/** A page as it is kept and exchanged: `"format": "zest-page/1"`. */
+export interface Page {
+  readonly format: 'zest-page/1';
+  readonly name: string;
+  /** Its address below /site/. */
+  readonly slug: string;
+  readonly blocks: readonly Block[];
+}
+
+export const PAGE_FORMAT = 'zest-page/1';
+export const emptyPage = (name: string, slug: string): Page => ({ format: PAGE_FORMAT, name, slug, blocks: [] });
+
+/** A page's address from its name: letters and digits of any script, hyphens between. */
+export const slugOf = (name: string): string =>
+  name.normalize('NFC').toLowerCase().replace(/[^\p{L}\p{N}\p{M}]+/gu, '-').replace(/^-+|-+$/g, '').slice(0, 60) || 'page';

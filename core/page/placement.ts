@@ -1,0 +1,45 @@
+import { bad, good, type Outcome } from '../outcome';
+import { readValue } from '../theme';
+import type { TableBlock } from './page';
+
+const nothing = { swatches: new Map<string, string>(), scale: { base: 16, ratio: 1, steps: [] } };
+
+/** Reads a placement's width and gives the CSS for it. */
+export function readWidth(text: string): Outcome<string> {
+  const word = text.trim().toLowerCase();
+  if (word === 'content') return good('auto');
+  if (word === 'fill') return good('100%');
+  const percent = /^(\d{1,3}(?:\.\d+)?)%$/.exec(word);
+  if (percent && Number(percent[1]) > 0 && Number(percent[1]) <= 100) return good(word);
+  const wide = /^(\d+(?:\.\d+)?)(px|em|rem)$/.exec(word);
+  if (wide && Number(wide[1]) > 0 && Number(wide[1]) <= 4000) return good(word);
+  return bad({ code: 'width', say: `“${text}” is not a width.`, remedy: 'Write content, fill, or a length such as 32rem, 480px or 75%.' });
+}
+
+/** Reads the room around a placement, one to four sides as in CSS, and gives them in full: top, right, bottom, left. */
+export function readRoom(text: string): Outcome<readonly string[]> {
+  const pieces = text.trim().toLowerCase().split(/\s+/);
+  const [top = '', right = top, bottom = top, left = right] = pieces;
+  if (pieces.length > 4) return bad({ code: 'room', say: 'There are four sides at most.', remedy: 'Write one to four lengths, as in 24px 0.' });
+  for (const piece of pieces) {
+    const read = readValue('length', piece, nothing);
+    if (!read.ok) return bad(...read.problems.map((problem) => ({ ...problem, code: 'room' })));
+  }
+  return good([top, right, bottom, left]);
+}
+
+const css = (outcome: Outcome<string>): string => (outcome.ok ? outcome.value : 'auto');
+
+/**
+ * The frame's and the table's styles for a placement. The frame keeps the room around and never grows wider
+ * than its column; the table sits in it by automatic margins (CSS 2.2, section 17.5.2).
+ */
+export function placementCss({ width, align, room }: TableBlock): { readonly frame: readonly (readonly [string, string])[]; readonly table: readonly (readonly [string, string])[] } {
+  const sides = readRoom(room);
+  const margin = { start: '0 auto 0 0', center: '0 auto', end: '0 0 0 auto' }[align];
+  const inline = css(readWidth(width));
+  return {
+    frame: [['margin', sides.ok ? sides.value.join(' ') : '0']],
+    table: [...(inline === 'auto' ? [] : [['width', inline] as const]), ...(inline === '100%' ? [] : [['margin', margin] as const])],
+  };
+}

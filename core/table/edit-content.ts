@@ -1,0 +1,29 @@
+import { LIMITS } from './read-table';
+import { splitAcross } from './edit-merges';
+import { gridOf } from './grid';
+import { heightOf, widthOf, type Table } from './table';
+
+/** The table with another text in the cell that covers a slot. A text over the limit is cut. */
+export function setCell(table: Table, row: number, column: number, text: string): Table {
+  const cell = gridOf(table).at(row, column);
+  const kept = text.slice(0, LIMITS.cell);
+  if (cell.text === kept) return table;
+  return { ...table, rows: table.rows.with(cell.row, (table.rows[cell.row] ?? []).with(cell.column, kept)) };
+}
+
+const within = (n: number, most: number): number => Math.max(0, Math.min(Math.trunc(n), most));
+
+/** How many rows at the top are header rows. Merged cells that the new edge cuts through are split there. */
+export function setHeaderRows(table: Table, count: number): Table {
+  const headerRows = within(count, heightOf(table) - table.footerRows);
+  return { ...table, headerRows, merges: splitAcross(table, headerRows) };
+}
+
+/** How many rows at the end are footer rows. Merged cells that the new edge cuts through are split there. */
+export function setFooterRows(table: Table, count: number): Table {
+  const footerRows = within(count, heightOf(table) - table.headerRows);
+  return { ...table, footerRows, merges: splitAcross(table, heightOf(table) - footerRows) };
+}
+
+/** How many columns at the start hold row headers. */
+export const setRowHeaders = (table: Table, count: number): Table => ({ ...table, rowHeaders: within(count, widthOf(table)) });

@@ -1,0 +1,58 @@
+/** A block of merged cells; the content stands in its first slot. Rows and columns count from 0. */
+export interface Merge {
+  readonly row: number;
+  readonly column: number;
+  readonly rows: number;
+  readonly columns: number;
+}
+
+/**
+ * A table as it is kept and exchanged: `"format": "zest-table/1"`. `rows` is always a full rectangle: a text
+ * for each slot, empty where there is none. Merges never overlap and never cross from the header rows into
+ * the body or from the body into the footer (HTML Standard, "Forming a table": cells end with their row group).
+ */
+export interface Table {
+  readonly format: 'zest-table/1';
+  readonly name: string;
+  /** The caption; empty for none. */
+  readonly caption: string;
+  readonly rows: readonly (readonly string[])[];
+  readonly merges: readonly Merge[];
+  /** How many rows at the top are header rows, how many columns hold row headers, how many rows at the end are footer. */
+  readonly headerRows: number;
+  readonly rowHeaders: number;
+  readonly footerRows: number;
+  /** Id of the theme that the editor dresses it in; empty for none. */
+  readonly theme: string;
+}
+
+export const TABLE_FORMAT = 'zest-table/1';
+
+export const widthOf = (table: Table): number => table.rows[0]?.length ?? 0;
+export const heightOf = (table: Table): number => table.rows.length;
+
+export type Section = 'header' | 'body' | 'footer';
+
+/** The row group that a row belongs to. */
+export function sectionOf(table: Table, row: number): Section {
+  if (row < table.headerRows) return 'header';
+  return row >= table.rows.length - table.footerRows ? 'footer' : 'body';
+}
+
+/** First row and number of rows of a row group. */
+export function sectionRows(table: Table, section: Section): { readonly first: number; readonly count: number } {
+  const { headerRows, footerRows, rows } = table;
+  if (section === 'header') return { first: 0, count: headerRows };
+  if (section === 'footer') return { first: rows.length - footerRows, count: footerRows };
+  return { first: headerRows, count: rows.length - headerRows - footerRows };
+}
+
+/** An empty table of that many rows and columns with one header row. */
+export function emptyTable(name: string, rows: number, columns: number): Table {
+  return tableOf(name, Array.from({ length: rows }, () => Array.from({ length: columns }, () => '')));
+}
+
+/** A table from a full rectangle of texts; the first row is its header where there are others below it. */
+export function tableOf(name: string, rows: readonly (readonly string[])[], given: Partial<Table> = {}): Table {
+  return { format: TABLE_FORMAT, name, caption: '', rows, merges: [], headerRows: rows.length > 1 ? 1 : 0, rowHeaders: 0, footerRows: 0, theme: '', ...given };
+}

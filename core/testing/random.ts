@@ -1,0 +1,84 @@
+import { conditionNames, parts, propertiesOf, type PartName, type Theme, type ValueKind } from '../theme';
+import { mergeCells, tableOf, type Table } from '../table';
+
+/** Random themes and tables from a seed, for specs that hold core against the browser. Same seed, same things. */
+export interface Dice {
+  readonly next: () => number;
+  readonly whole: (least: number, most: number) => number;
+  readonly pick: <T>(items: readonly T[]) => T;
+  readonly chance: (share: number) => boolean;
+}
+
+/** A small generator with a period of 2^32 (the mulberry32 mixing function). */
+export function dice(seed: number): Dice {
+  let state = seed >>> 0;
+  const next = (): number => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = state;
+    t = Math.imul(t ^ (t >>> 15), t | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+  const whole = (least: number, most: number): number => least + Math.floor(next() * (most - least + 1));
+  const pick = <T>(items: readonly T[]): T => {
+    const found = items[whole(0, items.length - 1)];
+    if (found === undefined) throw new RangeError('Nothing to pick from');
+    return found;
+  };
+  return { next, whole, pick, chance: (share) => next() < share };
+}
+
+const names = ['mist', 'deep', 'glow', 'lamp'];
+const hex = (d: Dice): string => `#${Array.from({ length: 6 }, () => d.whole(0, 15).toString(16)).join('')}`;
+const colour = (d: Dice): string => {
+  const plain = d.chance(0.6) ? d.pick(names) : hex(d);
+  return d.chance(0.35) ? `${plain} ${d.whole(0, 100)}%` : plain;
+};
+const length = (d: Dice, most: number): string => (d.chance(0.2) ? '0' : d.pick([`${d.whole(1, most)}px`, `${d.whole(1, 12) / 4}em`, `${d.whole(1, 6) / 4}rem`]));
+
+/** A text of each kind, as a person might type it. */
+export const randomText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
+  colour: (d) => (d.chance(0.1) ? 'none' : colour(d)),
+  family: (d) => d.pick(['page', 'system', 'humanist', 'serif', 'mono', 'Brand Sans, sans-serif']),
+  size: (d) => d.pick(['page', 'body', 'body+1', 'small', 'lead-1', `${d.whole(9, 30)}px`, '0.9em', '1.2rem']),
+  weight: (d) => d.pick(['300', '400', 'bold', '650', 'semibold', 'page']),
+  case: (d) => d.pick(['as typed', 'uppercase', 'lowercase', 'capitalize']),
+  spacing: (d) => d.pick(['normal', '0.05em', '1px', '-0.5px']),
+  leading: (d) => d.pick(['page', 'normal', '1.2', '1.75', '24px']),
+  align: (d) => d.pick(['start', 'center', 'end', 'justify']),
+  valign: (d) => d.pick(['top', 'middle', 'bottom', 'baseline']),
+  length: (d) => length(d, 24),
+  height: (d) => d.pick(['auto', '40px', '3em']),
+  line: (d) => (d.chance(0.25) ? d.pick(['none', 'hidden']) : `${d.whole(1, 5)}px ${d.pick(['solid', 'dashed', 'dotted', 'double', 'ridge', 'inset'])} ${colour(d)}`),
+  cells: (d) => d.pick(['joined', 'spaced']),
+};
+
+/** A theme with values strewn over every part, condition and property. */
+export function randomTheme(d: Dice, bases: readonly string[]): Theme {
+  const density = d.pick([0.08, 0.25, 0.6]);
+  const values: Record<string, Record<string, Record<string, string>>> = {};
+  for (const part of parts) {
+    for (const condition of conditionNames.filter((name) => (part.conditions as readonly string[]).includes(name))) {
+      for (const property of propertiesOf(part.name as PartName)) {
+        // Inherited ink needs a page colour; everything else may say "page" wherever it likes.
+        if (d.chance(density)) ((values[part.name] ??= {})[condition] ??= {})[property.name] = randomText[property.kind](d);
+      }
+    }
+  }
+  return { format: 'zest-theme/1', name: 'Random', base: d.pick(bases), swatches: names.map((name) => ({ name, colour: hex(d) })), values };
+}
+
+/** A table with up to two header tiers, row headers, a footer and merged cells anywhere. */
+export function randomTable(d: Dice): Table {
+  const [height, width] = [d.whole(1, 9), d.whole(1, 7)];
+  const rows = Array.from({ length: height }, (_, row) => Array.from({ length: width }, (_, column) => (d.chance(0.1) ? '' : `r${row}c${column}`)));
+  const headerRows = d.whole(0, Math.min(2, height));
+  const footerRows = d.whole(0, Math.min(2, height - headerRows));
+  let table = tableOf('Random', rows, { headerRows, footerRows, rowHeaders: d.whole(0, Math.min(2, width)), caption: d.chance(0.6) ? 'A caption' : '' });
+  for (let i = d.whole(0, 6); i > 0; i--) {
+    const from = { row: d.whole(0, height - 1), column: d.whole(0, width - 1) };
+    const merged = mergeCells(table, from, { row: Math.min(height - 1, from.row + d.whole(0, 2)), column: Math.min(width - 1, from.column + d.whole(0, 2)) });
+    if (merged.ok) table = merged.value;
+  }
+  return table;
+}

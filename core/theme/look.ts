@@ -1,0 +1,110 @@
+import { type Outcome } from '../outcome';
+import { propertyOf, type PropertyName, type ValueKind } from './properties';
+import { ground } from './starters/ground';
+import { starterOf } from './starters';
+import { ownText, type Place, type Swatch, type Theme } from './theme';
+import type { TypeScale } from './type-scale';
+import { readValue, type Value, type Vocabulary } from './values';
+
+/** Who says a value: the theme itself, its base theme, or the ground under every theme. */
+export type Source = 'theme' | 'base' | 'ground';
+
+export interface Saying {
+  readonly source: Source;
+  readonly place: Place;
+  readonly text: string;
+  readonly read: Outcome<Value>;
+}
+
+/**
+ * A theme with everything that it stands on. Made once for each immutable theme and remembered by it;
+ * what values may refer to is remembered by the swatches, so that an edit reads one new value only.
+ */
+export interface Look {
+  readonly theme: Theme;
+  readonly base: Theme;
+  readonly vocabulary: Vocabulary;
+  readonly swatches: readonly Swatch[];
+  readonly scale: TypeScale;
+  /** What is said for a property at a place, strongest source first. */
+  readonly said: (place: Place, property: PropertyName) => readonly Saying[];
+}
+
+const looks = new WeakMap<Theme, Look>();
+
+export function lookOf(theme: Theme): Look {
+  const known = looks.get(theme);
+  if (known) return known;
+  const base = starterOf(theme.base);
+  const scale = theme.scale ?? base.scale ?? groundScale();
+  const words = wordsOf(theme.swatches, base, scale);
+  const layers: readonly { source: Source; theme: Theme }[] = [
+    { source: 'theme', theme },
+    { source: 'base', theme: base },
+    { source: 'ground', theme: ground },
+  ];
+  const look: Look = {
+    theme,
+    base,
+    scale,
+    swatches: words.swatches,
+    vocabulary: words.vocabulary,
+    said: (place, property) => {
+      const found: Saying[] = [];
+      for (const { source, theme: layer } of layers) {
+        const text = ownText(layer, place, property);
+        if (text !== undefined) found.push({ source, place, text, read: words.read(propertyOf(property).kind, text) });
+      }
+      return found;
+    },
+  };
+  looks.set(theme, look);
+  return look;
+}
+
+/** The first saying at a place that can be read: a value with a mistake in it gives way to the next. */
+export const firstGood = (sayings: readonly Saying[]): { saying: Saying; value: Value } | undefined => {
+  for (const saying of sayings) if (saying.read.ok) return { saying, value: saying.read.value };
+  return undefined;
+};
+
+function groundScale(): TypeScale {
+  if (!ground.scale) throw new TypeError('The ground has a type scale');
+  return ground.scale;
+}
+
+interface Words {
+  readonly base: Theme;
+  readonly scale: TypeScale;
+  readonly swatches: readonly Swatch[];
+  readonly vocabulary: Vocabulary;
+  readonly read: (kind: ValueKind, text: string) => Outcome<Value>;
+}
+
+const wordsBySwatches = new WeakMap<readonly Swatch[], Words>();
+
+function wordsOf(own: readonly Swatch[], base: Theme, scale: TypeScale): Words {
+  const known = wordsBySwatches.get(own);
+  if (known && known.base === base && known.scale === scale) return known;
+  const swatches = mergeSwatches(base.swatches, own);
+  const vocabulary: Vocabulary = { swatches: new Map(swatches.map(({ name, colour }) => [name, colour])), scale };
+  const remembered = new Map<string, Outcome<Value>>();
+  const read = (kind: ValueKind, text: string): Outcome<Value> => {
+    const key = `${kind} ${text}`;
+    const before = remembered.get(key);
+    if (before) return before;
+    const outcome = readValue(kind, text, vocabulary);
+    if (remembered.size > 5000) remembered.clear();
+    remembered.set(key, outcome);
+    return outcome;
+  };
+  const words: Words = { base, scale, swatches, vocabulary, read };
+  wordsBySwatches.set(own, words);
+  return words;
+}
+
+/** The base theme's swatches in their order, own ones in place of those they replace, then the rest. */
+function mergeSwatches(base: readonly Swatch[], own: readonly Swatch[]): readonly Swatch[] {
+  const replaced = base.map((swatch) => own.find(({ name }) => name === swatch.name) ?? swatch);
+  return [...replaced, ...own.filter(({ name }) => !base.some((swatch) => swatch.name === name))];
+}

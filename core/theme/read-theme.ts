@@ -1,0 +1,82 @@
+import { array, mixed, number, object, string, type ObjectSchema } from 'yup';
+import { parseColour } from '../colour';
+import { bad, type Outcome, type Problem } from '../outcome';
+import { checkShape } from '../problems-of';
+import { partNames, partOf, type PartName } from './parts';
+import { propertiesOf } from './properties';
+import { starterNames } from './starters';
+import { THEME_FORMAT, type Theme } from './theme';
+
+export const NAME_MOST = 120;
+export const SWATCHES_MOST = 200;
+
+/** A document's name: what is shown, 1 to 120 characters. */
+export const nameSchema = string().strict().required('Give it a name.').trim('A name has no spaces around it.').max(NAME_MOST, `A name has at most ${NAME_MOST} characters.`);
+
+/** A swatch's name: 1 to 40 lower-case letters, digits and hyphens, a letter first. Letters of any script without case will do. */
+export const SWATCH_NAME = /^[a-z][a-z0-9-]{0,39}$/;
+
+const swatchSchema = object({
+  name: string().strict().required('A swatch needs a name.').matches(SWATCH_NAME, 'A swatch’s name is made of lower-case letters, digits and hyphens, a letter first.'),
+  colour: string().strict().required('A swatch needs a colour.').max(100).test('colour', 'A swatch’s colour is a CSS colour, as in #eef5f6.', (text) => parseColour(text ?? '') !== undefined),
+}).noUnknown('A swatch has a name and a colour only.');
+
+const stepSchema = object({
+  name: string().strict().required('A step needs a name.').matches(SWATCH_NAME, 'A step’s name is made of lower-case letters, digits and hyphens.'),
+  step: number().strict().required().integer('A step is a whole number.').min(-10).max(10),
+}).noUnknown();
+
+const scaleSchema = object({
+  base: number().strict().required().min(6, 'The base size is at least 6 px.').max(60, 'The base size is at most 60 px.'),
+  ratio: number().strict().required().min(1, 'The ratio is at least 1.').max(2, 'The ratio is at most 2.'),
+  steps: array().strict().of(stepSchema.required()).required().min(1, 'A type scale has at least one step.').max(20)
+    .test('unique', 'Two steps have the same name.', (steps) => unique(steps)),
+}).noUnknown();
+
+const unique = (named: readonly { name: string }[] | undefined): boolean => new Set(named?.map(({ name }) => name)).size === (named?.length ?? 0);
+
+/** The shape of a theme document. Places and properties are checked against the catalogue after it. */
+export const themeSchema: ObjectSchema<Theme> = object({
+  format: string().strict().required('The document says no format.').oneOf([THEME_FORMAT] as const, `This is not a theme that can be read here: its format is not ${THEME_FORMAT}.`),
+  name: nameSchema,
+  base: string().strict().required('A theme says what it grows from.').oneOf(starterNames, `A theme grows from one of: ${starterNames.join(', ')}.`),
+  swatches: array().strict().of(swatchSchema.required()).required().max(SWATCHES_MOST, `A theme has at most ${SWATCHES_MOST} swatches.`)
+    .test('unique', 'Two swatches have the same name.', (swatches) => unique(swatches)),
+  scale: scaleSchema.optional().default(undefined),
+  values: mixed<Theme['values']>().required('A theme has values, even if none is set.').test('values', (value, context) => {
+    const problem = misplaced(value)[0];
+    return problem === undefined || context.createError({ message: problem.say, path: `values${problem.at ? `.${problem.at}` : ''}` });
+  }),
+}).noUnknown('A theme has no other fields.') as unknown as ObjectSchema<Theme>;
+
+/** Reads a theme document from JSON that came from anywhere. Every problem says where it is. */
+export function readTheme(json: unknown): Outcome<Theme> {
+  const shape = checkShape(themeSchema, json);
+  if (!shape.ok) return shape;
+  const problems = misplaced(shape.value.values);
+  return problems.length > 0 ? bad(...problems) : shape;
+}
+
+const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Values at places that do not exist, and values that are no text. What a text means is checked where it is read. */
+function misplaced(values: unknown): Problem[] {
+  if (!isRecord(values)) return [{ code: 'values', say: 'The values are not an object of parts.' }];
+  return Object.entries(values).flatMap(([part, conditions]) => {
+    if (!(partNames as readonly string[]).includes(part)) return [{ code: 'part', say: `There is no part “${part}”.`, at: part }];
+    if (!isRecord(conditions)) return [{ code: 'values', say: `The values of ${part} are not an object of conditions.`, at: part }];
+    return Object.entries(conditions).flatMap(([condition, own]) => misplacedIn(part as PartName, condition, own));
+  });
+}
+
+function misplacedIn(part: PartName, condition: string, own: unknown): Problem[] {
+  const at = `${part}.${condition}`;
+  if (!(partOf(part).conditions as readonly string[]).includes(condition)) return [{ code: 'condition', say: `${partOf(part).label} has no condition “${condition}”.`, at }];
+  if (!isRecord(own)) return [{ code: 'values', say: 'These values are not an object of properties.', at }];
+  const known = propertiesOf(part).map(({ name }) => name as string);
+  return Object.entries(own).flatMap(([property, text]): Problem[] => {
+    if (!known.includes(property)) return [{ code: 'property', say: `${partOf(part).label} has no property “${property}”.`, at: `${at}.${property}` }];
+    if (typeof text !== 'string' || text.length === 0 || text.length > 200) return [{ code: 'value', say: 'A value is a text of 1 to 200 characters.', at: `${at}.${property}` }];
+    return [];
+  });
+}

@@ -1,0 +1,44 @@
+import type { ConditionName } from './conditions';
+import type { PartName } from './parts';
+import type { PropertyName } from './properties';
+import type { TypeScale } from './type-scale';
+
+/** A named colour that values can refer to. The name is lower case: letters, digits and hyphens. */
+export interface Swatch {
+  readonly name: string;
+  /** A CSS colour. */
+  readonly colour: string;
+}
+
+/** The values of one part under one condition, as texts in the value syntax. */
+export type Values = { readonly [property in PropertyName]?: string };
+export type PartValues = { readonly [condition in ConditionName]?: Values };
+
+/** A theme as it is kept and exchanged: `"format": "zest-theme/1"`, described in docs/theme-format.md. */
+export interface Theme {
+  readonly format: 'zest-theme/1';
+  readonly name: string;
+  /** Name of the starter that it grows from: the base theme. */
+  readonly base: string;
+  /** Its own swatches; one of the same name in the base theme gives way. */
+  readonly swatches: readonly Swatch[];
+  /** Its own type scale; without one, the base theme's holds. */
+  readonly scale?: TypeScale;
+  readonly values: { readonly [part in PartName]?: PartValues };
+}
+
+export const THEME_FORMAT = 'zest-theme/1';
+
+/** A place where a value can be set. */
+export interface Place {
+  readonly part: PartName;
+  readonly condition: ConditionName;
+}
+
+/** The text set at a place of this very theme, or undefined. */
+export const ownText = (theme: Theme, { part, condition }: Place, property: PropertyName): string | undefined =>
+  theme.values[part]?.[condition]?.[property];
+
+/** How many values a theme sets itself. */
+export const countValues = (theme: Theme): number =>
+  Object.values(theme.values).flatMap((part) => Object.values(part)).reduce((sum, values) => sum + Object.keys(values).length, 0);
