@@ -7,6 +7,7 @@ export { places, placesFor, type Slot } from './strength';
 export { THEME_FORMAT, countValues, ownText, type PartValues, type Place, type Swatch, type Theme, type Values } from './theme';
 export { NAME_MOST, SWATCH_NAME, nameSchema, readTheme, themeSchema } from './read-theme';
 export { ground, starterNames, starterOf, starters, type Starter } from './starters';
+export { keyFrom } from './key';
 /* Values */
 export { fonts } from './fonts';
 export { readStep, stepSize, type TypeScale, type TypeStep } from './type-scale';

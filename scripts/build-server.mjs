@@ -1,0 +1,13 @@
+import { build } from 'esbuild';
+
+await build({
+  entryPoints: ['server/main.ts'],
+  outfile: 'dist/server/main.mjs',
+  bundle: true,
+  platform: 'node',
+  target: 'node20',
+  format: 'esm',
+  packages: 'external',
+  sourcemap: true,
+  logLevel: 'warning',
+});

@@ -1,0 +1,85 @@
+import compression from 'compression';
+import express, { type ErrorRequestHandler, type Express } from 'express';
+import type { Table } from '../core/table';
+import type { Database } from './database/database';
+import { DocumentStore } from './documents/store';
+import { PageStore } from './pages/queries';
+import { pageRoutes } from './pages/routes';
+import { Refusal, problemBody, problemKinds } from './problems';
+import { checkHost, checkOrigin, secureHeaders } from './security';
+import { siteRoutes } from './site/routes';
+import { tableRoutes } from './tables/routes';
+import { ThemeStore } from './themes/queries';
+import { themeRoutes } from './themes/routes';
+import { webFiles } from './web-files';
+
+export interface AppDependencies {
+  readonly database: Database;
+  /** Folder of the built web application; none serves the API and the practice site only. */
+  readonly web?: string;
+  /** Is told of errors that are no refusals. */
+  readonly log: (message: string) => void;
+}
+
+export interface Stores {
+  readonly themes: ThemeStore;
+  readonly tables: DocumentStore<Table>;
+  readonly pages: PageStore;
+}
+
+export function createStores(database: Database): Stores {
+  const themes = new ThemeStore(database);
+  const tables = new DocumentStore<Table>(database, { table: 'tables', word: 'table' });
+  return { themes, tables, pages: new PageStore(database, themes, tables) };
+}
+
+/** Most that a request may send. */
+export const BODY_MOST = '16mb';
+
+/** The whole server as a value: nothing listens and nothing is read until it is asked. */
+export function createApp({ database, web, log }: AppDependencies): Express {
+  const { themes, tables, pages } = createStores(database);
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(checkHost, checkOrigin, secureHeaders, compression());
+  app.use('/api', (request, _response, next) => {
+    const hasBody = request.method === 'PUT' || (request.method === 'POST' && Number(request.headers['content-length'] ?? 0) > 0);
+    if (hasBody && !request.is('application/json')) throw new Refusal('wrong-type', 'Send the document as application/json.');
+    next();
+  });
+  app.use('/api', express.json({ limit: BODY_MOST }));
+  app.use('/api/themes', themeRoutes(themes));
+  app.use('/api/tables', tableRoutes(tables, themes));
+  app.use('/api/pages', pageRoutes(pages));
+  app.get('/api/health', async (_request, response) => {
+    await database.query('select 1');
+    response.json({ ok: true });
+  });
+  app.use('/site', siteRoutes(pages, themes));
+  app.use('/api', (request) => {
+    throw new Refusal('no-such-address', `There is no ${request.method} ${request.originalUrl.slice(0, 200)}.`);
+  });
+  if (web !== undefined) app.use(webFiles(web));
+  app.use((request) => {
+    throw new Refusal('no-such-address', `There is nothing at ${request.originalUrl.slice(0, 200)}.`);
+  });
+  return app.use(answerErrors(log));
+}
+
+/** Every error becomes a problem body; what was not foreseen is logged here and told without its insides. */
+function answerErrors(log: (message: string) => void): ErrorRequestHandler {
+  return (error: unknown, _request, response, _next) => {
+    const refusal = error instanceof Refusal ? error : refusalFrom(error);
+    if (refusal.kind === 'server-error') log(error instanceof Error ? (error.stack ?? error.message) : String(error));
+    response.status(problemKinds[refusal.kind].status).type('application/problem+json').send(JSON.stringify(problemBody(refusal)));
+  };
+}
+
+function refusalFrom(error: unknown): Refusal {
+  const { type, status } = error as { type?: string; status?: number };
+  if (type === 'entity.too.large') return new Refusal('too-large', `At most ${BODY_MOST.replace('mb', ' MB')} can be sent at once.`);
+  if (type === 'entity.parse.failed') return new Refusal('not-json', 'The text is not JSON. Check its brackets and quotation marks.');
+  if (type === 'charset.unsupported' || type === 'encoding.unsupported') return new Refusal('wrong-type', 'Send the document as UTF-8.');
+  if (status !== undefined && status >= 400 && status < 500) return new Refusal('invalid', 'The request cannot be read.');
+  return new Refusal('server-error', 'Try again; if it stays, restart the server.');
+}

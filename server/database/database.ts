@@ -1,0 +1,11 @@
+/** What the rest of the server may ask of the database: plain SQL with numbered parameters. */
+export interface Queries {
+  /** Rows of one statement. Values go in as $1, $2 and so on. */
+  query<Row>(sql: string, values?: readonly unknown[]): Promise<readonly Row[]>;
+}
+
+export interface Database extends Queries {
+  /** Runs `work` in one transaction; an error in it takes everything back. */
+  transaction<Result>(work: (queries: Queries) => Promise<Result>): Promise<Result>;
+  close(): Promise<void>;
+}

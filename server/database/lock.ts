@@ -1,0 +1,87 @@
+import fs from 'node:fs';
+import path from 'node:path';
+
+/** The data folder cannot be used; the message is one sentence for the person who started the server. */
+export class FolderError extends Error {}
+
+interface Holder {
+  readonly pid: number;
+  /** When the process was born, so that a pid given out again is not taken for it; empty where that cannot be known. */
+  readonly born: string;
+}
+
+/** Start time of a process in the kernel's ticks (proc(5), stat field 22), or an empty text. */
+function bornAt(pid: number): string {
+  try {
+    return fs.readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]?.split(' ')[19] ?? '';
+  } catch {
+    return '';
+  }
+}
+
+function isAlive({ pid, born }: Holder): boolean {
+  try {
+    process.kill(pid, 0);
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code !== 'EPERM') return false;
+  }
+  const now = bornAt(pid);
+  return now === '' || born === '' || now === born;
+}
+
+function readHolder(file: string): Holder | undefined {
+  try {
+    const { pid, born } = JSON.parse(fs.readFileSync(file, 'utf8')) as Partial<Holder>;
+    return typeof pid === 'number' ? { pid, born: String(born ?? '') } : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+/**
+ * Makes this process the one owner of a data folder, since two databases on one folder lose writes without a
+ * word. A lock left behind by a process that died is taken over. Gives the function that lets go.
+ * Throws FolderError when another live process has it, or the folder cannot be used.
+ */
+export function lockFolder(folder: string): () => void {
+  const file = path.join(folder, 'owner.lock');
+  const mine = `${file}.${process.pid}`;
+  try {
+    fs.mkdirSync(folder, { recursive: true });
+    fs.readdirSync(folder);
+    fs.writeFileSync(mine, JSON.stringify({ pid: process.pid, born: bornAt(process.pid) } satisfies Holder));
+  } catch (error) {
+    throw new FolderError(`The data folder ${folder} cannot be used (${(error as NodeJS.ErrnoException).code ?? 'unknown reason'}). Choose another with --data, or mend its permissions.`);
+  }
+  try {
+    for (let tries = 0; tries < 5; tries++) {
+      if (takes(mine, file)) return letGo(file);
+      const other = readHolder(file);
+      if (other && isAlive(other)) throw new FolderError(`The data folder ${folder} is in use by process ${other.pid}. Stop that one first, or choose another folder with --data.`);
+      fs.rmSync(file, { force: true });
+    }
+    throw new FolderError(`The data folder ${folder} could not be taken. Try again.`);
+  } finally {
+    fs.rmSync(mine, { force: true });
+  }
+}
+
+/** A hard link is made whole or not at all, and only where there was none. */
+function takes(mine: string, file: string): boolean {
+  try {
+    fs.linkSync(mine, file);
+    return true;
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code === 'EEXIST') return false;
+    throw error;
+  }
+}
+
+function letGo(file: string): () => void {
+  const release = (): void => fs.rmSync(file, { force: true });
+  process.once('exit', release);
+  return () => {
+    process.off('exit', release);
+    release();
+  };
+}

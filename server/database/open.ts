@@ -1,0 +1,39 @@
+import { mkdirSync } from 'node:fs';
+import path from 'node:path';
+import { PGlite, type Transaction } from '@electric-sql/pglite';
+import type { Database, Queries } from './database';
+import { lockFolder } from './lock';
+import { migrate } from './migrate';
+
+/** Opens the database in a data folder, which this process then owns, and brings its schema up to date. */
+export async function openFolder(folder: string): Promise<Database> {
+  const unlock = lockFolder(folder);
+  try {
+    const inside = path.join(folder, 'database');
+    mkdirSync(inside, { recursive: true });
+    const database = wrap(await PGlite.create(inside));
+    await migrate(database);
+    return { ...database, close: async () => { await database.close(); unlock(); } };
+  } catch (error) {
+    unlock();
+    throw error;
+  }
+}
+
+/** A database in memory, for specs and trials. */
+export async function openMemory(): Promise<Database> {
+  const database = wrap(await PGlite.create());
+  await migrate(database);
+  return database;
+}
+
+function wrap(pglite: PGlite): Database {
+  const queries = (on: PGlite | Transaction): Queries => ({
+    query: async <Row>(sql: string, values: readonly unknown[] = []) => (await on.query<Row>(sql, [...values])).rows,
+  });
+  return {
+    ...queries(pglite),
+    transaction: <Result>(work: (inside: Queries) => Promise<Result>) => pglite.transaction((transaction) => work(queries(transaction))),
+    close: () => pglite.close(),
+  };
+}

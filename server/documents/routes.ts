@@ -1,0 +1,61 @@
+import { Router, type Request, type Response } from 'express';
+import type { Outcome } from '../../core/outcome';
+import { Refusal, invalid } from '../problems';
+import type { DocumentStore, Kept } from './store';
+
+export interface DocumentRoutes<T extends { readonly name: string }> {
+  readonly store: DocumentStore<T>;
+  /** Reads a document that was sent; the schema is the one that the web application uses. */
+  readonly read: (json: unknown) => Outcome<T>;
+  /** What a list says of each; the whole of it without one. */
+  readonly summary?: (kept: Kept<T>) => unknown;
+  /** Checks beyond the shape, before a document is kept. */
+  readonly admit?: (id: string | undefined, document: T) => Promise<void>;
+}
+
+/** The revision that a request's If-Match names (RFC 9110, section 13.1.1). Refuses a missing or unreadable one. */
+export function revisionOf(request: Request): number {
+  const match = /^"(\d{1,9})"$/.exec(request.headers['if-match'] ?? '');
+  if (!match) throw new Refusal('needs-if-match', 'Send If-Match with the revision in quotation marks, as in If-Match: "3".');
+  return Number(match[1]);
+}
+
+export function send<T>(response: Response, kept: Kept<T>, more: object = {}, status = 200): void {
+  response.status(status).set('ETag', `"${kept.revision}"`).set('Cache-Control', 'no-store').json({ ...kept, ...more });
+}
+
+export const idOf = (request: Request): string => String(request.params['id'] ?? '');
+
+/** The routes that every kind of document has: list, make, get, save, delete, bring back. */
+export function documentRoutes<T extends { readonly name: string }>({ store, read, summary, admit }: DocumentRoutes<T>): Router {
+  const router = Router();
+  const documentIn = (request: Request): T => {
+    const outcome = read(request.body);
+    if (!outcome.ok) throw invalid(outcome.problems);
+    return outcome.value;
+  };
+  router.get('/', async (_request, response) => {
+    const all = await store.list();
+    response.set('Cache-Control', 'no-store').json(summary ? all.map(summary) : all);
+  });
+  router.post('/', async (request, response) => {
+    const document = documentIn(request);
+    await admit?.(undefined, document);
+    const kept = await store.create(document);
+    response.location(`${request.baseUrl}/${kept.id}`);
+    send(response, kept, {}, 201);
+  });
+  router.get('/:id', async (request, response) => send(response, await store.get(idOf(request))));
+  router.put('/:id', async (request, response) => {
+    const revision = revisionOf(request);
+    const document = documentIn(request);
+    await admit?.(idOf(request), document);
+    send(response, await store.save(idOf(request), revision, document));
+  });
+  router.delete('/:id', async (request, response) => {
+    await store.delete(idOf(request));
+    response.status(204).end();
+  });
+  router.post('/:id/restore', async (request, response) => send(response, await store.restore(idOf(request))));
+  return router;
+}

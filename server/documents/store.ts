@@ -1,0 +1,93 @@
+import { randomUUID } from 'node:crypto';
+import { Refusal } from '../problems';
+import type { Database, Queries } from '../database/database';
+
+/** A kept document with its revision, which grows by one with each save. */
+export interface Kept<T> {
+  readonly id: string;
+  readonly document: T;
+  readonly revision: number;
+  readonly updatedAt: string;
+}
+
+interface Row<T> {
+  id: string;
+  document: T;
+  revision: number;
+  updated_at: Date | string;
+}
+
+const columns = 'id, document, revision, updated_at';
+export const keptOf = <T>(row: Row<T>): Kept<T> => ({ id: row.id, document: row.document, revision: row.revision, updatedAt: new Date(row.updated_at).toISOString() });
+
+export interface StoreOptions<T> {
+  /** The SQL table; it has the columns of 001-documents.sql. */
+  readonly table: 'themes' | 'tables' | 'pages';
+  /** What one is called: `theme`. */
+  readonly word: string;
+  /** Further columns for a new row, with their values. */
+  readonly extra?: (queries: Queries, document: T) => Promise<Readonly<Record<string, string>>>;
+}
+
+/** Documents of one kind: read, made, saved under If-Match, deleted and brought back. */
+export class DocumentStore<T extends { readonly name: string }> {
+  constructor(
+    readonly database: Database,
+    private readonly options: StoreOptions<T>,
+  ) {}
+
+  /** All that are not deleted, last changed first. */
+  async list(): Promise<readonly Kept<T>[]> {
+    return (await this.database.query<Row<T>>(`select ${columns} from ${this.options.table} where deleted_at is null order by updated_at desc, id`)).map((row) => keptOf(row));
+  }
+
+  /** The document of an id. Refuses `not-found`. */
+  async get(id: string, queries: Queries = this.database): Promise<Kept<T>> {
+    const [row] = await queries.query<Row<T>>(`select ${columns} from ${this.options.table} where id = $1 and deleted_at is null`, [id]);
+    if (!row) throw this.missing(id);
+    return keptOf(row);
+  }
+
+  async create(document: T, id: string = randomUUID()): Promise<Kept<T>> {
+    return this.database.transaction(async (queries) => {
+      const extra = Object.entries((await this.options.extra?.(queries, document)) ?? {});
+      const names = ['id', 'document', ...extra.map(([name]) => name)];
+      const marks = names.map((_, i) => `$${i + 1}`).join(', ');
+      const [row] = await queries.query<Row<T>>(
+        `insert into ${this.options.table} (${names.join(', ')}) values (${marks}) returning ${columns}`,
+        [id, JSON.stringify(document), ...extra.map(([, value]) => value)],
+      );
+      if (!row) throw new Error('The new row did not come back');
+      return keptOf(row);
+    });
+  }
+
+  /** Saves over the revision that the caller started from. Refuses `changed-elsewhere` with the document as it stands. */
+  async save(id: string, revision: number, document: T): Promise<Kept<T>> {
+    return this.database.transaction(async (queries) => {
+      const [row] = await queries.query<Row<T>>(
+        `update ${this.options.table} set document = $3, revision = revision + 1, updated_at = now()
+         where id = $1 and revision = $2 and deleted_at is null returning ${columns}`,
+        [id, revision, JSON.stringify(document)],
+      );
+      if (row) return keptOf(row);
+      const current = await this.get(id, queries);
+      throw new Refusal('changed-elsewhere', `“${current.document.name}” was saved in another window in the meantime.`, { current });
+    });
+  }
+
+  async delete(id: string): Promise<void> {
+    const gone = await this.database.query(`update ${this.options.table} set deleted_at = now() where id = $1 and deleted_at is null returning id`, [id]);
+    if (gone.length === 0) throw this.missing(id);
+  }
+
+  /** Brings a deleted document back as it was. */
+  async restore(id: string): Promise<Kept<T>> {
+    await this.database.query(`update ${this.options.table} set deleted_at = null where id = $1`, [id]);
+    return this.get(id);
+  }
+
+  private missing(id: string): Refusal {
+    return new Refusal('not-found', `There is no ${this.options.word} with the id ${id.slice(0, 60)}.`);
+  }
+}

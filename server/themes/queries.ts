@@ -1,0 +1,72 @@
+import { keyFrom, type Theme } from '../../core/theme';
+import type { Database, Queries } from '../database/database';
+import { DocumentStore } from '../documents/store';
+
+export interface Edition {
+  readonly number: number;
+  readonly publishedAt: string;
+}
+
+/** A theme as pages use it: the key that names its class, and its newest edition. */
+export interface PublishedTheme {
+  readonly id: string;
+  readonly key: string;
+  readonly theme: Theme;
+}
+
+export class ThemeStore extends DocumentStore<Theme> {
+  constructor(database: Database) {
+    super(database, {
+      table: 'themes',
+      word: 'theme',
+      extra: async (queries, theme) => {
+        const taken = new Set((await queries.query<{ key: string }>('select key from themes')).map(({ key }) => key));
+        return { key: keyFrom(theme.name, (key) => taken.has(key)) };
+      },
+    });
+  }
+
+  /** Keys by id, of deleted themes too: their class stays theirs. */
+  async keys(): Promise<ReadonlyMap<string, string>> {
+    return new Map((await this.database.query<{ id: string; key: string }>('select id, key from themes')).map(({ id, key }) => [id, key]));
+  }
+
+  async editions(id: string): Promise<readonly Edition[]> {
+    const rows = await this.database.query<{ number: number; published_at: Date }>('select number, published_at from theme_editions where theme_id = $1 order by number desc', [id]);
+    return rows.map(({ number, published_at }) => ({ number, publishedAt: new Date(published_at).toISOString() }));
+  }
+
+  /** Number of the newest edition of each theme that has one. */
+  async newestNumbers(): Promise<ReadonlyMap<string, number>> {
+    const rows = await this.database.query<{ theme_id: string; number: number }>('select theme_id, max(number) as number from theme_editions group by theme_id');
+    return new Map(rows.map(({ theme_id, number }) => [theme_id, number]));
+  }
+
+  /** The document as it stands becomes the next edition. A theme that is the same as its newest edition gets no new one. */
+  async publish(id: string, queries?: Queries): Promise<Edition> {
+    if (!queries) return this.database.transaction((inside) => this.publish(id, inside));
+    const { document } = await this.get(id, queries);
+    const [same] = await queries.query<{ number: number; published_at: Date }>(
+      `select number, published_at from theme_editions where theme_id = $1 and document = $2::jsonb
+       and number = (select max(number) from theme_editions where theme_id = $1)`,
+      [id, JSON.stringify(document)],
+    );
+    const [row] = same ? [same] : await queries.query<{ number: number; published_at: Date }>(
+      `insert into theme_editions (theme_id, number, document)
+       select $1, coalesce(max(number), 0) + 1, $2::jsonb from theme_editions where theme_id = $1 returning number, published_at`,
+      [id, JSON.stringify(document)],
+    );
+    if (!row) throw new Error('The edition did not come back');
+    return { number: row.number, publishedAt: new Date(row.published_at).toISOString() };
+  }
+
+  /** The newest edition of each of these themes that has one. */
+  async newest(ids: readonly string[]): Promise<readonly PublishedTheme[]> {
+    const rows = await this.database.query<{ id: string; key: string; document: Theme }>(
+      `select distinct on (e.theme_id) e.theme_id as id, t.key, e.document from theme_editions e join themes t on t.id = e.theme_id
+       where e.theme_id = any($1) order by e.theme_id, e.number desc`,
+      [ids],
+    );
+    return rows.map(({ id, key, document }) => ({ id, key, theme: document }));
+  }
+}
