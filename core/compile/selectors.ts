@@ -57,3 +57,7 @@ export const laterRowCells = ({ theme }: SelectorOptions): string => `.${theme}>
 export const laterCells = ({ theme }: SelectorOptions): string => `.${theme}>*>:where(tr)>:where(:not(:first-child),.${contract.inset})`;
 
 export const isCellPart = (part: PartName): boolean => part in groups;
+
+/** The row group at the top and the one at the bottom of the table. */
+export const firstGroup = ({ theme }: SelectorOptions): string => `.${theme}>:where(thead,tbody,tfoot):where(:not(thead~*,tbody~*,tfoot~*))`;
+export const lastGroup = ({ theme }: SelectorOptions): string => `.${theme}>:where(thead,tbody,tfoot):where(:last-child)`;

@@ -2,6 +2,7 @@ import { layerOf } from '../paint';
 import { edgeLines, isDrawn, outerLines, type Line } from '../lines';
 import { resolve } from '../resolve';
 import { conditionOf, firstGood, lookOf, places, propertiesOf, swatchVariable, type Look, type Place, type Property, type Theme, type Value } from '../theme';
+import { cornerRules } from './corners';
 import { captionOf, cellsOf, contract, everyCell, firstRowCells, heldTest, isCellPart, laterCells, laterRowCells, rowsOf, type SelectorOptions } from './selectors';
 import { rule, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
 
@@ -20,7 +21,7 @@ export function themeCss(theme: Theme, { key, held = false }: ThemeCssOptions): 
   const look = lookOf(theme);
   const options: SelectorOptions = { theme: contract.theme(key), held };
   const body = places.filter(({ part }) => part !== 'lines').flatMap((place) => placeRules(look, place, options));
-  const nodes = [tableBox(theme), ...body, ...lineRules(theme, options)].map((node) => (typeof node === 'function' ? node(options) : node));
+  const nodes = [tableBox(theme), ...body, ...lineRules(theme, options), ...cornerRules(theme, options)].map((node) => (typeof node === 'function' ? node(options) : node));
   return [...swatchRule(look, options, nodes), ...nodes.filter((node) => node.kind !== 'rule' || node.declarations.length > 0)];
 }
 
@@ -40,7 +41,7 @@ function tableBox(theme: Theme): (options: SelectorOptions) => CssNode {
     const value = (name: 'radius' | 'cells' | 'gap'): Value => resolve(theme, table, name).value;
     const spaced = value('cells').css === 'spaced';
     const radius = value('radius').css;
-    const rounded: Declaration[] = radius === '0' ? [] : [['border-radius', radius], ['overflow', 'clip']];
+    const rounded: Declaration[] = radius === '0' ? [] : [['border-radius', radius]];
     return rule(`.${options.theme}`, ['border-collapse', 'separate'], ['border-spacing', spaced ? value('gap').css : '0'], ...outer(theme), ...rounded);
   };
 }

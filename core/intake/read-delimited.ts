@@ -1,9 +1,7 @@
 import Papa from 'papaparse';
 import { bad, good, type Outcome } from '../outcome';
+import { FILE_MOST } from './limits';
 import { tableFrom, type Intake } from './square';
-
-/** Most bytes that a file may have. */
-export const FILE_MOST = 32 * 1024 * 1024;
 
 /** Reads a file of separated values (RFC 4180, and what is met in the wild): decodes it, finds its separator, squares it. */
 export function readCsv(name: string, bytes: Uint8Array): Outcome<Intake> {

@@ -1,0 +1,26 @@
+import { Builder, type WebDriver } from 'selenium-webdriver';
+import { Options, ServiceBuilder } from 'selenium-webdriver/chrome.js';
+
+export interface Viewport {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Headless Chromium with a viewport of exactly this size. Paths are given, so nothing is looked for or fetched. */
+export async function openBrowser({ width, height }: Viewport = { width: 1280, height: 800 }): Promise<WebDriver> {
+  const options = new Options();
+  options.setChromeBinaryPath(process.env['CHROME_BIN'] ?? '/usr/bin/chromium');
+  options.addArguments(
+    '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync',
+    '--disable-dev-shm-usage', `--window-size=${width},${height}`, '--force-device-scale-factor=1', '--hide-scrollbars',
+  );
+  const service = new ServiceBuilder(process.env['CHROMEDRIVER'] ?? '/usr/bin/chromedriver');
+  const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(service).build();
+  await devTools(driver, 'Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
+  return driver;
+}
+
+/** One command of the DevTools protocol; the typings of selenium-webdriver lack it. */
+export function devTools(driver: WebDriver, command: string, parameters: object): Promise<unknown> {
+  return (driver as unknown as { sendAndGetDevToolsCommand(name: string, values: object): Promise<unknown> }).sendAndGetDevToolsCommand(command, parameters);
+}

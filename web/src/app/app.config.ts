@@ -1,0 +1,20 @@
+import { provideHttpClient, withFetch } from '@angular/common/http';
+import { provideAppInitializer, provideBrowserGlobalErrorListeners, type ApplicationConfig } from '@angular/core';
+import { MAT_DIALOG_DEFAULT_OPTIONS } from '@angular/material/dialog';
+import { MAT_SNACK_BAR_DEFAULT_OPTIONS } from '@angular/material/snack-bar';
+import { TitleStrategy, provideRouter, withComponentInputBinding } from '@angular/router';
+import { registerIcons } from './controls/icons';
+import { routes } from './routes';
+import { PageTitle } from './shell/page-title';
+
+export const appConfig: ApplicationConfig = {
+  providers: [
+    provideBrowserGlobalErrorListeners(),
+    provideHttpClient(withFetch()),
+    provideRouter(routes, withComponentInputBinding()),
+    { provide: TitleStrategy, useClass: PageTitle },
+    provideAppInitializer(() => registerIcons()),
+    { provide: MAT_SNACK_BAR_DEFAULT_OPTIONS, useValue: { duration: 8000, horizontalPosition: 'start' } },
+    { provide: MAT_DIALOG_DEFAULT_OPTIONS, useFactory: () => ({ autoFocus: 'first-tabbable', restoreFocus: true, maxWidth: 'min(1120px, 94vw)' }), deps: [] },
+  ],
+};

@@ -1,0 +1,42 @@
+import { ChangeDetectionStrategy, Component, ElementRef, effect, inject, input, type OnInit } from '@angular/core';
+import { frameRule, tableElement, themeCss, writeCss, writeHtml } from '../../../../core/compile';
+import type { Table } from '../../../../core/table';
+import type { Theme } from '../../../../core/theme';
+
+/**
+ * A dressed table as a picture: compiled by core into a shadow root, where the tool's own styles do not reach.
+ * An edit of the theme replaces the sheet, not the elements. What it shows is decoration: it has no roles.
+ */
+@Component({
+  selector: 'zest-dressed',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: '',
+  styles: ':host { display: block; overflow: hidden; }',
+  host: { 'aria-hidden': 'true', inert: '' },
+})
+export class Dressed implements OnInit {
+  readonly theme = input.required<Theme | undefined>();
+  readonly table = input.required<Table>();
+  /** Share of the real size. */
+  readonly scale = input(0.62);
+
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  private readonly sheet = new CSSStyleSheet();
+  private readonly content = document.createElement('div');
+
+  constructor() {
+    effect(() => {
+      const theme = this.theme();
+      this.sheet.replaceSync(`:host{color:#000}div{font:16px/1.4 system-ui,sans-serif;zoom:${this.scale()}}table{width:100%}${theme ? writeCss([frameRule, ...themeCss(theme, { key: 'shown' })], 'compact') : ''}`);
+    });
+    effect(() => {
+      this.content.innerHTML = writeHtml(tableElement(this.table(), { id: 'shown', theme: 'shown' }), 'compact');
+    });
+  }
+
+  ngOnInit(): void {
+    const shadow = this.host.attachShadow({ mode: 'open' });
+    shadow.adoptedStyleSheets = [this.sheet];
+    shadow.append(this.content);
+  }
+}

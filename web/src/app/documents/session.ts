@@ -1,0 +1,187 @@
+import { BehaviorSubject, Observable, Subject, catchError, debounceTime, distinctUntilChanged, exhaustMap, filter, firstValueFrom, from, map, merge, of, takeUntil, timer } from 'rxjs';
+import { act, redo, redoLabel, same, startHistory, takeTheirs, threeWayMerge, undo, undoLabel, type Conflict, type History } from '../../../../core/edit';
+import { ApiError, type Api, type Kept, type Kind } from './api';
+import type { Drafts } from './drafts';
+
+/** Whether everything is kept, and if not, why. */
+export type KeepState =
+  | { readonly kind: 'kept'; readonly at: Date }
+  | { readonly kind: 'saving' }
+  | { readonly kind: 'waiting'; readonly say: string }
+  | { readonly kind: 'refused'; readonly say: string }
+  | { readonly kind: 'conflict'; readonly conflicts: readonly Conflict[] };
+
+export interface SessionOptions<T> {
+  readonly api: Api;
+  readonly drafts: Drafts;
+  readonly kind: Kind;
+  readonly kept: Kept<T>;
+  /** Is told when changes from another window were taken in. */
+  readonly notice: (sentence: string) => void;
+}
+
+/** Milliseconds of quiet before a change is sent. */
+const QUIET_MS = 300;
+const LONGEST_WAIT_MS = 8000;
+
+/**
+ * One document being edited: its history, and a stream of saves. A save that finds the server gone is tried
+ * again until it is back; one that finds a newer revision is merged, and what cannot be merged is put to the
+ * person. Until a change is kept, a draft of it lies in this window's storage.
+ */
+export class DocumentSession<T extends { readonly name: string }> {
+  private readonly historySubject: BehaviorSubject<History<T>>;
+  private readonly stateSubject: BehaviorSubject<KeepState>;
+  private readonly changed = new Subject<void>();
+  private readonly tryNow = new Subject<void>();
+  private readonly closed = new Subject<void>();
+  /** The document as the server last had it, and its revision there. */
+  private base: T;
+  private revision: number;
+  private theirs?: Kept<T>;
+  private wait = 500;
+
+  readonly document$: Observable<T>;
+  readonly state$: Observable<KeepState>;
+  readonly undoLabel$: Observable<string | undefined>;
+  readonly redoLabel$: Observable<string | undefined>;
+
+  constructor(private readonly options: SessionOptions<T>) {
+    const { kept } = options;
+    this.historySubject = new BehaviorSubject(startHistory(kept.document));
+    this.stateSubject = new BehaviorSubject<KeepState>({ kind: 'kept', at: new Date(kept.updatedAt) });
+    [this.base, this.revision] = [kept.document, kept.revision];
+    this.document$ = this.historySubject.pipe(map(({ present }) => present), distinctUntilChanged());
+    this.state$ = this.stateSubject.asObservable();
+    this.undoLabel$ = this.historySubject.pipe(map(undoLabel), distinctUntilChanged());
+    this.redoLabel$ = this.historySubject.pipe(map(redoLabel), distinctUntilChanged());
+    merge(this.changed.pipe(debounceTime(QUIET_MS)), this.tryNow)
+      .pipe(filter(() => this.isDirty && this.state.kind !== 'conflict'), exhaustMap(() => from(this.saveAll())), takeUntil(this.closed))
+      .subscribe();
+    this.takeUpDraft();
+  }
+
+  get id(): string {
+    return this.options.kept.id;
+  }
+  get document(): T {
+    return this.historySubject.value.present;
+  }
+  get state(): KeepState {
+    return this.stateSubject.value;
+  }
+  get isDirty(): boolean {
+    return this.document !== this.base && !same(this.document, this.base);
+  }
+
+  /** Changes the document; `touches` names what is changed, so that a drag or a word typed is undone at once. */
+  act(label: string, touches: string, make: (document: T) => T): void {
+    this.replace(act(this.historySubject.value, { label, touches, time: Date.now(), make }));
+  }
+  undo(): void {
+    this.replace(undo(this.historySubject.value));
+  }
+  redo(): void {
+    this.replace(redo(this.historySubject.value));
+  }
+
+  /** Sends what is not kept yet without waiting; resolves when it is kept, or cannot be for now. */
+  async flush(): Promise<boolean> {
+    if (!this.isDirty) return true;
+    this.tryNow.next();
+    await firstValueFrom(this.state$.pipe(filter(({ kind }) => kind !== 'saving')));
+    return !this.isDirty;
+  }
+
+  /** Settles a conflict: for each path in `theirs` the other window's side is taken, for the rest this one's. */
+  settle(theirs: readonly Conflict[]): void {
+    const other = this.theirs;
+    if (this.state.kind !== 'conflict' || !other) return;
+    const merged = threeWayMerge(this.base, this.document, other.document);
+    const settled = theirs.reduce((document, conflict) => takeTheirs(document, conflict), merged.value);
+    this.takeOver(other, settled, 'take in another window’s changes');
+    this.theirs = undefined;
+    this.stateSubject.next({ kind: 'saving' });
+    this.tryNow.next();
+  }
+
+  close(): void {
+    this.closed.next();
+    this.closed.complete();
+  }
+
+  private replace(history: History<T>): void {
+    if (history === this.historySubject.value) return;
+    this.historySubject.next(history);
+    if (this.isDirty) {
+      this.options.drafts.keep(this.options.kind, this.id, { base: this.base, revision: this.revision, document: this.document });
+      if (this.state.kind !== 'conflict') this.stateSubject.next({ kind: 'saving' });
+    }
+    this.changed.next();
+    if (!this.isDirty) this.markKept();
+  }
+
+  private async saveAll(): Promise<void> {
+    while (this.isDirty) {
+      const sent = this.document;
+      this.stateSubject.next({ kind: 'saving' });
+      const outcome = await firstValueFrom(this.options.api.save(this.options.kind, this.id, this.revision, sent).pipe(catchError((error: unknown) => of(error as ApiError))));
+      if (outcome instanceof ApiError) {
+        if (!this.recover(outcome)) return;
+      } else {
+        [this.base, this.revision] = [sent, outcome.revision];
+        this.wait = 500;
+      }
+    }
+    this.markKept();
+  }
+
+  /** What to do about a save that failed; true when it should be tried again at once. */
+  private recover(error: ApiError): boolean {
+    if (error.status === 412) return this.mergeWith(error.body['current'] as Kept<T>);
+    if (error.status === 0 || error.status >= 500) {
+      this.stateSubject.next({ kind: 'waiting', say: 'Not kept yet: the server cannot be reached. Your changes are safe in this window and are sent when it is back.' });
+      timer(this.wait).pipe(takeUntil(this.closed)).subscribe(() => this.tryNow.next());
+      this.wait = Math.min(this.wait * 2, LONGEST_WAIT_MS);
+    } else {
+      this.stateSubject.next({ kind: 'refused', say: `Not kept: ${error.say}` });
+    }
+    return false;
+  }
+
+  private mergeWith(current: Kept<T>): boolean {
+    const merged = threeWayMerge(this.base, this.document, current.document);
+    if (merged.conflicts.length > 0) {
+      this.theirs = current;
+      this.stateSubject.next({ kind: 'conflict', conflicts: merged.conflicts });
+      return false;
+    }
+    this.takeOver(current, merged.value, 'take in another window’s changes');
+    this.options.notice('Another window changed this too. Its changes were taken in beside yours.');
+    return true;
+  }
+
+  private takeOver(current: Kept<T>, merged: T, label: string): void {
+    [this.base, this.revision] = [current.document, current.revision];
+    this.historySubject.next(act(this.historySubject.value, { label, touches: 'merge', time: Date.now(), make: () => merged }));
+  }
+
+  private takeUpDraft(): void {
+    const draft = this.options.drafts.find<T>(this.options.kind, this.id);
+    if (!draft || same(draft.document, this.document)) return;
+    const { conflicts, value } = threeWayMerge(draft.base, draft.document, this.document);
+    if (conflicts.length > 0 && draft.revision !== this.revision) {
+      this.theirs = { ...this.options.kept };
+      this.base = draft.base;
+      this.historySubject.next(startHistory(draft.document));
+      this.stateSubject.next({ kind: 'conflict', conflicts });
+      return;
+    }
+    this.act('take up what was not kept', 'draft', () => value);
+  }
+
+  private markKept(): void {
+    this.options.drafts.drop(this.options.kind, this.id);
+    this.stateSubject.next({ kind: 'kept', at: new Date() });
+  }
+}

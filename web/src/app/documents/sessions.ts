@@ -1,0 +1,50 @@
+import { Injectable, inject } from '@angular/core';
+import { MatDialog } from '@angular/material/dialog';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import { BehaviorSubject, distinctUntilChanged, map, of, switchMap, type Observable } from 'rxjs';
+import { Api, type Kind } from './api';
+import { Drafts } from './drafts';
+import { DocumentSession, type KeepState } from './session';
+
+type AnySession = DocumentSession<{ readonly name: string }>;
+
+/** The session of the document that is open, so that shell and views speak of the same one. */
+@Injectable({ providedIn: 'root' })
+export class Sessions {
+  private readonly api = inject(Api);
+  private readonly drafts = inject(Drafts);
+  private readonly snackBar = inject(MatSnackBar);
+  private readonly dialog = inject(MatDialog);
+  private readonly current = new BehaviorSubject<AnySession | undefined>(undefined);
+
+  readonly session$ = this.current.asObservable();
+  readonly state$: Observable<KeepState | undefined> = this.current.pipe(switchMap((session) => session?.state$ ?? of(undefined)));
+
+  /** Opens a document. The stream gives one session and closes it when it is left. */
+  open<T extends { readonly name: string }>(kind: Kind, id: string): Observable<DocumentSession<T>> {
+    return this.api.get<T>(kind, id).pipe(
+      map((kept) => {
+        const session = new DocumentSession<T>({ api: this.api, drafts: this.drafts, kind, kept, notice: (sentence) => void this.snackBar.open(sentence, 'Good') });
+        this.current.next(session as unknown as AnySession);
+        session.state$.pipe(map(({ kind: state }) => state === 'conflict'), distinctUntilChanged()).subscribe((isConflict) => {
+          if (isConflict) void this.askAbout(session);
+        });
+        return session;
+      }),
+    );
+  }
+
+  leave(session: { close(): void } | undefined): void {
+    session?.close();
+    if (this.current.value === (session as unknown as AnySession)) this.current.next(undefined);
+  }
+
+  get active(): AnySession | undefined {
+    return this.current.value;
+  }
+
+  private async askAbout<T extends { readonly name: string }>(session: DocumentSession<T>): Promise<void> {
+    const { ConflictDialog } = await import('./conflict-dialog');
+    this.dialog.open(ConflictDialog, { data: session, disableClose: true, width: '720px' });
+  }
+}

@@ -1,0 +1,208 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, ElementRef, OnDestroy, OnInit, computed, effect, inject, input, signal, viewChild } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatIconModule } from '@angular/material/icon';
+import { MatMenuModule } from '@angular/material/menu';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import { MatTooltipModule } from '@angular/material/tooltip';
+import { RouterLink } from '@angular/router';
+import { Subscription, firstValueFrom } from 'rxjs';
+import type { PageInput } from '../../../../core/compile';
+import { pageSchema, readRoom, readWidth, type Block, type Page, type TableBlock } from '../../../../core/page';
+import type { Table } from '../../../../core/table';
+import { Deleting } from '../controls/deleting';
+import { Name } from '../controls/rename';
+import { Ruler } from '../controls/ruler';
+import { Api, type KeptPage, type KeptTable, type KeptTheme } from '../documents/api';
+import type { DocumentSession } from '../documents/session';
+import { Sessions } from '../documents/sessions';
+import { Preview } from './preview';
+
+type LiveState = KeptPage['live'];
+
+@Component({
+  selector: 'zest-page-editor',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [DatePipe, MatButtonModule, MatIconModule, MatMenuModule, MatTooltipModule, Name, Preview, RouterLink, Ruler],
+  templateUrl: './editor.html',
+  styleUrl: './editor.scss',
+})
+export class PageEditor implements OnInit, OnDestroy {
+  readonly id = input.required<string>();
+  private readonly sessions = inject(Sessions);
+  private readonly api = inject(Api);
+  private readonly deleting = inject(Deleting);
+  private readonly snackBar = inject(MatSnackBar);
+  private readonly subscriptions = new Subscription();
+
+  protected readonly session = signal<DocumentSession<Page> | undefined>(undefined);
+  protected readonly page = signal<Page | undefined>(undefined);
+  protected readonly missing = signal('');
+  protected readonly undoLabel = signal<string | undefined>(undefined);
+  protected readonly redoLabel = signal<string | undefined>(undefined);
+  protected readonly tables = signal<readonly KeptTable[]>([]);
+  protected readonly themes = signal<readonly KeptTheme[]>([]);
+  private readonly fullTables = signal<ReadonlyMap<string, Table>>(new Map());
+  protected readonly live = signal<LiveState>(undefined);
+  protected readonly pickedId = signal('');
+  protected readonly wrong = signal<Readonly<Record<string, string>>>({});
+  protected readonly width = signal(10_000);
+  protected readonly room = signal(800);
+  private readonly stage = viewChild<ElementRef<HTMLElement>>('stage');
+
+  protected readonly picked = computed(() => this.page()?.blocks.find(({ id }) => id === this.pickedId()));
+  protected readonly preview = computed<PageInput | undefined>(() => {
+    const page = this.page();
+    return page && { page, tables: this.fullTables(), themes: new Map(this.themes().map(({ id, key, document }) => [id, { key, theme: document }])) };
+  });
+
+  constructor() {
+    effect((onCleanup) => {
+      const stage = this.stage()?.nativeElement;
+      if (!stage) return;
+      const observer = new ResizeObserver(() => {
+        const room = Math.floor(stage.clientWidth - 40);
+        if (this.width() >= this.room() - 8 || this.width() > room) this.width.set(room);
+        this.room.set(room);
+      });
+      observer.observe(stage);
+      onCleanup(() => observer.disconnect());
+    });
+    effect(() => {
+      const wanted = [...new Set((this.page()?.blocks ?? []).flatMap((block) => (block.kind === 'table' && block.table ? [block.table] : [])))];
+      for (const id of wanted) if (!this.fullTables().has(id)) void this.fetchTable(id);
+    });
+  }
+
+  ngOnInit(): void {
+    void this.open();
+  }
+  ngOnDestroy(): void {
+    this.subscriptions.unsubscribe();
+    this.sessions.leave(this.session());
+  }
+
+  private async open(): Promise<void> {
+    try {
+      const session = await firstValueFrom(this.sessions.open<Page>('pages', this.id()));
+      this.subscriptions.add(session.document$.subscribe((page) => this.page.set(page)));
+      this.subscriptions.add(session.undoLabel$.subscribe((label) => this.undoLabel.set(label)));
+      this.subscriptions.add(session.redoLabel$.subscribe((label) => this.redoLabel.set(label)));
+      this.session.set(session);
+    } catch (error) {
+      this.missing.set((error as Error).message);
+      return;
+    }
+    await this.deleting.attempt(async () => {
+      const [tables, themes, pages] = await Promise.all([firstValueFrom(this.api.tables()), firstValueFrom(this.api.themes()), firstValueFrom(this.api.pages())]);
+      this.tables.set(tables);
+      this.themes.set(themes);
+      this.live.set(pages.find(({ id }) => id === this.id())?.live);
+    });
+  }
+
+  private async fetchTable(id: string): Promise<void> {
+    this.fullTables.update((tables) => new Map(tables).set(id, { ...emptyNotice }));
+    try {
+      const kept = await firstValueFrom(this.api.get<Table>('tables', id));
+      this.fullTables.update((tables) => new Map(tables).set(id, kept.document));
+    } catch {
+      this.fullTables.update((tables) => new Map([...tables].filter(([each]) => each !== id)));
+    }
+  }
+
+  protected title(block: Block): string {
+    if (block.kind === 'table') return this.tables().find(({ id }) => id === block.table)?.document.name ?? 'A table that is gone';
+    const text = block.text.trim().replace(/\s+/g, ' ');
+    return text === '' ? (block.kind === 'heading' ? 'Empty heading' : 'Empty text') : text.slice(0, 60);
+  }
+  protected themeName = ({ theme }: TableBlock): string => this.themes().find(({ id }) => id === theme)?.document.name ?? 'no theme';
+
+  protected add(kind: Block['kind']): void {
+    const id = `b${crypto.randomUUID().slice(0, 8)}`;
+    const first = this.tables()[0];
+    const block: Block =
+      kind === 'heading' ? { id, kind, level: 2, text: '' }
+      : kind === 'text' ? { id, kind, text: '' }
+      : { id, kind, table: first?.id ?? '', theme: first?.document.theme || (this.themes()[0]?.id ?? ''), width: 'fill', align: 'start', room: '16px 0 24px' };
+    const at = (this.page()?.blocks.findIndex((each) => each.id === this.pickedId()) ?? -1) + 1 || (this.page()?.blocks.length ?? 0);
+    this.change(`add a ${kind}`, `add ${id}`, (page) => ({ ...page, blocks: page.blocks.toSpliced(at, 0, block) }));
+    this.pick(id);
+  }
+  protected move(block: Block, by: -1 | 1): void {
+    this.change(`move “${this.title(block)}”`, `move ${Date.now()}`, (page) => {
+      const at = page.blocks.findIndex(({ id }) => id === block.id);
+      if (at + by < 0 || at + by >= page.blocks.length) return page;
+      return { ...page, blocks: page.blocks.toSpliced(at, 1).toSpliced(at + by, 0, block) };
+    });
+  }
+  protected remove(block: Block): void {
+    this.change(`delete “${this.title(block)}”`, `delete ${block.id}`, (page) => ({ ...page, blocks: page.blocks.filter(({ id }) => id !== block.id) }));
+    this.snackBar.open(`“${this.title(block)}” was taken off the page.`, 'Undo').onAction().subscribe(() => this.session()?.undo());
+  }
+  protected pick(id: string): void {
+    this.pickedId.set(id);
+    this.wrong.set({});
+  }
+  protected pickAt(index: number): void {
+    this.pick(this.page()?.blocks[index]?.id ?? '');
+  }
+
+  /** Changes fields of the picked block. */
+  protected set(fields: Partial<TableBlock> | { text: string } | { level: 2 | 3 }): void {
+    const id = this.pickedId();
+    this.change('change the page', `block ${id} ${Object.keys(fields).join(' ')}`, (page) => ({ ...page, blocks: page.blocks.map((block) => (block.id === id ? ({ ...block, ...fields } as Block) : block)) }));
+  }
+  protected setWidth(typed: string): void {
+    const text = typed.trim().toLowerCase();
+    this.check('width', readWidth(text), () => this.set({ width: text }));
+  }
+  protected setRoom(typed: string): void {
+    const text = typed.trim().toLowerCase().replace(/\s+/g, ' ');
+    this.check('room', readRoom(text), () => this.set({ room: text }));
+  }
+  private check(field: string, outcome: ReturnType<typeof readRoom> | ReturnType<typeof readWidth>, take: () => void): void {
+    const problem = outcome.ok ? undefined : outcome.problems[0];
+    this.wrong.set({ ...this.wrong(), [field]: problem ? `${problem.say} ${problem.remedy ?? ''}` : '' });
+    if (!problem) take();
+  }
+
+  protected rename = (name: string): void => this.change('rename the page', 'name', (page) => ({ ...page, name }));
+  protected setSlug(typed: string): void {
+    const page = this.page();
+    if (!page) return;
+    try {
+      pageSchema.validateSync({ ...page, slug: typed.trim() }, { strict: true });
+    } catch (error) {
+      return this.wrong.set({ ...this.wrong(), slug: (error as Error).message });
+    }
+    this.wrong.set({ ...this.wrong(), slug: '' });
+    this.change('change the address', 'slug', (before) => ({ ...before, slug: typed.trim() }));
+  }
+
+  protected async publish(): Promise<void> {
+    const session = this.session();
+    if (!session || !(await session.flush())) {
+      this.snackBar.open('It cannot be published before it is kept. See what the header says.', 'Close');
+      return;
+    }
+    const edition = await this.deleting.attempt(() => firstValueFrom(this.api.publishPage(session.id)));
+    if (!edition) return;
+    this.live.set(edition);
+    this.snackBar.open(`The page is live at /site/${edition.slug}.`, 'Good');
+  }
+  protected async unpublish(): Promise<void> {
+    const done = await this.deleting.attempt(async () => {
+      await firstValueFrom(this.api.unpublishPage(this.id()));
+      return true;
+    });
+    if (done) this.live.set(undefined);
+  }
+
+  private change(label: string, touches: string, make: (page: Page) => Page): void {
+    this.session()?.act(label, touches, make);
+  }
+}
+
+/** Stands in while a table is on its way. */
+const emptyNotice: Table = { format: 'zest-table/1', name: 'Opening…', caption: '', rows: [['Opening…']], merges: [], headerRows: 0, rowHeaders: 0, footerRows: 0, theme: '' };

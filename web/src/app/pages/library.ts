@@ -1,0 +1,89 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
+import { MatIconModule } from '@angular/material/icon';
+import { Router, RouterLink } from '@angular/router';
+import { firstValueFrom } from 'rxjs';
+import { emptyPage, slugOf } from '../../../../core/page';
+import { Deleting } from '../controls/deleting';
+import { askName } from '../controls/name-dialog';
+import { Api, type KeptPage } from '../documents/api';
+
+@Component({
+  selector: 'zest-page-library',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [DatePipe, MatButtonModule, MatIconModule, RouterLink],
+  template: `
+    <div class="zest-bar">
+      <h1>Pages</h1>
+      <span class="zest-note">{{ pages().length === 1 ? '1 page' : pages().length + ' pages' }}</span>
+      <span class="fill"></span>
+      <button mat-flat-button (click)="create()">New page</button>
+    </div>
+    <main class="zest-view">
+      @if (loaded() && pages().length === 0) {
+        <p>No pages yet. <button mat-stroked-button (click)="create()">Make the first one</button></p>
+      }
+      <ul aria-label="Pages">
+        @for (page of pages(); track page.id) {
+          <li>
+            <div class="names">
+              <a [routerLink]="['/pages', page.id]">{{ page.document.name }}</a>
+              <p class="zest-note">{{ count(page) }}</p>
+            </div>
+            @if (page.live; as live) {
+              <a class="live" [href]="'/site/' + live.slug" target="_blank" rel="noopener" [attr.aria-label]="'Live page of ' + page.document.name">/site/{{ live.slug }}</a>
+              <span class="zest-note">published {{ live.publishedAt | date: 'd MMM, HH:mm' }}</span>
+            } @else {
+              <span class="zest-note">not published</span><span></span>
+            }
+            <button mat-icon-button (click)="remove(page)" [attr.aria-label]="'Delete ' + page.document.name"><mat-icon svgIcon="delete" /></button>
+          </li>
+        }
+      </ul>
+    </main>
+  `,
+  styles: `
+    ul { list-style: none; margin: 0; padding: 0; max-width: 860px; }
+    li { display: grid; grid-template-columns: minmax(0, 1fr) 190px 190px 40px; gap: 16px; align-items: center; padding: 10px 12px; background: var(--zest-card); border: 1px solid var(--zest-line); border-block-end-width: 0; }
+    li:first-child { border-radius: 12px 12px 0 0; }
+    li:last-child { border-radius: 0 0 12px 12px; border-block-end-width: 1px; }
+    li:only-child { border-radius: 12px; }
+    .names a { font: 700 15px/1.3 var(--zest-display); text-decoration: none; }
+    .names a:hover { text-decoration: underline; }
+    .live { font-family: var(--zest-mono); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+    p { margin: 0; }
+  `,
+})
+export class PageLibrary {
+  private readonly api = inject(Api);
+  private readonly router = inject(Router);
+  private readonly dialog = inject(MatDialog);
+  private readonly deleting = inject(Deleting);
+  protected readonly pages = signal<readonly KeptPage[]>([]);
+  protected readonly loaded = signal(false);
+
+  constructor() {
+    void this.load();
+  }
+
+  protected count({ document }: KeptPage): string {
+    const tables = document.blocks.filter(({ kind }) => kind === 'table').length;
+    const blocks = document.blocks.length === 1 ? '1 block' : `${document.blocks.length} blocks`;
+    return `${blocks}, ${tables === 1 ? '1 table' : `${tables} tables`}`;
+  }
+  protected async load(): Promise<void> {
+    this.pages.set((await this.deleting.attempt(() => firstValueFrom(this.api.pages()))) ?? this.pages());
+    this.loaded.set(true);
+  }
+  protected async create(): Promise<void> {
+    const name = await askName(this.dialog, { title: 'New page', name: '', action: 'Create page' });
+    if (name === undefined) return;
+    const slugs = new Set(this.pages().map(({ document }) => document.slug));
+    const slug = [slugOf(name), ...Array.from({ length: 500 }, (_, i) => `${slugOf(name).slice(0, 55)}-${i + 2}`)].find((each) => !slugs.has(each)) ?? slugOf(name);
+    const kept = await this.deleting.attempt(() => firstValueFrom(this.api.create('pages', emptyPage(name, slug))));
+    if (kept) await this.router.navigate(['/pages', kept.id]);
+  }
+  protected remove = (page: KeptPage): Promise<void> => this.deleting.delete('pages', page, () => void this.load());
+}

@@ -1,0 +1,58 @@
+import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, input, output, signal, viewChild } from '@angular/core';
+import { compilePage, writeCss, writeHtml, type MarkupNode, type PageInput } from '../../../../core/compile';
+
+/**
+ * A page seen in a frame: the same compile as the live page, in a document of its own where no script may run
+ * and the tool's styles do not reach. An edit replaces its body and its sheet; the frame is not loaded again.
+ */
+@Component({
+  selector: 'zest-preview',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<iframe #frame title="Page preview" sandbox="allow-same-origin" src="/preview.html" [style.width.px]="width()" (load)="ready()"></iframe>`,
+  styles: `
+    :host { display: block; height: 100%; overflow: auto; background: var(--zest-desk); }
+    iframe { display: block; border: 1px solid var(--zest-line); border-block-start: 0; background: #fff; height: 100%; box-sizing: border-box; border-radius: 0 0 12px 12px; }
+  `,
+})
+export class Preview {
+  readonly input = input.required<PageInput>();
+  readonly width = input.required<number>();
+  /** A click on a block, by its place on the page. */
+  readonly picked = output<number>();
+  private readonly frame = viewChild.required<ElementRef<HTMLIFrameElement>>('frame');
+  private readonly loaded = signal(false);
+  private readonly compiled = computed(() => compilePage(this.input(), { stylesheet: '', siteName: 'The practice site' }));
+  private sheet?: CSSStyleSheet;
+
+  constructor() {
+    effect(() => {
+      const view = this.frame().nativeElement.contentWindow as (Window & typeof globalThis) | null;
+      if (!this.loaded() || !view) return;
+      if (!this.sheet) {
+        this.sheet = new view.CSSStyleSheet();
+        view.document.adoptedStyleSheets = [this.sheet];
+      }
+      const { html, css } = this.compiled();
+      this.sheet.replaceSync(writeCss(css, 'compact'));
+      view.document.body.innerHTML = bodyOf(html).map((node) => writeHtml(node)).join('');
+    });
+  }
+
+  protected ready(): void {
+    const view = this.frame().nativeElement.contentDocument;
+    this.sheet = undefined;
+    view?.addEventListener('click', (event) => {
+      const place = (event.target as Element).closest('[id^=place-]')?.id.slice('place-'.length);
+      if (place) this.picked.emit(Number(place) - 1);
+      event.preventDefault();
+    });
+    this.loaded.set(false);
+    this.loaded.set(true);
+  }
+}
+
+const bodyOf = (html: MarkupNode): readonly MarkupNode[] => {
+  if (typeof html === 'string') return [];
+  const body = html.children.find((child) => typeof child !== 'string' && child.tag === 'body');
+  return body && typeof body !== 'string' ? body.children : [];
+};

@@ -1,0 +1,42 @@
+import { AsyncPipe, DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { MatDialog } from '@angular/material/dialog';
+import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { Sessions } from '../documents/sessions';
+
+@Component({
+  selector: 'zest-root',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AsyncPipe, DatePipe, RouterLink, RouterLinkActive, RouterOutlet],
+  templateUrl: './shell.html',
+  styleUrl: './shell.scss',
+  host: { '(document:keydown)': 'shortcut($event)', '(window:beforeunload)': 'beforeUnload($event)', '(document:visibilitychange)': 'hidden()' },
+})
+export class Shell {
+  private readonly sessions = inject(Sessions);
+  private readonly dialog = inject(MatDialog);
+  protected readonly state$ = this.sessions.state$;
+
+  /** Undo and redo everywhere; in a text field the browser's own come first. */
+  protected shortcut(event: KeyboardEvent): void {
+    if (event.defaultPrevented) return;
+    const target = event.composedPath()[0] as HTMLElement;
+    const inText = /^(INPUT|TEXTAREA)$/.test(target.tagName) && !['range', 'checkbox', 'radio'].includes((target as HTMLInputElement).type);
+    const key = event.key.toLowerCase();
+    if ((event.ctrlKey || event.metaKey) && !inText && (key === 'z' || key === 'y')) {
+      event.preventDefault();
+      if (key === 'y' || event.shiftKey) this.sessions.active?.redo();
+      else this.sessions.active?.undo();
+    } else if (event.key === '?' && !inText && this.dialog.openDialogs.length === 0) {
+      event.preventDefault();
+      void import('./shortcuts').then(({ Shortcuts }) => this.dialog.open(Shortcuts, { width: '560px' }));
+    }
+  }
+
+  protected beforeUnload(event: BeforeUnloadEvent): void {
+    if (this.sessions.active?.isDirty) event.preventDefault();
+  }
+  protected hidden(): void {
+    if (document.visibilityState === 'hidden') void this.sessions.active?.flush();
+  }
+}

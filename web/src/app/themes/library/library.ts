@@ -1,0 +1,99 @@
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
+import { MatIconModule } from '@angular/material/icon';
+import { MatMenuModule } from '@angular/material/menu';
+import { Router, RouterLink } from '@angular/router';
+import { firstValueFrom } from 'rxjs';
+import { countValues, starterOf, type Theme } from '../../../../../core/theme';
+import { Deleting } from '../../controls/deleting';
+import { Dressed } from '../../controls/dressed';
+import { askName } from '../../controls/name-dialog';
+import { sampleTable } from '../../controls/sample-table';
+import { Api, type KeptTheme } from '../../documents/api';
+
+@Component({
+  selector: 'zest-theme-library',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Dressed, MatButtonModule, MatIconModule, MatMenuModule, RouterLink],
+  template: `
+    <div class="zest-bar">
+      <h1>Themes</h1>
+      <span class="zest-note">{{ themes().length === 1 ? '1 theme' : themes().length + ' themes' }}</span>
+      <span class="fill"></span>
+      <button mat-flat-button (click)="create()">New theme</button>
+    </div>
+    <main class="zest-view">
+      @if (loaded() && themes().length === 0) {
+        <p>No themes yet. Begin with a starter: <button mat-stroked-button (click)="create()">Choose a starter</button></p>
+      }
+      <ul class="zest-cards" aria-label="Themes">
+        @for (theme of themes(); track theme.id) {
+          <li class="card">
+            <a [routerLink]="['/themes', theme.id]" [attr.aria-label]="'Open ' + theme.document.name">
+              <zest-dressed [theme]="theme.document" [table]="sample" [scale]="0.55" />
+            </a>
+            <div class="foot">
+              <div class="names">
+                <h2>{{ theme.document.name }}</h2>
+                <p class="zest-note">{{ about(theme) }}</p>
+              </div>
+              <button mat-icon-button [matMenuTriggerFor]="menu" [attr.aria-label]="'More for ' + theme.document.name"><mat-icon svgIcon="more" /></button>
+              <mat-menu #menu="matMenu">
+                <button mat-menu-item (click)="rename(theme)">Rename</button>
+                <button mat-menu-item (click)="duplicate(theme)">Duplicate</button>
+                <button mat-menu-item (click)="remove(theme)">Delete</button>
+              </mat-menu>
+            </div>
+          </li>
+        }
+      </ul>
+    </main>
+  `,
+  styleUrl: '../../controls/card.scss',
+})
+export class ThemeLibrary {
+  private readonly api = inject(Api);
+  private readonly router = inject(Router);
+  private readonly dialog = inject(MatDialog);
+  private readonly deleting = inject(Deleting);
+  protected readonly themes = signal<readonly KeptTheme[]>([]);
+  protected readonly loaded = signal(false);
+  protected readonly sample = sampleTable;
+
+  constructor() {
+    void this.load();
+  }
+
+  protected about({ document, edition }: KeptTheme): string {
+    const own = countValues(document);
+    const values = own === 0 ? 'nothing changed yet' : own === 1 ? '1 value its own' : `${own} values its own`;
+    return `From ${starterOf(document.base).name}, ${values}${edition > 0 ? `, edition ${edition}` : ''}`;
+  }
+
+  protected async load(): Promise<void> {
+    this.themes.set((await this.deleting.attempt(() => firstValueFrom(this.api.themes()))) ?? this.themes());
+    this.loaded.set(true);
+  }
+
+  protected async create(): Promise<void> {
+    const { StarterDialog } = await import('./starter-dialog');
+    const theme = await firstValueFrom(this.dialog.open<InstanceType<typeof StarterDialog>, undefined, Theme>(StarterDialog, { width: '960px' }).afterClosed());
+    const kept = theme && (await this.deleting.attempt(() => firstValueFrom(this.api.create('themes', theme))));
+    if (kept) await this.router.navigate(['/themes', kept.id]);
+  }
+
+  protected async rename(theme: KeptTheme): Promise<void> {
+    const name = await askName(this.dialog, { title: 'Rename the theme', name: theme.document.name, action: 'Rename' });
+    if (name === undefined) return;
+    await this.deleting.attempt(() => firstValueFrom(this.api.save('themes', theme.id, theme.revision, { ...theme.document, name })));
+    await this.load();
+  }
+
+  protected async duplicate(theme: KeptTheme): Promise<void> {
+    await this.deleting.attempt(() => firstValueFrom(this.api.create('themes', { ...theme.document, name: `${theme.document.name} copy`.slice(0, 120) })));
+    await this.load();
+  }
+
+  protected remove = (theme: KeptTheme): Promise<void> => this.deleting.delete('themes', theme, () => void this.load());
+}

@@ -1,0 +1,87 @@
+import { ChangeDetectionStrategy, Component, ElementRef, OnDestroy, OnInit, effect, inject, input, signal, viewChild } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatIconModule } from '@angular/material/icon';
+import { MatTooltipModule } from '@angular/material/tooltip';
+import { Router, RouterLink } from '@angular/router';
+import { bundles, conditionNames, countValues, partNames, partOf, propertyNames, starterOf, type ConditionName, type PartName } from '../../../../../core/theme';
+import { Name } from '../../controls/rename';
+import { Ruler } from '../../controls/ruler';
+import { Anatomy } from './anatomy';
+import { Ledger } from './ledger';
+import { Specimen } from './specimen';
+import { StudioState, type RowName } from './studio-state';
+import { Swatches } from './swatches';
+import { TypeScalePanel } from './type-scale';
+import { Why } from './why';
+
+@Component({
+  selector: 'zest-studio',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Anatomy, Ledger, MatButtonModule, MatIconModule, MatTooltipModule, Name, RouterLink, Ruler, Specimen, Swatches, TypeScalePanel, Why],
+  providers: [StudioState],
+  templateUrl: './studio.html',
+  styleUrl: './studio.scss',
+})
+export class Studio implements OnInit, OnDestroy {
+  protected readonly state = inject(StudioState);
+  private readonly router = inject(Router);
+  readonly id = input.required<string>();
+  /** From the address: the part, condition and property that a link points at. */
+  readonly part = input<string>();
+  readonly condition = input<string>();
+  readonly property = input<string>();
+
+  protected readonly width = signal(720);
+  protected readonly room = signal(900);
+  private readonly stage = viewChild<ElementRef<HTMLElement>>('stage');
+
+  constructor() {
+    effect(() => {
+      const [part, condition, property] = [this.state.part(), this.state.condition(), this.state.row()];
+      void this.router.navigate([], { queryParams: { part, condition, property }, replaceUrl: true });
+    });
+    effect((onCleanup) => {
+      const stage = this.stage()?.nativeElement;
+      if (!stage) return;
+      const observer = new ResizeObserver(() => {
+        const room = Math.floor(stage.clientWidth - 152);
+        if (this.width() >= this.room() - 8 || this.width() > room) this.width.set(room);
+        this.room.set(room);
+      });
+      observer.observe(stage);
+      onCleanup(() => observer.disconnect());
+    });
+    this.width.set(10_000);
+  }
+
+  ngOnInit(): void {
+    const part = partNames.find((name) => name === this.part());
+    if (part) this.state.part.set(part);
+    const condition = conditionNames.find((name) => name === this.condition());
+    if (condition && partOf(this.state.part()).conditions.includes(condition)) this.state.condition.set(condition);
+    const row = [...propertyNames, ...bundles.map(({ name }) => name)].find((name) => name === this.property());
+    if (row) this.state.row.set(row as RowName);
+    void this.state.open(this.id());
+  }
+  ngOnDestroy(): void {
+    this.state.close();
+  }
+
+  protected about(): string {
+    const theme = this.state.theme();
+    if (!theme) return '';
+    const own = countValues(theme);
+    return `grows from ${starterOf(theme.base).name}, ${own === 1 ? '1 value its own' : `${own} values its own`}`;
+  }
+
+  protected pick(part: PartName, condition: ConditionName = 'rest'): void {
+    this.state.part.set(part);
+    this.state.condition.set(condition);
+    if (part === 'lines') this.state.row.set('rows');
+    else if (!(['fill', 'ink'] as RowName[]).includes(this.state.row())) this.state.row.set('fill');
+  }
+
+  protected rename(name: string): void {
+    this.state.change('rename the theme', 'name', (theme) => ({ ...theme, name }));
+  }
+}
