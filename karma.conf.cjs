@@ -8,7 +8,17 @@ module.exports = (config) =>
     customLaunchers: {
       ChromiumCI: {
         base: 'ChromeHeadless',
-        flags: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', '--window-size=1280,800'],
+        flags: [
+          '--no-sandbox',
+          '--disable-gpu',
+          '--disable-quic',
+          '--no-first-run',
+          '--disable-background-networking',
+          '--disable-component-update',
+          '--disable-sync',
+          '--disable-dev-shm-usage',
+          '--window-size=1280,800',
+        ],
       },
     },
     proxies: { '/base/media/': '/media/' },

@@ -13,9 +13,7 @@ export interface Problem {
   readonly remedy?: string;
 }
 
-export type Outcome<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly problems: readonly Problem[] };
+export type Outcome<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
 
 export const good = <T>(value: T): Outcome<T> => ({ ok: true, value });
 export const bad = (...problems: Problem[]): Outcome<never> => ({ ok: false, problems });

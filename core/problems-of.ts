@@ -8,6 +8,10 @@ export function checkShape<T>(schema: Schema<T>, value: unknown): Outcome<T> {
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const found = error.inner.length > 0 ? error.inner : [error];
-    return bad(...found.slice(0, 50).map(({ path, message }) => ({ code: 'shape', say: message, at: (path ?? '').replace(/[.[]["']?/g, '/').replace(/["']?\]/g, '') })));
+    return bad(
+      ...found
+        .slice(0, 50)
+        .map(({ path, message }) => ({ code: 'shape', say: message, at: (path ?? '').replace(/[.[]["']?/g, '/').replace(/["']?\]/g, '') })),
+    );
   }
 }

@@ -11,8 +11,18 @@ export async function openBrowser({ width, height }: Viewport = { width: 1280, h
   const options = new Options();
   options.setChromeBinaryPath(process.env['CHROME_BIN'] ?? '/usr/bin/chromium');
   options.addArguments(
-    '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync',
-    '--disable-dev-shm-usage', `--window-size=${width},${height}`, '--force-device-scale-factor=1', '--hide-scrollbars',
+    '--headless=new',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--disable-dev-shm-usage',
+    `--window-size=${width},${height}`,
+    '--force-device-scale-factor=1',
+    '--hide-scrollbars',
   );
   const service = new ServiceBuilder(process.env['CHROMEDRIVER'] ?? '/usr/bin/chromedriver');
   const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(service).build();
@@ -22,5 +32,8 @@ export async function openBrowser({ width, height }: Viewport = { width: 1280, h
 
 /** One command of the DevTools protocol; the typings of selenium-webdriver lack it. */
 export function devTools(driver: WebDriver, command: string, parameters: object): Promise<unknown> {
-  return (driver as unknown as { sendAndGetDevToolsCommand(name: string, values: object): Promise<unknown> }).sendAndGetDevToolsCommand(command, parameters);
+  return (driver as unknown as { sendAndGetDevToolsCommand(name: string, values: object): Promise<unknown> }).sendAndGetDevToolsCommand(
+    command,
+    parameters,
+  );
 }

@@ -71,7 +71,10 @@ function answerErrors(log: (message: string) => void): ErrorRequestHandler {
   return (error: unknown, _request, response, _next) => {
     const refusal = error instanceof Refusal ? error : refusalFrom(error);
     if (refusal.kind === 'server-error') log(error instanceof Error ? (error.stack ?? error.message) : String(error));
-    response.status(problemKinds[refusal.kind].status).type('application/problem+json').send(JSON.stringify(problemBody(refusal)));
+    response
+      .status(problemKinds[refusal.kind].status)
+      .type('application/problem+json')
+      .send(JSON.stringify(problemBody(refusal)));
   };
 }
 

@@ -10,7 +10,9 @@ import { projectRoot } from './project-root';
 
 /** Loads the sample world (demo/, open files) into a database that holds nothing yet, and publishes its pages. */
 export async function loadDemo(database: Database, { themes, tables, pages }: Stores): Promise<boolean> {
-  const [{ count } = { count: 0 }] = await database.query<{ count: number }>('select (select count(*) from themes)::int + (select count(*) from tables)::int + (select count(*) from pages)::int as count');
+  const [{ count } = { count: 0 }] = await database.query<{ count: number }>(
+    'select (select count(*) from themes)::int + (select count(*) from tables)::int + (select count(*) from pages)::int as count',
+  );
   if (count > 0) return false;
   for (const [id, theme] of read('themes', readTheme)) {
     await themes.create(theme, id);
@@ -27,9 +29,13 @@ export async function loadDemo(database: Database, { themes, tables, pages }: St
 /** The documents of one folder of demo/, by file name. A file that cannot be read is a fault of ours and stops the start. */
 export function read<T>(folder: string, reader: (json: unknown) => Outcome<T>): readonly (readonly [string, T])[] {
   const where = path.join(projectRoot(), 'demo', folder);
-  return fs.readdirSync(where).filter((file) => file.endsWith('.json')).sort().map((file) => {
-    const outcome = reader(JSON.parse(fs.readFileSync(path.join(where, file), 'utf8')));
-    if (!outcome.ok) throw new Error(`demo/${folder}/${file}: ${outcome.problems.map(({ at, say }) => `${at ?? ''} ${say}`).join('; ')}`);
-    return [file.replace(/\.json$/, ''), outcome.value] as const;
-  });
+  return fs
+    .readdirSync(where)
+    .filter((file) => file.endsWith('.json'))
+    .sort()
+    .map((file) => {
+      const outcome = reader(JSON.parse(fs.readFileSync(path.join(where, file), 'utf8')));
+      if (!outcome.ok) throw new Error(`demo/${folder}/${file}: ${outcome.problems.map(({ at, say }) => `${at ?? ''} ${say}`).join('; ')}`);
+      return [file.replace(/\.json$/, ''), outcome.value] as const;
+    });
 }

@@ -15,7 +15,8 @@ export const checkHost: RequestHandler = (request, _response, next) => {
 export const checkOrigin: RequestHandler = (request, _response, next) => {
   const { origin, host } = request.headers;
   const safe = ['GET', 'HEAD', 'OPTIONS'].includes(request.method);
-  if (!safe && origin !== undefined && origin !== `http://${host ?? ''}`) throw new Refusal('foreign-origin', `The request came from ${origin.slice(0, 100)}.`);
+  if (!safe && origin !== undefined && origin !== `http://${host ?? ''}`)
+    throw new Refusal('foreign-origin', `The request came from ${origin.slice(0, 100)}.`);
   next();
 };
 
@@ -27,8 +28,18 @@ export const secureHeaders: RequestHandler = (request, response, next) => {
     contentSecurityPolicy: {
       useDefaults: false,
       directives: {
-        defaultSrc: ["'self'"], scriptSrc: ["'self'"], styleSrc: ["'self'", `'nonce-${nonce}'`], imgSrc: ["'self'", 'data:'],
-        fontSrc: ["'self'"], connectSrc: ["'self'"], workerSrc: ["'self'"], frameSrc: ["'self'"], objectSrc: ["'none'"], baseUri: ["'self'"], formAction: ["'self'"], frameAncestors: ["'self'"],
+        defaultSrc: ["'self'"],
+        scriptSrc: ["'self'"],
+        styleSrc: ["'self'", `'nonce-${nonce}'`],
+        imgSrc: ["'self'", 'data:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        frameSrc: ["'self'"],
+        objectSrc: ["'none'"],
+        baseUri: ["'self'"],
+        formAction: ["'self'"],
+        frameAncestors: ["'self'"],
       },
     },
     strictTransportSecurity: false,

@@ -7,10 +7,13 @@ import { nonceOf } from './security';
 export function webFiles(folder: string): Router {
   const router = Router();
   const index = path.join(folder, 'index.html');
-  router.use(express.static(folder, {
-    index: false,
-    setHeaders: (response, file) => void response.set('Cache-Control', /-[A-Z0-9]{8}\.\w+$/.test(file) ? 'public, max-age=31536000, immutable' : 'no-cache'),
-  }));
+  router.use(
+    express.static(folder, {
+      index: false,
+      setHeaders: (response, file) =>
+        void response.set('Cache-Control', /-[A-Z0-9]{8}\.\w+$/.test(file) ? 'public, max-age=31536000, immutable' : 'no-cache'),
+    }),
+  );
   router.get('/{*view}', (request, response, next) => {
     if (path.extname(request.path) !== '' || !fs.existsSync(index)) return next();
     const page = fs.readFileSync(index, 'utf8').replace('<zest-root>', `<zest-root ngCspNonce="${nonceOf(response)}">`);

@@ -13,8 +13,7 @@ export function contrast(ink: Rgba, ground: Rgba): number {
 }
 
 /** The ratio that text needs: 4.5, or 3 from 24 px, or from 18.66 px when bold (WCAG 2.2, 1.4.3). */
-export const neededContrast = (sizePx: number, weight: number): number =>
-  sizePx >= 24 || (sizePx >= 18.66 && weight >= 700) ? 3 : 4.5;
+export const neededContrast = (sizePx: number, weight: number): number => (sizePx >= 24 || (sizePx >= 18.66 && weight >= 700) ? 3 : 4.5);
 
 /**
  * The colour nearest to `ink` that reaches `needed` on `ground`: same hue, least change of lightness in

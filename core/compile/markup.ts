@@ -6,13 +6,34 @@ export interface Element {
   readonly children: readonly MarkupNode[];
 }
 
-export const element = (tag: string, attributes: Element['attributes'] = {}, ...children: readonly MarkupNode[]): Element => ({ tag, attributes, children });
+export const element = (tag: string, attributes: Element['attributes'] = {}, ...children: readonly MarkupNode[]): Element => ({
+  tag,
+  attributes,
+  children,
+});
 
 /** A text whose line breaks are kept as `br` elements. */
-export const textWithBreaks = (text: string): readonly MarkupNode[] => text.split(/\r?\n/).flatMap((line, i) => (i === 0 ? [line] : [element('br'), line]));
+export const textWithBreaks = (text: string): readonly MarkupNode[] =>
+  text.split(/\r?\n/).flatMap((line, i) => (i === 0 ? [line] : [element('br'), line]));
 
 const voids = new Set(['br', 'col', 'link', 'meta', 'hr', 'img', 'input']);
-const blocks = new Set(['html', 'head', 'body', 'main', 'header', 'nav', 'ul', 'section', 'div', 'table', 'thead', 'tbody', 'tfoot', 'tr', 'colgroup']);
+const blocks = new Set([
+  'html',
+  'head',
+  'body',
+  'main',
+  'header',
+  'nav',
+  'ul',
+  'section',
+  'div',
+  'table',
+  'thead',
+  'tbody',
+  'tfoot',
+  'tr',
+  'colgroup',
+]);
 
 export const escapeText = (text: string): string => text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;');
 export const escapeAttribute = (text: string): string => escapeText(text).replace(/"/g, '&quot;');

@@ -41,13 +41,19 @@ export function compilePage(input: PageInput, options: PageOptions): CompiledPag
       'html',
       { lang: options.lang ?? 'en' },
       element(
-        'head', {},
+        'head',
+        {},
         element('meta', { charset: 'utf-8' }),
         element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
         element('title', {}, `${page.name} · ${options.siteName}`),
         element('link', { rel: 'stylesheet', href: options.stylesheet }),
       ),
-      element('body', {}, element('header', {}, element('p', {}, options.siteName)), element('main', {}, element('h1', {}, page.name), ...page.blocks.flatMap((block, i) => blockNodes(block, i, input)))),
+      element(
+        'body',
+        {},
+        element('header', {}, element('p', {}, options.siteName)),
+        element('main', {}, element('h1', {}, page.name), ...page.blocks.flatMap((block, i) => blockNodes(block, i, input))),
+      ),
     ),
     css: [...siteCss, frameRule, ...themeSheets, ...placements],
   };
@@ -55,7 +61,15 @@ export function compilePage(input: PageInput, options: PageOptions): CompiledPag
 
 /** The practice site's own look: a column of text, nothing that touches tables. */
 const siteCss: Stylesheet = [
-  rule('body', ['margin', '0 auto'], ['max-width', '64rem'], ['padding', '1rem 1.25rem 4rem'], ['font', '1rem/1.55 Charter,"Bitstream Charter",Cambria,"Liberation Serif",serif'], ['color', '#1f2320'], ['background', '#fff']),
+  rule(
+    'body',
+    ['margin', '0 auto'],
+    ['max-width', '64rem'],
+    ['padding', '1rem 1.25rem 4rem'],
+    ['font', '1rem/1.55 Charter,"Bitstream Charter",Cambria,"Liberation Serif",serif'],
+    ['color', '#1f2320'],
+    ['background', '#fff'],
+  ),
   rule('header p', ['margin', '0 0 2rem'], ['font-weight', '700']),
   rule('h1', ['font-size', '2rem'], ['line-height', '1.15'], ['margin', '0 0 1rem']),
   rule('main p', ['max-width', '38rem']),
@@ -68,7 +82,11 @@ function placementRules(selector: string, block: Extract<Block, { kind: 'table' 
 
 function blockNodes(block: Block, index: number, { tables, themes }: PageInput): readonly MarkupNode[] {
   if (block.kind === 'heading') return [element(`h${block.level}`, {}, block.text)];
-  if (block.kind === 'text') return block.text.split(/\n\s*\n/).filter((text) => text.trim() !== '').map((text) => element('p', {}, ...textWithBreaks(text.trim())));
+  if (block.kind === 'text')
+    return block.text
+      .split(/\n\s*\n/)
+      .filter((text) => text.trim() !== '')
+      .map((text) => element('p', {}, ...textWithBreaks(text.trim())));
   const table = tables.get(block.table);
   if (!table) return [element('p', {}, 'The table that stood here is gone.')];
   const framed = framedTable(table, { id: `place-${index + 1}`, theme: themes.get(block.theme)?.key });

@@ -26,13 +26,20 @@ const groups: Readonly<Record<string, string>> = { 'column-headers': 'thead', 'b
 /** What a condition asks of the row; bands, first and last count visible rows only. */
 function rowTest(condition: ConditionName): string {
   switch (condition) {
-    case 'odd': return `:nth-child(odd of ${VISIBLE})`;
-    case 'even': return `:nth-child(even of ${VISIBLE})`;
-    case 'first': return `:nth-child(1 of ${VISIBLE})`;
-    case 'last': return `:nth-last-child(1 of ${VISIBLE})`;
-    case 'hovered': return ':hover';
-    case 'selected': return `:is([${contract.selected}],[aria-selected=true])`;
-    case 'rest': return '';
+    case 'odd':
+      return `:nth-child(odd of ${VISIBLE})`;
+    case 'even':
+      return `:nth-child(even of ${VISIBLE})`;
+    case 'first':
+      return `:nth-child(1 of ${VISIBLE})`;
+    case 'last':
+      return `:nth-last-child(1 of ${VISIBLE})`;
+    case 'hovered':
+      return ':hover';
+    case 'selected':
+      return `:is([${contract.selected}],[aria-selected=true])`;
+    case 'rest':
+      return '';
   }
 }
 
@@ -52,7 +59,8 @@ export const captionOf = ({ theme }: SelectorOptions): string => `.${theme}>:whe
 export const everyCell = ({ theme }: SelectorOptions): string => `.${theme}>*>:where(tr)>*`;
 
 /** The first visible row of row groups that match `group`. */
-export const firstRowCells = ({ theme }: SelectorOptions, group: string): string => `.${theme}>:where(${group})>:where(tr:nth-child(1 of ${VISIBLE}))>*`;
+export const firstRowCells = ({ theme }: SelectorOptions, group: string): string =>
+  `.${theme}>:where(${group})>:where(tr:nth-child(1 of ${VISIBLE}))>*`;
 export const laterRowCells = ({ theme }: SelectorOptions): string => `.${theme}>*>:where(tr:nth-child(n+2 of ${VISIBLE}))>*`;
 export const laterCells = ({ theme }: SelectorOptions): string => `.${theme}>*>:where(tr)>:where(:not(:first-child),.${contract.inset})`;
 

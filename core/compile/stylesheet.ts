@@ -18,6 +18,7 @@ function compact(node: CssNode): string {
 }
 
 function readable(node: CssNode, indent: string): string {
-  if (node.kind === 'media') return `${indent}@media ${node.query} {\n${node.rules.map((inner) => readable(inner, `${indent}  `)).join('')}${indent}}\n`;
+  if (node.kind === 'media')
+    return `${indent}@media ${node.query} {\n${node.rules.map((inner) => readable(inner, `${indent}  `)).join('')}${indent}}\n`;
   return `${indent}${node.selector} {\n${node.declarations.map(([property, value]) => `${indent}  ${property}: ${value};\n`).join('')}${indent}}\n`;
 }

@@ -19,7 +19,11 @@ export function tableElement(table: Table, options: TableHtmlOptions): Element {
   const { caption } = table;
   const children: MarkupNode[] = caption === '' ? [] : [element('caption', { id: `${options.id}-caption` }, ...textWithBreaks(caption))];
   children.push(...columnGroups(table).map(({ columns }) => element('colgroup', { span: columns })));
-  for (const [tag, section] of [['thead', 'header'], ['tbody', 'body'], ['tfoot', 'footer']] as const) {
+  for (const [tag, section] of [
+    ['thead', 'header'],
+    ['tbody', 'body'],
+    ['tfoot', 'footer'],
+  ] as const) {
     const rows = rowsOf(table, section, options);
     if (rows.length > 0) children.push(element(tag, {}, ...rows));
   }
@@ -45,7 +49,8 @@ function cellElement(table: Table, cell: GridCell, isFirst: boolean, { slots }: 
   return element(
     tag,
     {
-      class: classes || undefined, scope,
+      class: classes || undefined,
+      scope,
       rowspan: cell.rows > 1 ? cell.rows : undefined,
       colspan: cell.columns > 1 ? cell.columns : undefined,
       'data-slot': slots ? `${cell.row} ${cell.column}` : undefined,

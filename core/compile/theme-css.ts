@@ -1,9 +1,33 @@
 import { layerOf } from '../paint';
 import { edgeLines, isDrawn, outerLines, type Line } from '../lines';
 import { resolve } from '../resolve';
-import { conditionOf, firstGood, lookOf, places, propertiesOf, swatchVariable, type Look, type Place, type Property, type Theme, type Value } from '../theme';
+import {
+  conditionOf,
+  firstGood,
+  lookOf,
+  places,
+  propertiesOf,
+  swatchVariable,
+  type Look,
+  type Place,
+  type Property,
+  type Theme,
+  type Value,
+} from '../theme';
 import { cornerRules } from './corners';
-import { captionOf, cellsOf, contract, everyCell, firstRowCells, heldTest, isCellPart, laterCells, laterRowCells, rowsOf, type SelectorOptions } from './selectors';
+import {
+  captionOf,
+  cellsOf,
+  contract,
+  everyCell,
+  firstRowCells,
+  heldTest,
+  isCellPart,
+  laterCells,
+  laterRowCells,
+  rowsOf,
+  type SelectorOptions,
+} from './selectors';
 import { rule, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
 
 export interface ThemeCssOptions {
@@ -21,14 +45,20 @@ export function themeCss(theme: Theme, { key, held = false }: ThemeCssOptions): 
   const look = lookOf(theme);
   const options: SelectorOptions = { theme: contract.theme(key), held };
   const body = places.filter(({ part }) => part !== 'lines').flatMap((place) => placeRules(look, place, options));
-  const nodes = [tableBox(theme), ...body, ...lineRules(theme, options), ...cornerRules(theme, options)].map((node) => (typeof node === 'function' ? node(options) : node));
+  const nodes = [tableBox(theme), ...body, ...lineRules(theme, options), ...cornerRules(theme, options)].map((node) =>
+    typeof node === 'function' ? node(options) : node,
+  );
   return [...swatchRule(look, options, nodes), ...nodes.filter((node) => node.kind !== 'rule' || node.declarations.length > 0)];
 }
 
 /** The swatches that are used, as custom properties, so that a brand colour is changed in one place. */
 function swatchRule(look: Look, { theme }: SelectorOptions, nodes: readonly CssNode[]): readonly CssNode[] {
-  const used = new Set(nodes.flatMap(declarationsOf).flatMap(([, value]) => [...value.matchAll(/var\((--zp-[a-z0-9-]+)\)/g)].map((match) => match[1])));
-  const declarations = look.swatches.filter(({ name }) => used.has(swatchVariable(name))).map(({ name, colour }): Declaration => [swatchVariable(name), colour.toLowerCase()]);
+  const used = new Set(
+    nodes.flatMap(declarationsOf).flatMap(([, value]) => [...value.matchAll(/var\((--zp-[a-z0-9-]+)\)/g)].map((match) => match[1])),
+  );
+  const declarations = look.swatches
+    .filter(({ name }) => used.has(swatchVariable(name)))
+    .map(({ name, colour }): Declaration => [swatchVariable(name), colour.toLowerCase()]);
   return declarations.length > 0 ? [rule(`.${theme}`, ...declarations)] : [];
 }
 
@@ -42,14 +72,25 @@ function tableBox(theme: Theme): (options: SelectorOptions) => CssNode {
     const spaced = value('cells').css === 'spaced';
     const radius = value('radius').css;
     const rounded: Declaration[] = radius === '0' ? [] : [['border-radius', radius]];
-    return rule(`.${options.theme}`, ['border-collapse', 'separate'], ['border-spacing', spaced ? value('gap').css : '0'], ...outer(theme), ...rounded);
+    return rule(
+      `.${options.theme}`,
+      ['border-collapse', 'separate'],
+      ['border-spacing', spaced ? value('gap').css : '0'],
+      ...outer(theme),
+      ...rounded,
+    );
   };
 }
 
 function outer(theme: Theme): Declaration[] {
   const { top, end, bottom, start } = outerLines(theme);
   if ([end, bottom, start].every((line) => line.css === top.css)) return isDrawn(top) ? [['border', top.css]] : [];
-  const sides: readonly (readonly [string, Line])[] = [['block-start', top], ['inline-end', end], ['block-end', bottom], ['inline-start', start]];
+  const sides: readonly (readonly [string, Line])[] = [
+    ['block-start', top],
+    ['inline-end', end],
+    ['block-end', bottom],
+    ['inline-start', start],
+  ];
   return sides.filter(([, line]) => isDrawn(line)).map(([side, line]) => [`border-${side}`, line.css]);
 }
 
@@ -123,7 +164,8 @@ function pair(declarations: Map<string, string>, name: string): void {
 /** Each inner edge is drawn once: by the cell below it, or by the cell after it. */
 function lineRules(theme: Theme, options: SelectorOptions): readonly CssNode[] {
   const { rows, columns, headerBody, bodyFooter, headerFooter } = edgeLines(theme);
-  const draw = (selector: string, side: string, line: Line): CssNode => rule(selector, ...(isDrawn(line) ? [[`border-${side}`, line.css] as const] : []));
+  const draw = (selector: string, side: string, line: Line): CssNode =>
+    rule(selector, ...(isDrawn(line) ? [[`border-${side}`, line.css] as const] : []));
   return [
     draw(`${laterRowCells(options)},${firstRowCells(options, 'tbody+tbody')}`, 'block-start', rows),
     draw(firstRowCells(options, 'thead+tbody'), 'block-start', headerBody),

@@ -1,4 +1,15 @@
-import { partOf, propertyOf, conditionOf, starterOf, type PartValues, type Place, type PropertyName, type Swatch, type Theme, type Values } from '../theme';
+import {
+  partOf,
+  propertyOf,
+  conditionOf,
+  starterOf,
+  type PartValues,
+  type Place,
+  type PropertyName,
+  type Swatch,
+  type Theme,
+  type Values,
+} from '../theme';
 
 /** The theme with a text set at a place; `undefined` takes it away, so that the place falls back. */
 export function setValue(theme: Theme, { part, condition }: Place, property: PropertyName, text: string | undefined): Theme {
@@ -10,7 +21,9 @@ export function setValue(theme: Theme, { part, condition }: Place, property: Pro
 
 /** Without fields that are undefined or hold nothing. */
 function prune<T extends object>(fields: T): T {
-  return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined && (typeof value !== 'object' || Object.keys(value as object).length > 0))) as T;
+  return Object.fromEntries(
+    Object.entries(fields).filter(([, value]) => value !== undefined && (typeof value !== 'object' || Object.keys(value as object).length > 0)),
+  ) as T;
 }
 
 /** Adds a swatch, or gives the one of that name another colour. */
@@ -25,7 +38,9 @@ export const deleteSwatch = (theme: Theme, name: string): Theme => ({ ...theme, 
 /** A swatch by its new name, in the list and in every value that refers to it. One of the base theme cannot be renamed. */
 export function renameSwatch(theme: Theme, name: string, to: string): Theme {
   const refers = new RegExp(`(^|\\s|/)${name}(?=\\s|$|/)`, 'g');
-  const renamed = mapTexts(theme, (text, property) => (['colour', 'line'].includes(propertyOf(property).kind) ? text.replace(refers, `$1${to}`) : text));
+  const renamed = mapTexts(theme, (text, property) =>
+    ['colour', 'line'].includes(propertyOf(property).kind) ? text.replace(refers, `$1${to}`) : text,
+  );
   return { ...renamed, swatches: theme.swatches.map((swatch) => (swatch.name === name ? { ...swatch, name: to } : swatch)) };
 }
 
@@ -33,9 +48,17 @@ export function renameSwatch(theme: Theme, name: string, to: string): Theme {
 export const isBaseSwatch = (theme: Theme, name: string): boolean => starterOf(theme.base).swatches.some((swatch) => swatch.name === name);
 
 function mapTexts(theme: Theme, change: (text: string, property: PropertyName) => string): Theme {
-  const values = Object.fromEntries(Object.entries(theme.values).map(([part, conditions]) => [part, Object.fromEntries(
-    Object.entries(conditions).map(([condition, own]) => [condition, Object.fromEntries(Object.entries(own).map(([property, text]) => [property, change(text, property as PropertyName)]))]),
-  )]));
+  const values = Object.fromEntries(
+    Object.entries(theme.values).map(([part, conditions]) => [
+      part,
+      Object.fromEntries(
+        Object.entries(conditions).map(([condition, own]) => [
+          condition,
+          Object.fromEntries(Object.entries(own).map(([property, text]) => [property, change(text, property as PropertyName)])),
+        ]),
+      ),
+    ]),
+  );
   return { ...theme, values };
 }
 

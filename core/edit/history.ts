@@ -40,7 +40,9 @@ export interface Change<T> {
 export function act<T extends object>(history: History<T>, { label, touches, time, make }: Change<T>): History<T> {
   const after = make(history.present);
   if (after === history.present) return history;
-  const [, forward, backward] = produceWithPatches(history.present as Record<string, unknown>, (draft) => replaceFields(draft, after as Record<string, unknown>));
+  const [, forward, backward] = produceWithPatches(history.present as Record<string, unknown>, (draft) =>
+    replaceFields(draft, after as Record<string, unknown>),
+  );
   if (forward.length === 0) return history;
   const last = history.done.at(-1);
   const joins = last !== undefined && last.touches === touches && time - last.time < JOIN_MS && history.undone.length === 0;
@@ -70,5 +72,9 @@ export function undo<T extends object>(history: History<T>): History<T> {
 export function redo<T extends object>(history: History<T>): History<T> {
   const step = history.undone.at(-1);
   if (!step) return history;
-  return { present: applyPatches(history.present, [...step.forward]), done: [...history.done, { ...step, time: 0 }], undone: history.undone.slice(0, -1) };
+  return {
+    present: applyPatches(history.present, [...step.forward]),
+    done: [...history.done, { ...step, time: 0 }],
+    undone: history.undone.slice(0, -1),
+  };
 }

@@ -47,7 +47,9 @@ function mergeFields(base: Plain, mine: Plain, theirs: Plain, path: readonly str
 type Named = readonly (Plain & ({ readonly name: string } | { readonly id: string }))[];
 const keyOf = (item: Named[number]): string => String(item['id'] ?? item['name']);
 const isNamed = (value: unknown): value is Named =>
-  Array.isArray(value) && value.length > 0 && value.every((item) => isPlain(item) && (typeof item['id'] === 'string' || typeof item['name'] === 'string'));
+  Array.isArray(value) &&
+  value.length > 0 &&
+  value.every((item) => isPlain(item) && (typeof item['id'] === 'string' || typeof item['name'] === 'string'));
 
 /** Lists of things with an id or a name are merged thing by thing, in this window's order, new ones of the other last. */
 function mergeNamed(base: Named, mine: Named, theirs: Named, path: readonly string[], conflicts: Conflict[]): readonly unknown[] {

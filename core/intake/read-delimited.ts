@@ -6,7 +6,11 @@ import { tableFrom, type Intake } from './square';
 /** Reads a file of separated values (RFC 4180, and what is met in the wild): decodes it, finds its separator, squares it. */
 export function readCsv(name: string, bytes: Uint8Array): Outcome<Intake> {
   if (bytes.byteLength > FILE_MOST) {
-    return bad({ code: 'file-large', say: `The file has ${Math.round(bytes.byteLength / 1_048_576)} MB; at most 32 MB can be read.`, remedy: 'Split it, or take the columns that are needed.' });
+    return bad({
+      code: 'file-large',
+      say: `The file has ${Math.round(bytes.byteLength / 1_048_576)} MB; at most 32 MB can be read.`,
+      remedy: 'Split it, or take the columns that are needed.',
+    });
   }
   const decoded = decode(bytes);
   if (!decoded.ok) return decoded;
@@ -15,7 +19,8 @@ export function readCsv(name: string, bytes: Uint8Array): Outcome<Intake> {
 
 /** Reads separated text that is decoded already; `delimiter` empty means: find out. */
 export function readSeparated(name: string, text: string, before: readonly string[] = [], delimiter = ''): Outcome<Intake> {
-  if (text.trim() === '') return bad({ code: 'no-rows', say: 'There are no rows in it.', remedy: 'Choose a file with at least one row, or start with an empty table.' });
+  if (text.trim() === '')
+    return bad({ code: 'no-rows', say: 'There are no rows in it.', remedy: 'Choose a file with at least one row, or start with an empty table.' });
   const parsed = Papa.parse<string[]>(text, { delimiter: delimiter || guessSeparator(text), header: false });
   const quotes = parsed.errors.find(({ type }) => type === 'Quotes');
   const notes = [...before];
@@ -49,8 +54,10 @@ export function unclosedQuote(text: string, separator: string): { line: number; 
     const letter = text[i];
     if (letter === '"') {
       const before = text[i - 1];
-      if (open && text[i + 1] === '"') { i++; column++; }
-      else if (open) open = false;
+      if (open && text[i + 1] === '"') {
+        i++;
+        column++;
+      } else if (open) open = false;
       else if (before === undefined || before === separator || before === '\n' || before === '\r') [open, opened] = [true, { line, column }];
     } else if (letter === '\n') [line, column] = [line + 1, 0];
   }
@@ -65,7 +72,11 @@ function decode(bytes: Uint8Array): Outcome<{ text: string; notes: readonly stri
   const zero = bytes.subarray(0, 4096).indexOf(0);
   if (zero >= 0) {
     const { line, column } = placeOf(bytes, zero);
-    return bad({ code: 'not-text', say: `This is not a text file: line ${line}, column ${column} holds a zero byte.`, remedy: 'Save the sheet as CSV (UTF-8) and open that.' });
+    return bad({
+      code: 'not-text',
+      say: `This is not a text file: line ${line}, column ${column} holds a zero byte.`,
+      remedy: 'Save the sheet as CSV (UTF-8) and open that.',
+    });
   }
   try {
     return good({ text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), notes: [] });
@@ -82,21 +93,24 @@ function placeOf(bytes: Uint8Array, at: number): { line: number; column: number 
   return { line, column: at - start + 1 };
 }
 
-/** Index of the first byte that cannot stand in UTF-8 (RFC 3629, section 4), found by halving. */
+/** Index of the first byte of the first sequence that cannot stand in UTF-8 (RFC 3629, section 4), found by halving. */
 function firstWrongByte(bytes: Uint8Array): number {
-  const reads = (end: number): boolean => {
-    try {
-      new TextDecoder('utf-8', { fatal: true }).decode(bytes.subarray(0, end), { stream: true });
-      return true;
-    } catch {
-      return false;
-    }
-  };
   let [low, high] = [0, bytes.length];
   while (high - low > 1) {
     const middle = (low + high) >> 1;
-    if (reads(middle)) low = middle;
+    if (isUtf8(bytes.subarray(0, middle), true)) low = middle;
     else high = middle;
   }
+  // A sequence that was begun and not gone on with is wrong from its first byte on.
+  while (low > 0 && !isUtf8(bytes.subarray(0, low), false)) low--;
   return low;
+}
+
+function isUtf8(bytes: Uint8Array, mayGoOn: boolean): boolean {
+  try {
+    new TextDecoder('utf-8', { fatal: true }).decode(bytes, { stream: mayGoOn });
+    return true;
+  } catch {
+    return false;
+  }
 }

@@ -24,10 +24,20 @@ export function readHtmlTable(name: string, html: string): Outcome<Intake> {
   const caption = find(table, 'caption');
   const counted = (kind: Group['kind']): number => groups.filter((group) => group.kind === kind).reduce((sum, { rows }) => sum + rows.length, 0);
   const header = counted('thead') || leadingHeaderRows(groups);
-  return good(tableFrom(name, placed.rows, {
-    merges: placed.merges, headerRows: header, footerRows: counted('tfoot'),
-    rowHeaders: rowHeaderColumns(groups), caption: caption ? textOf(caption).slice(0, 500) : '',
-  }, placed.notes));
+  return good(
+    tableFrom(
+      name,
+      placed.rows,
+      {
+        merges: placed.merges,
+        headerRows: header,
+        footerRows: counted('tfoot'),
+        rowHeaders: rowHeaderColumns(groups),
+        caption: caption ? textOf(caption).slice(0, 500) : '',
+      },
+      placed.notes,
+    ),
+  );
 }
 
 interface Group {
@@ -37,11 +47,24 @@ interface Group {
 
 /** Row groups in the order in which they are painted: header, bodies, footer. */
 function rowGroups(table: Element): readonly Group[] {
-  const groups = childrenOf(table).filter(isElement).flatMap((child): Group[] => {
-    if (child.tagName !== 'thead' && child.tagName !== 'tbody' && child.tagName !== 'tfoot') return [];
-    const rows = childrenOf(child).filter(isElement).filter(({ tagName }) => tagName === 'tr');
-    return [{ kind: child.tagName, rows: rows.map((row) => childrenOf(row).filter(isElement).filter(({ tagName }) => tagName === 'td' || tagName === 'th')) }];
-  });
+  const groups = childrenOf(table)
+    .filter(isElement)
+    .flatMap((child): Group[] => {
+      if (child.tagName !== 'thead' && child.tagName !== 'tbody' && child.tagName !== 'tfoot') return [];
+      const rows = childrenOf(child)
+        .filter(isElement)
+        .filter(({ tagName }) => tagName === 'tr');
+      return [
+        {
+          kind: child.tagName,
+          rows: rows.map((row) =>
+            childrenOf(row)
+              .filter(isElement)
+              .filter(({ tagName }) => tagName === 'td' || tagName === 'th'),
+          ),
+        },
+      ];
+    });
   return (['thead', 'tbody', 'tfoot'] as const).flatMap((kind) => groups.filter((group) => group.kind === kind));
 }
 
@@ -106,9 +129,11 @@ function leadingHeaderRows(groups: readonly Group[]): number {
   return first < 0 ? 0 : first;
 }
 
-/** One column of row headers when every body row starts with a th. */
+/** One column of row headers when every body row, those that are header rows left out, starts with a th. */
 function rowHeaderColumns(groups: readonly Group[]): number {
-  const rows = groups.filter(({ kind }) => kind === 'tbody').flatMap((group) => group.rows).slice(leadingHeaderRows(groups));
+  const bodies = groups.filter(({ kind }) => kind === 'tbody');
+  const headers = groups.some(({ kind }) => kind === 'thead') ? 0 : leadingHeaderRows(bodies);
+  const rows = bodies.flatMap((group) => group.rows).slice(headers);
   return rows.length > 0 && rows.every(([first]) => first?.tagName === 'th') ? 1 : 0;
 }
 
@@ -130,5 +155,10 @@ function textOf(node: Node): string {
     const inner = childrenOf(each).map(raw).join('');
     return ['p', 'div', 'li', 'tr'].includes(each.tagName) ? `\n${inner}\n` : inner;
   };
-  return childrenOf(node).map(raw).join('').replace(/ *\n+ */g, '\n').replace(/[ \u00a0]+/g, ' ').trim();
+  return childrenOf(node)
+    .map(raw)
+    .join('')
+    .replace(/ *\n+ */g, '\n')
+    .replace(/[ \u00a0]+/g, ' ')
+    .trim();
 }

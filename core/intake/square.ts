@@ -8,7 +8,10 @@ export interface Intake {
 }
 
 const list = (rows: readonly number[]): string => {
-  const shown = rows.slice(0, 6).map((row) => row + 1).join(', ');
+  const shown = rows
+    .slice(0, 6)
+    .map((row) => row + 1)
+    .join(', ');
   return rows.length > 6 ? `${shown} and ${rows.length - 6} more` : shown;
 };
 const rowsWord = (rows: readonly number[]): string => (rows.length === 1 ? 'Row' : 'Rows');
@@ -24,29 +27,41 @@ export function square(raw: readonly (readonly string[])[]): { readonly rows: re
   while (last > 1 && isBlank(raw[last - 1] ?? [])) last--;
   let rows = raw.slice(0, last);
   if (rows.length > LIMITS.rows) {
-    notes.push(`The first ${LIMITS.rows.toLocaleString('en')} rows were kept; ${(rows.length - LIMITS.rows).toLocaleString('en')} more were left out, since a table has at most ${LIMITS.rows.toLocaleString('en')}.`);
+    notes.push(
+      `The first ${LIMITS.rows.toLocaleString('en')} rows were kept; ${(rows.length - LIMITS.rows).toLocaleString('en')} more were left out, since a table has at most ${LIMITS.rows.toLocaleString('en')}.`,
+    );
     rows = rows.slice(0, LIMITS.rows);
   }
   const filled = rows.map((cells) => cells.findLastIndex((cell) => cell.trim() !== '') + 1);
   const wanted = filled.reduce((most, length) => Math.max(most, length), 1);
   const width = Math.min(wanted, LIMITS.columns);
-  if (wanted > width) notes.push(`The first ${width} columns were kept; ${wanted - width} more were left out, since a table has at most ${LIMITS.columns}.`);
+  if (wanted > width)
+    notes.push(`The first ${width} columns were kept; ${wanted - width} more were left out, since a table has at most ${LIMITS.columns}.`);
   const usual = commonest(rows.map((cells) => cells.length));
   const long = rows.flatMap((cells, row) => (cells.length > usual ? [row] : []));
   const short = rows.flatMap((cells, row) => (cells.length < width ? [row] : []));
   const trimmed = long.filter((row) => (filled[row] ?? 0) <= usual);
-  if (trimmed.length > 0 && usual <= width) notes.push(`${rowsWord(trimmed)} ${list(trimmed)} came in with blank cells beyond the others. They were left out.`);
+  if (trimmed.length > 0 && usual <= width)
+    notes.push(`${rowsWord(trimmed)} ${list(trimmed)} came in with blank cells beyond the others. They were left out.`);
   const longer = long.filter((row) => (filled[row] ?? 0) > usual);
-  if (longer.length > 0) notes.push(`${rowsWord(longer)} ${list(longer)} came in longer than the others. The table was made ${width} columns wide, so that nothing is lost.`);
+  if (longer.length > 0)
+    notes.push(
+      `${rowsWord(longer)} ${list(longer)} came in longer than the others. The table was made ${width} columns wide, so that nothing is lost.`,
+    );
   if (short.length > 0) notes.push(`${rowsWord(short)} ${list(short)} came in short. Empty cells were put at the end.`);
   const cut: string[] = [];
-  const full = rows.map((cells, row) => Array.from({ length: width }, (_, column) => {
-    const text = cells[column] ?? '';
-    if (text.length <= LIMITS.cell) return text;
-    cut.push(`row ${row + 1}, column ${column + 1} (${text.length.toLocaleString('en')} characters)`);
-    return text.slice(0, LIMITS.cell);
-  }));
-  if (cut.length > 0) notes.push(`The first ${LIMITS.cell.toLocaleString('en')} characters were kept of ${cut.slice(0, 5).join('; ')}${cut.length > 5 ? ` and ${cut.length - 5} more cells` : ''}.`);
+  const full = rows.map((cells, row) =>
+    Array.from({ length: width }, (_, column) => {
+      const text = cells[column] ?? '';
+      if (text.length <= LIMITS.cell) return text;
+      cut.push(`row ${row + 1}, column ${column + 1} (${text.length.toLocaleString('en')} characters)`);
+      return text.slice(0, LIMITS.cell);
+    }),
+  );
+  if (cut.length > 0)
+    notes.push(
+      `The first ${LIMITS.cell.toLocaleString('en')} characters were kept of ${cut.slice(0, 5).join('; ')}${cut.length > 5 ? ` and ${cut.length - 5} more cells` : ''}.`,
+    );
   return { rows: full, notes };
 }
 

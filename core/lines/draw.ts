@@ -36,7 +36,10 @@ export interface OuterLines {
 }
 
 export const outerLines = (theme: Theme): OuterLines => ({
-  top: lineAt(theme, 'outer-top'), end: lineAt(theme, 'outer-end'), bottom: lineAt(theme, 'outer-bottom'), start: lineAt(theme, 'outer-start'),
+  top: lineAt(theme, 'outer-top'),
+  end: lineAt(theme, 'outer-end'),
+  bottom: lineAt(theme, 'outer-bottom'),
+  start: lineAt(theme, 'outer-start'),
 });
 
 /** One unit of an edge, named by the slots on its two sides; -1 and the table's size stand for the outside. */
@@ -48,9 +51,13 @@ export interface Segment {
 
 /** Every unit of edge that cells draw, once for each time it is drawn. Used to show that none is doubled or missing. */
 export function drawnSegments(table: Table): readonly Segment[] {
-  return gridOf(table).rows.flat().flatMap((cell) => {
-    const tops = cell.row === 0 ? [] : Array.from({ length: cell.columns }, (_, i) => ({ along: 'row' as const, row: cell.row, column: cell.column + i }));
-    const starts = cell.column === 0 ? [] : Array.from({ length: cell.rows }, (_, i) => ({ along: 'column' as const, row: cell.row + i, column: cell.column }));
-    return [...tops, ...starts];
-  });
+  return gridOf(table)
+    .rows.flat()
+    .flatMap((cell) => {
+      const tops =
+        cell.row === 0 ? [] : Array.from({ length: cell.columns }, (_, i) => ({ along: 'row' as const, row: cell.row, column: cell.column + i }));
+      const starts =
+        cell.column === 0 ? [] : Array.from({ length: cell.rows }, (_, i) => ({ along: 'column' as const, row: cell.row + i, column: cell.column }));
+      return [...tops, ...starts];
+    });
 }

@@ -34,4 +34,9 @@ export const emptyPage = (name: string, slug: string): Page => ({ format: PAGE_F
 
 /** A page's address from its name: letters and digits of any script, hyphens between. */
 export const slugOf = (name: string): string =>
-  name.normalize('NFC').toLowerCase().replace(/[^\p{L}\p{N}\p{M}]+/gu, '-').replace(/^-+|-+$/g, '').slice(0, 60) || 'page';
+  name
+    .normalize('NFC')
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}\p{M}]+/gu, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 60) || 'page';

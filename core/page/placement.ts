@@ -34,7 +34,10 @@ const css = (outcome: Outcome<string>): string => (outcome.ok ? outcome.value : 
  * The frame's and the table's styles for a placement. The frame keeps the room around and never grows wider
  * than its column; the table sits in it by automatic margins (CSS 2.2, section 17.5.2).
  */
-export function placementCss({ width, align, room }: TableBlock): { readonly frame: readonly (readonly [string, string])[]; readonly table: readonly (readonly [string, string])[] } {
+export function placementCss({ width, align, room }: TableBlock): {
+  readonly frame: readonly (readonly [string, string])[];
+  readonly table: readonly (readonly [string, string])[];
+} {
   const sides = readRoom(room);
   const margin = { start: '0 auto 0 0', center: '0 auto', end: '0 0 0 auto' }[align];
   const inline = css(readWidth(width));

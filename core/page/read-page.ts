@@ -5,33 +5,82 @@ import { nameSchema } from '../theme';
 import { PAGE_FORMAT, type Page } from './page';
 import { readRoom, readWidth } from './placement';
 
-const id = string().strict().required('A block needs an id.').matches(/^[\w-]{1,60}$/, 'A block’s id is made of letters, digits and hyphens.');
+const id = string()
+  .strict()
+  .required('A block needs an id.')
+  .matches(/^[\w-]{1,60}$/, 'A block’s id is made of letters, digits and hyphens.');
 const says = (outcome: Outcome<unknown>): string | undefined => (outcome.ok ? undefined : outcome.problems[0]?.say);
 
 const blockKinds = {
-  heading: object({ id, kind: string().strict().required(), level: number().strict().required().oneOf([2, 3], 'A heading’s level is 2 or 3.'), text: string().strict().defined().max(300, 'A heading has at most 300 characters.') }).noUnknown(),
-  text: object({ id, kind: string().strict().required(), text: string().strict().defined().max(20_000, 'A text has at most 20,000 characters.') }).noUnknown(),
+  heading: object({
+    id,
+    kind: string().strict().required(),
+    level: number().strict().required().oneOf([2, 3], 'A heading’s level is 2 or 3.'),
+    text: string().strict().defined().max(300, 'A heading has at most 300 characters.'),
+  }).noUnknown(),
+  text: object({
+    id,
+    kind: string().strict().required(),
+    text: string().strict().defined().max(20_000, 'A text has at most 20,000 characters.'),
+  }).noUnknown(),
   table: object({
-    id, kind: string().strict().required(),
-    table: string().strict().defined().max(100), theme: string().strict().defined().max(100),
-    width: string().strict().required().max(40).test('width', (text, context) => { const say = says(readWidth(text ?? '')); return say === undefined || context.createError({ message: say }); }),
+    id,
+    kind: string().strict().required(),
+    table: string().strict().defined().max(100),
+    theme: string().strict().defined().max(100),
+    width: string()
+      .strict()
+      .required()
+      .max(40)
+      .test('width', (text, context) => {
+        const say = says(readWidth(text ?? ''));
+        return say === undefined || context.createError({ message: say });
+      }),
     align: string().strict().required().oneOf(['start', 'center', 'end'], 'A table sits at the start, the center or the end.'),
-    room: string().strict().required().max(80).test('room', (text, context) => { const say = says(readRoom(text ?? '')); return say === undefined || context.createError({ message: say }); }),
+    room: string()
+      .strict()
+      .required()
+      .max(80)
+      .test('room', (text, context) => {
+        const say = says(readRoom(text ?? ''));
+        return say === undefined || context.createError({ message: say });
+      }),
   }).noUnknown(),
 };
 
 const blockSchema = lazy((block: unknown) => {
   const kind = (block as { kind?: unknown } | null | undefined)?.kind;
   const known = typeof kind === 'string' && kind in blockKinds ? blockKinds[kind as keyof typeof blockKinds] : undefined;
-  return known ?? object({ kind: string().strict().required('A block says its kind.').oneOf(Object.keys(blockKinds), 'A block is a heading, a text or a table.') });
+  return (
+    known ??
+    object({ kind: string().strict().required('A block says its kind.').oneOf(Object.keys(blockKinds), 'A block is a heading, a text or a table.') })
+  );
 });
 
 export const pageSchema = object({
-  format: string().strict().required('The document says no format.').oneOf([PAGE_FORMAT] as const, `This is not a page that can be read here: its format is not ${PAGE_FORMAT}.`),
+  format: string()
+    .strict()
+    .required('The document says no format.')
+    .oneOf([PAGE_FORMAT] as const, `This is not a page that can be read here: its format is not ${PAGE_FORMAT}.`),
   name: nameSchema,
-  slug: string().strict().required('A page needs an address.').max(60, 'An address has at most 60 characters.').matches(/^[\p{Ll}\p{Lo}\p{Lm}\p{N}\p{M}]+(-[\p{Ll}\p{Lo}\p{Lm}\p{N}\p{M}]+)*$/u, 'An address is made of lower-case letters, digits and single hyphens.'),
-  blocks: array().strict().required('The blocks are missing.').of(blockSchema as never).max(500, 'A page has at most 500 blocks.')
-    .test('ids', 'Two blocks have the same id.', (blocks) => new Set((blocks as { id?: string }[] | undefined)?.map((block) => block?.id)).size === (blocks?.length ?? 0)),
+  slug: string()
+    .strict()
+    .required('A page needs an address.')
+    .max(60, 'An address has at most 60 characters.')
+    .matches(
+      /^[\p{Ll}\p{Lo}\p{Lm}\p{N}\p{M}]+(-[\p{Ll}\p{Lo}\p{Lm}\p{N}\p{M}]+)*$/u,
+      'An address is made of lower-case letters, digits and single hyphens.',
+    ),
+  blocks: array()
+    .strict()
+    .required('The blocks are missing.')
+    .of(blockSchema as never)
+    .max(500, 'A page has at most 500 blocks.')
+    .test(
+      'ids',
+      'Two blocks have the same id.',
+      (blocks) => new Set((blocks as { id?: string }[] | undefined)?.map((block) => block?.id)).size === (blocks?.length ?? 0),
+    ),
 }).noUnknown('A page has no other fields.') as unknown as ObjectSchema<Page>;
 
 /** Reads a page document from JSON that came from anywhere. */

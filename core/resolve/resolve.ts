@@ -1,4 +1,17 @@
-import { firstGood, lookOf, placesFor, propertyOf, readValue, type Place, type PropertyName, type Saying, type Slot, type Source, type Theme, type Value } from '../theme';
+import {
+  firstGood,
+  lookOf,
+  placesFor,
+  propertyOf,
+  readValue,
+  type Place,
+  type PropertyName,
+  type Saying,
+  type Slot,
+  type Source,
+  type Theme,
+  type Value,
+} from '../theme';
 
 /** One step of the chain behind a value. */
 export interface Link {

@@ -10,7 +10,10 @@ export function splitAcross(table: Table, at: number): readonly Merge[] {
   return table.merges.flatMap((merge) => {
     const above = at - merge.row;
     if (above <= 0 || above >= merge.rows) return [merge];
-    return [{ ...merge, rows: above }, { ...merge, row: at, rows: merge.rows - above }].filter((piece) => !isOne(piece));
+    return [
+      { ...merge, rows: above },
+      { ...merge, row: at, rows: merge.rows - above },
+    ].filter((piece) => !isOne(piece));
   });
 }
 
@@ -22,18 +25,39 @@ export function mergeCells(table: Table, from: { row: number; column: number }, 
   const [top, bottom] = [Math.min(from.row, to.row), Math.max(from.row, to.row)];
   const [left, right] = [Math.min(from.column, to.column), Math.max(from.column, to.column)];
   if (sectionOf(table, top) !== sectionOf(table, bottom)) {
-    return bad({ code: 'merge-section', say: 'Merged cells cannot reach from the header into the body or from the body into the footer.', remedy: 'Choose cells of one part of the table.' });
+    return bad({
+      code: 'merge-section',
+      say: 'Merged cells cannot reach from the header into the body or from the body into the footer.',
+      remedy: 'Choose cells of one part of the table.',
+    });
   }
   const grid = gridOf(table);
   const inside = new Set(range(top, bottom).flatMap((row) => range(left, right).map((column) => grid.at(row, column))));
-  const torn = [...inside].find((cell) => cell.row < top || cell.column < left || cell.row + cell.rows - 1 > bottom || cell.column + cell.columns - 1 > right);
+  const torn = [...inside].find(
+    (cell) => cell.row < top || cell.column < left || cell.row + cell.rows - 1 > bottom || cell.column + cell.columns - 1 > right,
+  );
   if (torn) {
-    return bad({ code: 'merge-overlap', say: `The choice cuts through merged cells at row ${torn.row + 1}, column ${torn.column + 1}.`, remedy: 'Choose all of them, or split them first.' });
+    return bad({
+      code: 'merge-overlap',
+      say: `The choice cuts through merged cells at row ${torn.row + 1}, column ${torn.column + 1}.`,
+      remedy: 'Choose all of them, or split them first.',
+    });
   }
-  if (inside.size < 2) return bad({ code: 'merge-one', say: 'One cell alone cannot be merged.', remedy: 'Choose a second cell: hold Shift and press an arrow key, or click.' });
-  const text = [...inside].map((cell) => cell.text).filter((each) => each !== '').join('\n');
+  if (inside.size < 2)
+    return bad({
+      code: 'merge-one',
+      say: 'One cell alone cannot be merged.',
+      remedy: 'Choose a second cell: hold Shift and press an arrow key, or click.',
+    });
+  const text = [...inside]
+    .map((cell) => cell.text)
+    .filter((each) => each !== '')
+    .join('\n');
   const rows = table.rows.map((cells, row) =>
-    row < top || row > bottom ? cells : cells.map((old, column) => (column < left || column > right ? old : row === top && column === left ? text : '')));
+    row < top || row > bottom
+      ? cells
+      : cells.map((old, column) => (column < left || column > right ? old : row === top && column === left ? text : '')),
+  );
   const kept = table.merges.filter((merge) => !inside.has(grid.at(merge.row, merge.column)));
   return good({ ...table, rows, merges: [...kept, { row: top, column: left, rows: bottom - top + 1, columns: right - left + 1 }] });
 }

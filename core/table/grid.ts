@@ -48,7 +48,11 @@ function layOut(table: Table): Grid {
       const merge = anchors.get(row * width + column);
       const [rowSpan, columnSpan] = [merge?.rows ?? 1, merge?.columns ?? 1];
       const cell: GridCell = {
-        row, column, rows: rowSpan, columns: columnSpan, section,
+        row,
+        column,
+        rows: rowSpan,
+        columns: columnSpan,
+        section,
         text: table.rows[row]?.[column] ?? '',
         isRowHeader: section === 'body' && column < table.rowHeaders,
       };
@@ -58,7 +62,9 @@ function layOut(table: Table): Grid {
     rows.push(cells);
   }
   return {
-    width, height, rows,
+    width,
+    height,
+    rows,
     at: (row, column) => {
       const cell = column >= 0 && column < width ? slots[row * width + column] : undefined;
       if (!cell) throw new RangeError(`No slot at row ${row}, column ${column} of a grid of ${height} rows and ${width} columns`);

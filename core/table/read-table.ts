@@ -7,31 +7,59 @@ import { TABLE_FORMAT, sectionOf, type Merge, type Table } from './table';
 /** Limits of a table, for every way in. Texts in characters. */
 export const LIMITS = { rows: 5000, columns: 100, cell: 10_000, caption: 500 } as const;
 
-const count = (what: string, most: number) => number().strict().required(`${what} is missing.`).integer(`${what} is a whole number.`).min(0, `${what} is at least 0.`).max(most, `${what} is at most ${most}.`);
+const count = (what: string, most: number) =>
+  number()
+    .strict()
+    .required(`${what} is missing.`)
+    .integer(`${what} is a whole number.`)
+    .min(0, `${what} is at least 0.`)
+    .max(most, `${what} is at most ${most}.`);
 const mergeSchema = object({
-  row: count('A merge’s row', LIMITS.rows), column: count('A merge’s column', LIMITS.columns),
-  rows: count('A merge’s number of rows', LIMITS.rows).min(1), columns: count('A merge’s number of columns', LIMITS.columns).min(1),
+  row: count('A merge’s row', LIMITS.rows),
+  column: count('A merge’s column', LIMITS.columns),
+  rows: count('A merge’s number of rows', LIMITS.rows).min(1),
+  columns: count('A merge’s number of columns', LIMITS.columns).min(1),
 }).noUnknown();
 
 /** The shape of a table document. The grid's own rules are tests of the same schema. */
 export const tableSchema = object({
-  format: string().strict().required('The document says no format.').oneOf([TABLE_FORMAT] as const, `This is not a table that can be read here: its format is not ${TABLE_FORMAT}.`),
+  format: string()
+    .strict()
+    .required('The document says no format.')
+    .oneOf([TABLE_FORMAT] as const, `This is not a table that can be read here: its format is not ${TABLE_FORMAT}.`),
   name: nameSchema,
-  caption: string().strict().defined('The caption is missing; it may be empty.').max(LIMITS.caption, `A caption has at most ${LIMITS.caption} characters.`),
-  rows: array().strict().required('The rows are missing.')
-    .of(array().strict().required().of(string().strict().defined().max(LIMITS.cell, `A cell holds at most ${LIMITS.cell} characters.`)))
-    .min(1, 'A table has at least one row.').max(LIMITS.rows, `A table has at most ${LIMITS.rows} rows.`)
-    .test('square', 'Every row has the same number of cells, at least one.', (rows) => rows !== undefined && (rows[0]?.length ?? 0) > 0 && rows.every((row) => row?.length === rows[0]?.length))
+  caption: string()
+    .strict()
+    .defined('The caption is missing; it may be empty.')
+    .max(LIMITS.caption, `A caption has at most ${LIMITS.caption} characters.`),
+  rows: array()
+    .strict()
+    .required('The rows are missing.')
+    .of(
+      array()
+        .strict()
+        .required()
+        .of(string().strict().defined().max(LIMITS.cell, `A cell holds at most ${LIMITS.cell} characters.`)),
+    )
+    .min(1, 'A table has at least one row.')
+    .max(LIMITS.rows, `A table has at most ${LIMITS.rows} rows.`)
+    .test(
+      'square',
+      'Every row has the same number of cells, at least one.',
+      (rows) => rows !== undefined && (rows[0]?.length ?? 0) > 0 && rows.every((row) => row?.length === rows[0]?.length),
+    )
     .test('columns', `A table has at most ${LIMITS.columns} columns.`, (rows) => (rows?.[0]?.length ?? 0) <= LIMITS.columns),
   merges: array().strict().required('The merges are missing; they may be none.').of(mergeSchema.required()).max(20_000),
   headerRows: count('The number of header rows', LIMITS.rows),
   rowHeaders: count('The number of row header columns', LIMITS.columns),
   footerRows: count('The number of footer rows', LIMITS.rows),
   theme: string().strict().defined('The theme is missing; it may be empty.').max(100),
-}).noUnknown('A table has no other fields.').test('grid', (table, context) => {
-  const wrong = gridProblem(table as unknown as Table);
-  return wrong === undefined || context.createError({ message: wrong, path: 'merges' });
-}) as unknown as ObjectSchema<Table>;
+})
+  .noUnknown('A table has no other fields.')
+  .test('grid', (table, context) => {
+    const wrong = gridProblem(table as unknown as Table);
+    return wrong === undefined || context.createError({ message: wrong, path: 'merges' });
+  }) as unknown as ObjectSchema<Table>;
 
 /** Reads a table document from JSON that came from anywhere. */
 export const readTable = (json: unknown): Outcome<Table> => checkShape(tableSchema, json);

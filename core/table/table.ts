@@ -49,10 +49,24 @@ export function sectionRows(table: Table, section: Section): { readonly first: n
 
 /** An empty table of that many rows and columns with one header row. */
 export function emptyTable(name: string, rows: number, columns: number): Table {
-  return tableOf(name, Array.from({ length: rows }, () => Array.from({ length: columns }, () => '')));
+  return tableOf(
+    name,
+    Array.from({ length: rows }, () => Array.from({ length: columns }, () => '')),
+  );
 }
 
 /** A table from a full rectangle of texts; the first row is its header where there are others below it. */
 export function tableOf(name: string, rows: readonly (readonly string[])[], given: Partial<Table> = {}): Table {
-  return { format: TABLE_FORMAT, name, caption: '', rows, merges: [], headerRows: rows.length > 1 ? 1 : 0, rowHeaders: 0, footerRows: 0, theme: '', ...given };
+  return {
+    format: TABLE_FORMAT,
+    name,
+    caption: '',
+    rows,
+    merges: [],
+    headerRows: rows.length > 1 ? 1 : 0,
+    rowHeaders: 0,
+    footerRows: 0,
+    theme: '',
+    ...given,
+  };
 }

@@ -20,7 +20,11 @@ export function readBundle(bundle: Bundle, typed: string, vocabulary: Vocabulary
   const pieces = bundle.name === 'padding' ? tidy(typed).split(' ') : tidy(typed).split(/\s*\/\s*/);
   const [top = '', end = top, bottom = top, start = end] = pieces;
   if (pieces.length > 4) {
-    return bad({ code: 'value-sides', say: `There are four sides, not ${pieces.length}.`, remedy: 'Write one, two (top and bottom, then the others) or four: top, end, bottom, start.' });
+    return bad({
+      code: 'value-sides',
+      say: `There are four sides, not ${pieces.length}.`,
+      remedy: 'Write one, two (top and bottom, then the others) or four: top, end, bottom, start.',
+    });
   }
   const texts = [top, end, bottom, start];
   for (const [i, side] of bundle.sides.entries()) {

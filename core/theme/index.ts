@@ -1,7 +1,17 @@
 /* The catalogue */
 export { conditionNames, conditionOf, conditions, type Condition, type ConditionName } from './conditions';
 export { lineage, partNames, partOf, parts, type Part, type PartName } from './parts';
-export { bundles, properties, propertiesOf, propertyNames, propertyOf, type BundleName, type Property, type PropertyName, type ValueKind } from './properties';
+export {
+  bundles,
+  properties,
+  propertiesOf,
+  propertyNames,
+  propertyOf,
+  type BundleName,
+  type Property,
+  type PropertyName,
+  type ValueKind,
+} from './properties';
 export { places, placesFor, type Slot } from './strength';
 /* Documents */
 export { THEME_FORMAT, countValues, ownText, type PartValues, type Place, type Swatch, type Theme, type Values } from './theme';

@@ -2,7 +2,7 @@ import type { PartName } from './parts';
 
 /** How a value is written and read: one parser for each kind, in values.ts. */
 export type ValueKind =
-  | 'colour' | 'family' | 'size' | 'weight' | 'case' | 'spacing' | 'leading' | 'align' | 'valign' | 'length' | 'height' | 'line' | 'cells';
+  'colour' | 'family' | 'size' | 'weight' | 'case' | 'spacing' | 'leading' | 'align' | 'valign' | 'length' | 'height' | 'line' | 'cells';
 
 /** Where a part without a value of its own looks: up to the whole table, or no further than itself. */
 export type FallBack = 'table' | 'part';
@@ -25,14 +25,31 @@ export interface PropertyDefinition {
 const cells: readonly PartName[] = ['table', 'column-headers', 'row-headers', 'body-rows', 'footer'];
 const texts: readonly PartName[] = ['caption', ...cells];
 const type = { group: 'Type', parts: texts, falls: 'table' as FallBack, initial: 'page' };
-const pad = { group: 'Space and size', kind: 'length' as ValueKind, parts: texts, falls: 'table' as FallBack, initial: '0', stops: ['caption'] as readonly PartName[] };
+const pad = {
+  group: 'Space and size',
+  kind: 'length' as ValueKind,
+  parts: texts,
+  falls: 'table' as FallBack,
+  initial: '0',
+  stops: ['caption'] as readonly PartName[],
+};
 const space = { group: 'Space and size', parts: texts, falls: 'table' as FallBack, initial: '0' };
 const lines = { group: 'Lines', kind: 'line' as ValueKind, parts: ['lines'] as readonly PartName[], falls: 'part' as FallBack, initial: 'none' };
 const box = { group: 'Shape', parts: ['table'] as readonly PartName[], falls: 'part' as FallBack };
 
 /** THE CATALOGUE of properties. Ledger, validation, compile, documentation and the file format read it. */
 export const properties = [
-  { name: 'fill', label: 'Fill', group: 'Colour', kind: 'colour', parts: texts, falls: 'table', stops: ['caption'], initial: 'none', css: 'background-color' },
+  {
+    name: 'fill',
+    label: 'Fill',
+    group: 'Colour',
+    kind: 'colour',
+    parts: texts,
+    falls: 'table',
+    stops: ['caption'],
+    initial: 'none',
+    css: 'background-color',
+  },
   { name: 'ink', label: 'Ink', group: 'Colour', kind: 'colour', parts: texts, falls: 'table', initial: 'page', css: 'color' },
   { ...type, name: 'font', label: 'Font', kind: 'family', css: 'font-family' },
   { ...type, name: 'size', label: 'Size', kind: 'size', css: 'font-size' },

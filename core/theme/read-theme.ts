@@ -11,14 +11,25 @@ export const NAME_MOST = 120;
 export const SWATCHES_MOST = 200;
 
 /** A document's name: what is shown, 1 to 120 characters. */
-export const nameSchema = string().strict().required('Give it a name.').trim('A name has no spaces around it.').max(NAME_MOST, `A name has at most ${NAME_MOST} characters.`);
+export const nameSchema = string()
+  .strict()
+  .required('Give it a name.')
+  .trim('A name has no spaces around it.')
+  .max(NAME_MOST, `A name has at most ${NAME_MOST} characters.`);
 
 /** A swatch's name: 1 to 40 lower-case letters, digits and hyphens, a letter first. Letters of any script without case will do. */
 export const SWATCH_NAME = /^[a-z][a-z0-9-]{0,39}$/;
 
 const swatchSchema = object({
-  name: string().strict().required('A swatch needs a name.').matches(SWATCH_NAME, 'A swatch’s name is made of lower-case letters, digits and hyphens, a letter first.'),
-  colour: string().strict().required('A swatch needs a colour.').max(100).test('colour', 'A swatch’s colour is a CSS colour, as in #eef5f6.', (text) => parseColour(text ?? '') !== undefined),
+  name: string()
+    .strict()
+    .required('A swatch needs a name.')
+    .matches(SWATCH_NAME, 'A swatch’s name is made of lower-case letters, digits and hyphens, a letter first.'),
+  colour: string()
+    .strict()
+    .required('A swatch needs a colour.')
+    .max(100)
+    .test('colour', 'A swatch’s colour is a CSS colour, as in #eef5f6.', (text) => parseColour(text ?? '') !== undefined),
 }).noUnknown('A swatch has a name and a colour only.');
 
 const stepSchema = object({
@@ -29,7 +40,12 @@ const stepSchema = object({
 const scaleSchema = object({
   base: number().strict().required().min(6, 'The base size is at least 6 px.').max(60, 'The base size is at most 60 px.'),
   ratio: number().strict().required().min(1, 'The ratio is at least 1.').max(2, 'The ratio is at most 2.'),
-  steps: array().strict().of(stepSchema.required()).required().min(1, 'A type scale has at least one step.').max(20)
+  steps: array()
+    .strict()
+    .of(stepSchema.required())
+    .required()
+    .min(1, 'A type scale has at least one step.')
+    .max(20)
     .test('unique', 'Two steps have the same name.', (steps) => unique(steps)),
 }).noUnknown();
 
@@ -37,16 +53,28 @@ const unique = (named: readonly { name: string }[] | undefined): boolean => new 
 
 /** The shape of a theme document. Places and properties are checked against the catalogue after it. */
 export const themeSchema: ObjectSchema<Theme> = object({
-  format: string().strict().required('The document says no format.').oneOf([THEME_FORMAT] as const, `This is not a theme that can be read here: its format is not ${THEME_FORMAT}.`),
+  format: string()
+    .strict()
+    .required('The document says no format.')
+    .oneOf([THEME_FORMAT] as const, `This is not a theme that can be read here: its format is not ${THEME_FORMAT}.`),
   name: nameSchema,
-  base: string().strict().required('A theme says what it grows from.').oneOf(starterNames, `A theme grows from one of: ${starterNames.join(', ')}.`),
-  swatches: array().strict().of(swatchSchema.required()).required().max(SWATCHES_MOST, `A theme has at most ${SWATCHES_MOST} swatches.`)
+  base: string()
+    .strict()
+    .required('A theme says what it grows from.')
+    .oneOf(starterNames, `A theme grows from one of: ${starterNames.join(', ')}.`),
+  swatches: array()
+    .strict()
+    .of(swatchSchema.required())
+    .required()
+    .max(SWATCHES_MOST, `A theme has at most ${SWATCHES_MOST} swatches.`)
     .test('unique', 'Two swatches have the same name.', (swatches) => unique(swatches)),
   scale: scaleSchema.optional().default(undefined),
-  values: mixed<Theme['values']>().required('A theme has values, even if none is set.').test('values', (value, context) => {
-    const problem = misplaced(value)[0];
-    return problem === undefined || context.createError({ message: problem.say, path: `values${problem.at ? `.${problem.at}` : ''}` });
-  }),
+  values: mixed<Theme['values']>()
+    .required('A theme has values, even if none is set.')
+    .test('values', (value, context) => {
+      const problem = misplaced(value)[0];
+      return problem === undefined || context.createError({ message: problem.say, path: `values${problem.at ? `.${problem.at}` : ''}` });
+    }),
 }).noUnknown('A theme has no other fields.') as unknown as ObjectSchema<Theme>;
 
 /** Reads a theme document from JSON that came from anywhere. Every problem says where it is. */
@@ -71,12 +99,15 @@ function misplaced(values: unknown): Problem[] {
 
 function misplacedIn(part: PartName, condition: string, own: unknown): Problem[] {
   const at = `${part}.${condition}`;
-  if (!(partOf(part).conditions as readonly string[]).includes(condition)) return [{ code: 'condition', say: `${partOf(part).label} has no condition “${condition}”.`, at }];
+  if (!(partOf(part).conditions as readonly string[]).includes(condition))
+    return [{ code: 'condition', say: `${partOf(part).label} has no condition “${condition}”.`, at }];
   if (!isRecord(own)) return [{ code: 'values', say: 'These values are not an object of properties.', at }];
   const known = propertiesOf(part).map(({ name }) => name as string);
   return Object.entries(own).flatMap(([property, text]): Problem[] => {
-    if (!known.includes(property)) return [{ code: 'property', say: `${partOf(part).label} has no property “${property}”.`, at: `${at}.${property}` }];
-    if (typeof text !== 'string' || text.length === 0 || text.length > 200) return [{ code: 'value', say: 'A value is a text of 1 to 200 characters.', at: `${at}.${property}` }];
+    if (!known.includes(property))
+      return [{ code: 'property', say: `${partOf(part).label} has no property “${property}”.`, at: `${at}.${property}` }];
+    if (typeof text !== 'string' || text.length === 0 || text.length > 200)
+      return [{ code: 'value', say: 'A value is a text of 1 to 200 characters.', at: `${at}.${property}` }];
     return [];
   });
 }

@@ -34,9 +34,7 @@ export interface Slot {
 /** The places whose values reach a slot, strongest first. */
 export function placesFor(slot: Slot, property: Property): readonly Place[] {
   const line = lineage(slot.part).filter((part) => part === slot.part || reaches(part, slot.part, property));
-  return places
-    .filter(({ part, condition }) => line.includes(part) && (condition === 'rest' || slot.conditions.includes(condition)))
-    .toReversed();
+  return places.filter(({ part, condition }) => line.includes(part) && (condition === 'rest' || slot.conditions.includes(condition))).toReversed();
 }
 
 function reaches(from: PartName, to: PartName, property: Property): boolean {

@@ -41,4 +41,6 @@ export const ownText = (theme: Theme, { part, condition }: Place, property: Prop
 
 /** How many values a theme sets itself. */
 export const countValues = (theme: Theme): number =>
-  Object.values(theme.values).flatMap((part) => Object.values(part)).reduce((sum, values) => sum + Object.keys(values).length, 0);
+  Object.values(theme.values)
+    .flatMap((part) => Object.values(part))
+    .reduce((sum, values) => sum + Object.keys(values).length, 0);

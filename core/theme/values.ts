@@ -46,7 +46,10 @@ export function tidy(text: string): string {
 
 type Reader = (text: string, vocabulary: Vocabulary) => Outcome<Value>;
 const page: Value = { kind: 'page', css: 'inherit' };
-const orPage = (reader: Reader): Reader => (text, vocabulary) => (text === 'page' ? good(page) : reader(text, vocabulary));
+const orPage =
+  (reader: Reader): Reader =>
+  (text, vocabulary) =>
+    text === 'page' ? good(page) : reader(text, vocabulary);
 
 /** A reader for a closed list of words: what is typed, and the CSS that it stands for. */
 function oneOf(words: Readonly<Record<string, string>>): Reader {
@@ -74,7 +77,8 @@ function lengthReader({ least, most }: Range, words: Readonly<Record<string, str
     const amount = Number(match[1]);
     const unit = match[2] ?? '';
     if (unit === '' && amount !== 0) return problem('value-unit', `“${text}” has no unit.`, `Did you mean ${amount}px?`);
-    if (unit !== '' && !isUnit(unit)) return problem('value-unit', `“${unit}” is not a unit here.`, `Did you mean ${amount}px? Units: px, em or rem.`);
+    if (unit !== '' && !isUnit(unit))
+      return problem('value-unit', `“${unit}” is not a unit here.`, `Did you mean ${amount}px? Units: px, em or rem.`);
     if (amount < least || amount > most) {
       return problem('value-range', `${text} is out of range.`, `Use a number from ${least} to ${most}.`);
     }
@@ -124,7 +128,8 @@ const readLine: Reader = (text, vocabulary) => {
   const [first = '', ...others] = rest.split(' ');
   const style = lineStyles.find((known) => known === first);
   const colourText = style ? others.join(' ') : rest;
-  if (colourText === '') return problem('value-line', 'The line has no colour.', `Write one after it, as in ${amount}px ${style ?? 'solid'} #999999.`);
+  if (colourText === '')
+    return problem('value-line', 'The line has no colour.', `Write one after it, as in ${amount}px ${style ?? 'solid'} #999999.`);
   const colour = readColour(colourText, vocabulary);
   if (!colour.ok) return colour;
   if (colour.value.kind !== 'colour') throw new TypeError('A colour reader gave something else');
@@ -142,10 +147,24 @@ const readSize: Reader = (text, vocabulary) => {
   const length = lengthReader({ least: 0.3, most: 200 })(text, vocabulary);
   if (length.ok || /^[.\d]/.test(text)) return length;
   const names = vocabulary.scale.steps.map(({ name }) => name);
-  return problem('value-size', `There is no type step “${text}”.`, `Did you mean ${closest(text, names)}? Steps: ${list(names)}; or a size such as 15px.`);
+  return problem(
+    'value-size',
+    `There is no type step “${text}”.`,
+    `Did you mean ${closest(text, names)}? Steps: ${list(names)}; or a size such as 15px.`,
+  );
 };
 
-const weights: Readonly<Record<string, number>> = { thin: 100, light: 300, normal: 400, regular: 400, medium: 500, semibold: 600, bold: 700, heavy: 800, black: 900 };
+const weights: Readonly<Record<string, number>> = {
+  thin: 100,
+  light: 300,
+  normal: 400,
+  regular: 400,
+  medium: 500,
+  semibold: 600,
+  bold: 700,
+  heavy: 800,
+  black: 900,
+};
 
 const readWeight: Reader = (text) => {
   const amount = weights[text] ?? Number(text);
@@ -166,7 +185,11 @@ const readFamily: Reader = (text) => {
   const css = fontStack(text);
   if (css !== undefined) return good({ kind: 'word', css });
   const names = fonts.map(({ name }) => name);
-  return problem('value-font', `There is no font “${text}”.`, `Did you mean ${closest(text, names)}? Fonts: ${list(names)}; or a list such as Brand Sans, sans-serif.`);
+  return problem(
+    'value-font',
+    `There is no font “${text}”.`,
+    `Did you mean ${closest(text, names)}? Fonts: ${list(names)}; or a list such as Brand Sans, sans-serif.`,
+  );
 };
 
 /** The words that a kind of value offers, for lists of choices in the interface. */

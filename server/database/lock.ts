@@ -51,13 +51,18 @@ export function lockFolder(folder: string): () => void {
     fs.readdirSync(folder);
     fs.writeFileSync(mine, JSON.stringify({ pid: process.pid, born: bornAt(process.pid) } satisfies Holder));
   } catch (error) {
-    throw new FolderError(`The data folder ${folder} cannot be used (${(error as NodeJS.ErrnoException).code ?? 'unknown reason'}). Choose another with --data, or mend its permissions.`);
+    throw new FolderError(
+      `The data folder ${folder} cannot be used (${(error as NodeJS.ErrnoException).code ?? 'unknown reason'}). Choose another with --data, or mend its permissions.`,
+    );
   }
   try {
     for (let tries = 0; tries < 5; tries++) {
       if (takes(mine, file)) return letGo(file);
       const other = readHolder(file);
-      if (other && isAlive(other)) throw new FolderError(`The data folder ${folder} is in use by process ${other.pid}. Stop that one first, or choose another folder with --data.`);
+      if (other && isAlive(other))
+        throw new FolderError(
+          `The data folder ${folder} is in use by process ${other.pid}. Stop that one first, or choose another folder with --data.`,
+        );
       fs.rmSync(file, { force: true });
     }
     throw new FolderError(`The data folder ${folder} could not be taken. Try again.`);

@@ -6,7 +6,11 @@ import type { Database } from './database';
 export const migrationsFolder = (): string => path.join(projectRoot(), 'server', 'database', 'migrations');
 
 /** Numbered migrations in their order: `001-documents.sql` and so on. */
-export const migrationNames = (): readonly string[] => fs.readdirSync(migrationsFolder()).filter((name) => /^\d{3}-[a-z-]+\.sql$/.test(name)).sort();
+export const migrationNames = (): readonly string[] =>
+  fs
+    .readdirSync(migrationsFolder())
+    .filter((name) => /^\d{3}-[a-z-]+\.sql$/.test(name))
+    .sort();
 
 /**
  * Brings the schema up to date: each migration that the database has not seen runs once, in its own
@@ -20,7 +24,10 @@ export async function migrate(database: Database, upTo = Infinity): Promise<void
   const unknown = [...ran].find((name) => !names.includes(name));
   if (unknown !== undefined) throw new Error(`The data folder was written by a newer version of Zest Pane (it has ${unknown}).`);
   for (const name of names.slice(0, upTo).filter((each) => !ran.has(each))) {
-    const statements = fs.readFileSync(path.join(migrationsFolder(), name), 'utf8').split(/;\s*$/m).filter((statement) => statement.replace(/--.*$/gm, '').trim() !== '');
+    const statements = fs
+      .readFileSync(path.join(migrationsFolder(), name), 'utf8')
+      .split(/;\s*$/m)
+      .filter((statement) => statement.replace(/--.*$/gm, '').trim() !== '');
     await database.transaction(async (queries) => {
       for (const statement of statements) await queries.query(statement);
       await queries.query('insert into migrations (name) values ($1)', [name]);

@@ -13,7 +13,13 @@ export async function openFolder(folder: string): Promise<Database> {
     mkdirSync(inside, { recursive: true });
     const database = wrap(await PGlite.create(inside));
     await migrate(database);
-    return { ...database, close: async () => { await database.close(); unlock(); } };
+    return {
+      ...database,
+      close: async () => {
+        await database.close();
+        unlock();
+      },
+    };
   } catch (error) {
     unlock();
     throw error;

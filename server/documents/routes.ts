@@ -21,7 +21,11 @@ export function revisionOf(request: Request): number {
 }
 
 export function send<T>(response: Response, kept: Kept<T>, more: object = {}, status = 200): void {
-  response.status(status).set('ETag', `"${kept.revision}"`).set('Cache-Control', 'no-store').json({ ...kept, ...more });
+  response
+    .status(status)
+    .set('ETag', `"${kept.revision}"`)
+    .set('Cache-Control', 'no-store')
+    .json({ ...kept, ...more });
 }
 
 export const idOf = (request: Request): string => String(request.params['id'] ?? '');

@@ -18,7 +18,12 @@ interface Row<T> {
 }
 
 const columns = 'id, document, revision, updated_at';
-export const keptOf = <T>(row: Row<T>): Kept<T> => ({ id: row.id, document: row.document, revision: row.revision, updatedAt: new Date(row.updated_at).toISOString() });
+export const keptOf = <T>(row: Row<T>): Kept<T> => ({
+  id: row.id,
+  document: row.document,
+  revision: row.revision,
+  updatedAt: new Date(row.updated_at).toISOString(),
+});
 
 export interface StoreOptions<T> {
   /** The SQL table; it has the columns of 001-documents.sql. */
@@ -38,7 +43,9 @@ export class DocumentStore<T extends { readonly name: string }> {
 
   /** All that are not deleted, last changed first. */
   async list(): Promise<readonly Kept<T>[]> {
-    return (await this.database.query<Row<T>>(`select ${columns} from ${this.options.table} where deleted_at is null order by updated_at desc, id`)).map((row) => keptOf(row));
+    return (
+      await this.database.query<Row<T>>(`select ${columns} from ${this.options.table} where deleted_at is null order by updated_at desc, id`)
+    ).map((row) => keptOf(row));
   }
 
   /** The document of an id. Refuses `not-found`. */
@@ -53,10 +60,11 @@ export class DocumentStore<T extends { readonly name: string }> {
       const extra = Object.entries((await this.options.extra?.(queries, document)) ?? {});
       const names = ['id', 'document', ...extra.map(([name]) => name)];
       const marks = names.map((_, i) => `$${i + 1}`).join(', ');
-      const [row] = await queries.query<Row<T>>(
-        `insert into ${this.options.table} (${names.join(', ')}) values (${marks}) returning ${columns}`,
-        [id, JSON.stringify(document), ...extra.map(([, value]) => value)],
-      );
+      const [row] = await queries.query<Row<T>>(`insert into ${this.options.table} (${names.join(', ')}) values (${marks}) returning ${columns}`, [
+        id,
+        JSON.stringify(document),
+        ...extra.map(([, value]) => value),
+      ]);
       if (!row) throw new Error('The new row did not come back');
       return keptOf(row);
     });
@@ -77,7 +85,9 @@ export class DocumentStore<T extends { readonly name: string }> {
   }
 
   async delete(id: string): Promise<void> {
-    const gone = await this.database.query(`update ${this.options.table} set deleted_at = now() where id = $1 and deleted_at is null returning id`, [id]);
+    const gone = await this.database.query(`update ${this.options.table} set deleted_at = now() where id = $1 and deleted_at is null returning id`, [
+      id,
+    ]);
     if (gone.length === 0) throw this.missing(id);
   }
 

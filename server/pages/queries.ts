@@ -34,7 +34,9 @@ export class PageStore extends DocumentStore<Page> {
     const rows = await this.database.query<{ page_id: string; slug: string; number: number; published_at: Date }>(
       'select l.page_id, l.slug, l.number, e.published_at from live_pages l join page_editions e on e.page_id = l.page_id and e.number = l.number',
     );
-    return new Map(rows.map(({ page_id, slug, number, published_at }) => [page_id, { slug, number, publishedAt: new Date(published_at).toISOString() }]));
+    return new Map(
+      rows.map(({ page_id, slug, number, published_at }) => [page_id, { slug, number, publishedAt: new Date(published_at).toISOString() }]),
+    );
   }
 
   /**
@@ -48,7 +50,11 @@ export class PageStore extends DocumentStore<Page> {
       const tables: Record<string, Table> = {};
       for (const { table } of placed) if (table !== '') tables[table] ??= (await this.tables.get(table, queries)).document;
       const themes = [...new Set(placed.map(({ theme }) => theme).filter((theme) => theme !== ''))];
-      const published = new Set((await queries.query<{ theme_id: string }>('select distinct theme_id from theme_editions where theme_id = any($1)', [themes])).map(({ theme_id }) => theme_id));
+      const published = new Set(
+        (await queries.query<{ theme_id: string }>('select distinct theme_id from theme_editions where theme_id = any($1)', [themes])).map(
+          ({ theme_id }) => theme_id,
+        ),
+      );
       for (const theme of themes) if (!published.has(theme)) await this.themes.publish(theme, queries);
       const [row] = await queries.query<{ number: number; published_at: Date }>(
         `insert into page_editions (page_id, number, document, tables)
@@ -56,7 +62,10 @@ export class PageStore extends DocumentStore<Page> {
         [id, JSON.stringify(document), JSON.stringify(tables)],
       );
       if (!row) throw new Error('The edition did not come back');
-      const [holder] = await queries.query<{ page_id: string }>('select page_id from live_pages where slug = $1 and page_id <> $2', [document.slug, id]);
+      const [holder] = await queries.query<{ page_id: string }>('select page_id from live_pages where slug = $1 and page_id <> $2', [
+        document.slug,
+        id,
+      ]);
       if (holder) throw new Refusal('address-taken', `Another live page has the address ${document.slug}. Choose another, or take that page down.`);
       await queries.query('delete from live_pages where page_id = $1', [id]);
       await queries.query('insert into live_pages (slug, page_id, number) values ($1, $2, $3)', [document.slug, id, row.number]);

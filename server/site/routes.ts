@@ -14,7 +14,10 @@ const SITE_NAME = 'The practice site';
 export function siteRoutes(pages: PageStore, themes: ThemeStore): Router {
   const router = Router();
   router.use((_request, response, next) => {
-    response.set('Content-Security-Policy', "default-src 'none'; style-src 'self'; img-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'");
+    response.set(
+      'Content-Security-Policy',
+      "default-src 'none'; style-src 'self'; img-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'",
+    );
     next();
   });
 
@@ -32,8 +35,27 @@ export function siteRoutes(pages: PageStore, themes: ThemeStore): Router {
   router.get('/', async (request, response) => {
     const live = [...(await pages.live()).values()].map(({ slug }) => slug).sort();
     const links = live.map((slug) => element('li', {}, element('a', { href: `/site/${encodeURIComponent(slug)}` }, slug)));
-    const body = element('html', { lang: 'en' }, element('head', {}, element('meta', { charset: 'utf-8' }), element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }), element('title', {}, SITE_NAME)),
-      element('body', {}, element('main', {}, element('h1', {}, SITE_NAME), links.length > 0 ? element('ul', {}, ...links) : element('p', {}, 'No page has been published yet.'))));
+    const body = element(
+      'html',
+      { lang: 'en' },
+      element(
+        'head',
+        {},
+        element('meta', { charset: 'utf-8' }),
+        element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
+        element('title', {}, SITE_NAME),
+      ),
+      element(
+        'body',
+        {},
+        element(
+          'main',
+          {},
+          element('h1', {}, SITE_NAME),
+          links.length > 0 ? element('ul', {}, ...links) : element('p', {}, 'No page has been published yet.'),
+        ),
+      ),
+    );
     answer(request, response, 'text/html', page(body));
   });
   router.get('/:slug.css', async (request, response) => {
@@ -48,11 +70,24 @@ export function siteRoutes(pages: PageStore, themes: ThemeStore): Router {
 }
 
 const page = (html: Parameters<typeof writeHtml>[0]): string => `<!doctype html>\n${writeHtml(html)}\n`;
-const missing = element('html', { lang: 'en' }, element('head', {}, element('title', {}, 'Not here')), element('body', {}, element('main', {}, element('h1', {}, 'Not here'), element('p', {}, 'There is no page at this address, or it was taken down.'))));
+const missing = element(
+  'html',
+  { lang: 'en' },
+  element('head', {}, element('title', {}, 'Not here')),
+  element(
+    'body',
+    {},
+    element('main', {}, element('h1', {}, 'Not here'), element('p', {}, 'There is no page at this address, or it was taken down.')),
+  ),
+);
 
 /** Sends text with a strong ETag; a caller that has it already is told so. */
 function answer(request: Request, response: Response, type: string, text: string, status = 200): void {
-  response.set('ETag', `"${createHash('sha256').update(text).digest('base64url').slice(0, 22)}"`).set('Cache-Control', 'no-cache').type(type).status(status);
+  response
+    .set('ETag', `"${createHash('sha256').update(text).digest('base64url').slice(0, 22)}"`)
+    .set('Cache-Control', 'no-cache')
+    .type(type)
+    .status(status);
   if (status === 200 && request.fresh) response.status(304).end();
   else response.send(text);
 }

@@ -14,14 +14,23 @@ export function tableRoutes(store: DocumentStore<Table>, themes: ThemeStore): Ro
   router.get('/:id/markup', async (request, response) => {
     const { document } = await store.get(idOf(request));
     const key = (await themes.keys()).get(document.theme);
-    response.type('text/html').attachment(`${asciiName(document.name)}.html`).send(tableFile(document, key));
+    response
+      .type('text/html')
+      .attachment(`${asciiName(document.name)}.html`)
+      .send(tableFile(document, key));
   });
-  router.use(documentRoutes({
-    store,
-    read: readTable,
-    summary: (kept) => ({ ...kept, document: previewOf(kept.document, LIST_ROWS), rows: heightOf(kept.document), columns: widthOf(kept.document) }),
-  }));
+  router.use(
+    documentRoutes({
+      store,
+      read: readTable,
+      summary: (kept) => ({ ...kept, document: previewOf(kept.document, LIST_ROWS), rows: heightOf(kept.document), columns: widthOf(kept.document) }),
+    }),
+  );
   return router;
 }
 
-const asciiName = (name: string): string => name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '') || 'table';
+const asciiName = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '') || 'table';

@@ -32,13 +32,18 @@ export class ThemeStore extends DocumentStore<Theme> {
   }
 
   async editions(id: string): Promise<readonly Edition[]> {
-    const rows = await this.database.query<{ number: number; published_at: Date }>('select number, published_at from theme_editions where theme_id = $1 order by number desc', [id]);
+    const rows = await this.database.query<{ number: number; published_at: Date }>(
+      'select number, published_at from theme_editions where theme_id = $1 order by number desc',
+      [id],
+    );
     return rows.map(({ number, published_at }) => ({ number, publishedAt: new Date(published_at).toISOString() }));
   }
 
   /** Number of the newest edition of each theme that has one. */
   async newestNumbers(): Promise<ReadonlyMap<string, number>> {
-    const rows = await this.database.query<{ theme_id: string; number: number }>('select theme_id, max(number) as number from theme_editions group by theme_id');
+    const rows = await this.database.query<{ theme_id: string; number: number }>(
+      'select theme_id, max(number) as number from theme_editions group by theme_id',
+    );
     return new Map(rows.map(({ theme_id, number }) => [theme_id, number]));
   }
 
@@ -51,11 +56,13 @@ export class ThemeStore extends DocumentStore<Theme> {
        and number = (select max(number) from theme_editions where theme_id = $1)`,
       [id, JSON.stringify(document)],
     );
-    const [row] = same ? [same] : await queries.query<{ number: number; published_at: Date }>(
-      `insert into theme_editions (theme_id, number, document)
+    const [row] = same
+      ? [same]
+      : await queries.query<{ number: number; published_at: Date }>(
+          `insert into theme_editions (theme_id, number, document)
        select $1, coalesce(max(number), 0) + 1, $2::jsonb from theme_editions where theme_id = $1 returning number, published_at`,
-      [id, JSON.stringify(document)],
-    );
+          [id, JSON.stringify(document)],
+        );
     if (!row) throw new Error('The edition did not come back');
     return { number: row.number, publishedAt: new Date(row.published_at).toISOString() };
   }

@@ -9,7 +9,16 @@ export const ground: Theme = {
   name: 'Ground',
   base: 'ground',
   swatches: [],
-  scale: { base: 15, ratio: 1.15, steps: [{ name: 'small', step: -1 }, { name: 'body', step: 0 }, { name: 'lead', step: 1 }, { name: 'title', step: 2 }] },
+  scale: {
+    base: 15,
+    ratio: 1.15,
+    steps: [
+      { name: 'small', step: -1 },
+      { name: 'body', step: 0 },
+      { name: 'lead', step: 1 },
+      { name: 'title', step: 2 },
+    ],
+  },
   values: {
     table: { rest: { weight: '400', align: 'start', 'padding-top': '6px', 'padding-end': '12px', 'padding-bottom': '6px', 'padding-start': '12px' } },
     caption: { rest: { weight: '600', 'padding-bottom': '8px' } },

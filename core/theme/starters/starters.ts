@@ -9,13 +9,24 @@ export interface Starter {
 }
 
 /** Padding as it is said: up and down, then left and right. */
-const pad = (block: string, inline: string): Values => ({ 'padding-top': block, 'padding-bottom': block, 'padding-start': inline, 'padding-end': inline });
+const pad = (block: string, inline: string): Values => ({
+  'padding-top': block,
+  'padding-bottom': block,
+  'padding-start': inline,
+  'padding-end': inline,
+});
 const box = (line: string): Values => ({ 'outer-top': line, 'outer-end': line, 'outer-bottom': line, 'outer-start': line });
-const swatches = (colours: Readonly<Record<string, string>>): Theme['swatches'] => Object.entries(colours).map(([name, colour]) => ({ name, colour }));
+const swatches = (colours: Readonly<Record<string, string>>): Theme['swatches'] =>
+  Object.entries(colours).map(([name, colour]) => ({ name, colour }));
 const scale = (base: number, ratio: number): TypeScale => ({
   base,
   ratio,
-  steps: [{ name: 'small', step: -1 }, { name: 'body', step: 0 }, { name: 'lead', step: 1 }, { name: 'title', step: 2 }],
+  steps: [
+    { name: 'small', step: -1 },
+    { name: 'body', step: 0 },
+    { name: 'lead', step: 1 },
+    { name: 'title', step: 2 },
+  ],
 });
 const plain = { format: 'zest-theme/1', base: 'ground' } as const;
 
@@ -36,7 +47,9 @@ export const starters: readonly Starter[] = [
         'row-headers': { rest: { weight: '500' } },
         'body-rows': { hovered: { fill: 'wash' }, selected: { fill: 'pick' } },
         footer: { rest: { ink: 'ink', weight: '600' } },
-        lines: { rest: { rows: '1px solid hair', 'under-header': '1px solid soft', 'above-footer': '1px solid soft', 'outer-bottom': '1px solid hair' } },
+        lines: {
+          rest: { rows: '1px solid hair', 'under-header': '1px solid soft', 'above-footer': '1px solid soft', 'outer-bottom': '1px solid hair' },
+        },
       },
     },
   },
@@ -55,7 +68,15 @@ export const starters: readonly Starter[] = [
         'row-headers': { rest: { fill: 'card', weight: '400' } },
         'body-rows': { hovered: { fill: 'glow' }, selected: { fill: 'pick' } },
         footer: { rest: { fill: 'card' } },
-        lines: { rest: { ...box('2px solid frame'), rows: '1px solid rule', columns: '1px solid rule', 'under-header': '2px solid frame', 'above-footer': '2px solid frame' } },
+        lines: {
+          rest: {
+            ...box('2px solid frame'),
+            rows: '1px solid rule',
+            columns: '1px solid rule',
+            'under-header': '2px solid frame',
+            'above-footer': '2px solid frame',
+          },
+        },
       },
     },
   },
@@ -83,7 +104,16 @@ export const starters: readonly Starter[] = [
     theme: {
       ...plain,
       name: 'Nightfall',
-      swatches: swatches({ paper: '#ffffff', night: '#142c3c', deep: '#123c4d', tide: '#1f566b', mist: '#eef5f7', wake: '#d3dfe3', glow: '#fde8cf', snow: '#f7fbfc' }),
+      swatches: swatches({
+        paper: '#ffffff',
+        night: '#142c3c',
+        deep: '#123c4d',
+        tide: '#1f566b',
+        mist: '#eef5f7',
+        wake: '#d3dfe3',
+        glow: '#fde8cf',
+        snow: '#f7fbfc',
+      }),
       scale: scale(15, 1.15),
       values: {
         table: { rest: { fill: 'paper', ink: 'night', font: 'grotesque', size: 'body', 'line-height': '1.4', radius: '8px', ...pad('8px', '14px') } },
@@ -102,10 +132,30 @@ export const starters: readonly Starter[] = [
     theme: {
       ...plain,
       name: 'Pebble',
-      swatches: swatches({ shell: '#f4f0f7', petal: '#ffffff', plum: '#3d2a4f', heather: '#6b5480', blush: '#f9e3e8', lilac: '#e4daf0', rim: '#d8cbe6' }),
+      swatches: swatches({
+        shell: '#f4f0f7',
+        petal: '#ffffff',
+        plum: '#3d2a4f',
+        heather: '#6b5480',
+        blush: '#f9e3e8',
+        lilac: '#e4daf0',
+        rim: '#d8cbe6',
+      }),
       scale: scale(15, 1.16),
       values: {
-        table: { rest: { fill: 'shell', ink: 'plum', font: 'geometric', size: 'body', 'line-height': '1.4', radius: '18px', cells: 'spaced', gap: '4px', ...pad('10px', '16px') } },
+        table: {
+          rest: {
+            fill: 'shell',
+            ink: 'plum',
+            font: 'geometric',
+            size: 'body',
+            'line-height': '1.4',
+            radius: '18px',
+            cells: 'spaced',
+            gap: '4px',
+            ...pad('10px', '16px'),
+          },
+        },
         caption: { rest: { size: 'lead', weight: '600', ink: 'heather', 'padding-start': '8px', 'padding-bottom': '10px' } },
         'column-headers': { rest: { ink: 'heather', size: 'small', weight: '600' } },
         'row-headers': { rest: { weight: '600' } },
@@ -130,7 +180,15 @@ export const starters: readonly Starter[] = [
         'row-headers': { rest: { weight: '700' } },
         'body-rows': { hovered: { fill: 'cream' }, selected: { fill: 'red 10%' } },
         footer: { rest: { weight: '700' } },
-        lines: { rest: { 'outer-top': '4px solid ink', 'outer-bottom': '2px solid ink', 'under-header': '1px solid ink', 'above-footer': '1px solid ink', rows: '1px dotted rule' } },
+        lines: {
+          rest: {
+            'outer-top': '4px solid ink',
+            'outer-bottom': '2px solid ink',
+            'under-header': '1px solid ink',
+            'above-footer': '1px solid ink',
+            rows: '1px dotted rule',
+          },
+        },
       },
     },
   },

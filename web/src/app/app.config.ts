@@ -15,6 +15,10 @@ export const appConfig: ApplicationConfig = {
     { provide: TitleStrategy, useClass: PageTitle },
     provideAppInitializer(() => registerIcons()),
     { provide: MAT_SNACK_BAR_DEFAULT_OPTIONS, useValue: { duration: 8000, horizontalPosition: 'start' } },
-    { provide: MAT_DIALOG_DEFAULT_OPTIONS, useFactory: () => ({ autoFocus: 'first-tabbable', restoreFocus: true, maxWidth: 'min(1120px, 94vw)' }), deps: [] },
+    {
+      provide: MAT_DIALOG_DEFAULT_OPTIONS,
+      useFactory: () => ({ autoFocus: 'first-tabbable', restoreFocus: true, maxWidth: 'min(1120px, 94vw)' }),
+      deps: [],
+    },
   ],
 };

@@ -5,7 +5,12 @@ import { leaveWhenKept } from './documents/leave';
 export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'themes' },
   { path: 'themes', title: 'Themes', loadComponent: () => import('./themes/library/library').then((m) => m.ThemeLibrary) },
-  { path: 'themes/:id', title: 'Studio', loadComponent: () => import('./themes/studio/studio').then((m) => m.Studio), canDeactivate: [leaveWhenKept] },
+  {
+    path: 'themes/:id',
+    title: 'Studio',
+    loadComponent: () => import('./themes/studio/studio').then((m) => m.Studio),
+    canDeactivate: [leaveWhenKept],
+  },
   { path: 'tables', title: 'Tables', loadComponent: () => import('./tables/library').then((m) => m.TableLibrary) },
   { path: 'tables/:id', title: 'Table', loadComponent: () => import('./tables/editor').then((m) => m.TableEditor), canDeactivate: [leaveWhenKept] },
   { path: 'pages', title: 'Pages', loadComponent: () => import('./pages/library').then((m) => m.PageLibrary) },

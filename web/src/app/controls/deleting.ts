@@ -14,11 +14,14 @@ export class Deleting {
       await firstValueFrom(this.api.delete(kind, id));
       changed();
       const bar = this.snackBar.open(`“${document.name}” was deleted.`, 'Undo', { duration: 12_000 });
-      bar.onAction().subscribe(() => void this.attempt(async () => {
-        await firstValueFrom(this.api.restore(kind, id));
-        changed();
-        this.snackBar.open(`“${document.name}” is back.`, 'Good', { duration: 4000 });
-      }));
+      bar.onAction().subscribe(
+        () =>
+          void this.attempt(async () => {
+            await firstValueFrom(this.api.restore(kind, id));
+            changed();
+            this.snackBar.open(`“${document.name}” is back.`, 'Good', { duration: 4000 });
+          }),
+      );
     });
   }
 

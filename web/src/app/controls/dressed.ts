@@ -27,7 +27,9 @@ export class Dressed implements OnInit {
   constructor() {
     effect(() => {
       const theme = this.theme();
-      this.sheet.replaceSync(`:host{color:#000}div{font:16px/1.4 system-ui,sans-serif;zoom:${this.scale()}}table{width:100%}${theme ? writeCss([frameRule, ...themeCss(theme, { key: 'shown' })], 'compact') : ''}`);
+      this.sheet.replaceSync(
+        `:host{color:#000}div{font:16px/1.4 system-ui,sans-serif;zoom:${this.scale()}}table{width:100%}${theme ? writeCss([frameRule, ...themeCss(theme, { key: 'shown' })], 'compact') : ''}`,
+      );
     });
     effect(() => {
       this.content.innerHTML = writeHtml(tableElement(this.table(), { id: 'shown', theme: 'shown' }), 'compact');

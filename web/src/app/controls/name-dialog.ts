@@ -22,7 +22,15 @@ export const askName = (dialog: MatDialog, question: NameQuestion): Promise<stri
     <h2 mat-dialog-title>{{ question.title }}</h2>
     <form (submit)="$event.preventDefault(); take()">
       <mat-dialog-content>
-        <label>Name <input class="zest-field" [value]="question.name" (input)="typed = $any($event.target).value; wrong.set('')" [attr.aria-invalid]="wrong() ? true : null" aria-describedby="wrong-name" /></label>
+        <label
+          >Name
+          <input
+            class="zest-field"
+            [value]="question.name"
+            (input)="typed = $any($event.target).value; wrong.set('')"
+            [attr.aria-invalid]="wrong() ? true : null"
+            aria-describedby="wrong-name"
+        /></label>
         <p id="wrong-name" class="zest-wrong" role="alert">{{ wrong() }}</p>
       </mat-dialog-content>
       <mat-dialog-actions>

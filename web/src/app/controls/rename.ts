@@ -11,15 +11,46 @@ import { nameSchema } from '../../../../core/theme';
   imports: [MatButtonModule, MatIconModule, MatTooltipModule],
   template: `
     @if (editing()) {
-      <input class="zest-field" [attr.aria-label]="label()" [value]="name()" maxlength="160" [attr.aria-invalid]="wrong() ? true : null" aria-describedby="name-wrong"
-        (keydown.enter)="$event.preventDefault(); finish($event, true)" (keydown.escape)="finish($event, false)" (blur)="finish($event, true)" (input)="wrong.set('')" />
+      <input
+        class="zest-field"
+        [attr.aria-label]="label()"
+        [value]="name()"
+        maxlength="160"
+        [attr.aria-invalid]="wrong() ? true : null"
+        aria-describedby="name-wrong"
+        (keydown.enter)="$event.preventDefault(); finish($event, true)"
+        (keydown.escape)="finish($event, false)"
+        (blur)="finish($event, true)"
+        (input)="wrong.set('')"
+      />
       <span id="name-wrong" class="zest-wrong" role="alert">{{ wrong() }}</span>
     } @else {
       <h1>{{ name() }}</h1>
       <button mat-icon-button (click)="start()" [attr.aria-label]="'Rename ' + name()" matTooltip="Rename"><mat-icon svgIcon="edit" /></button>
     }
   `,
-  styles: `:host { display: flex; align-items: center; gap: 4px; min-width: 0; } h1 { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; max-width: 34ch; } input { font: 700 18px/1.2 var(--zest-display); width: 280px; } mat-icon { transform: scale(0.75); color: var(--zest-soft); }`,
+  styles: `
+    :host {
+      display: flex;
+      align-items: center;
+      gap: 4px;
+      min-width: 0;
+    }
+    h1 {
+      overflow: hidden;
+      text-overflow: ellipsis;
+      white-space: nowrap;
+      max-width: 34ch;
+    }
+    input {
+      font: 700 18px/1.2 var(--zest-display);
+      width: 280px;
+    }
+    mat-icon {
+      transform: scale(0.75);
+      color: var(--zest-soft);
+    }
+  `,
 })
 export class Name {
   readonly name = input.required<string>();

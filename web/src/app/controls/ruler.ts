@@ -6,20 +6,79 @@ import { ChangeDetectionStrategy, Component, computed, input, model } from '@ang
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="ticks" aria-hidden="true">
-      @for (tick of ticks(); track tick) { <span [style.left.%]="(tick / most()) * 100">{{ tick }}</span> }
+      @for (tick of ticks(); track tick) {
+        <span [style.left.%]="(tick / most()) * 100">{{ tick }}</span>
+      }
     </div>
-    <input type="range" [attr.aria-label]="label()" [attr.aria-valuetext]="width() + ' pixels'" min="0" [max]="most()" step="8" [value]="width()" (input)="drag($event)" />
+    <input
+      type="range"
+      [attr.aria-label]="label()"
+      [attr.aria-valuetext]="width() + ' pixels'"
+      min="0"
+      [max]="most()"
+      step="8"
+      [value]="width()"
+      (input)="drag($event)"
+    />
     <output [style.left.%]="(width() / most()) * 100" [class.flip]="width() / most() > 0.8">{{ width() }}</output>
   `,
   styles: `
-    :host { display: block; position: relative; height: 24px; font: 11px/1 var(--zest-mono); color: var(--zest-soft); }
-    .ticks { position: absolute; inset: 0; border-block-end: 1px solid var(--zest-edge); overflow: hidden; }
-    .ticks span { position: absolute; bottom: 3px; padding-inline-start: 3px; border-inline-start: 1px solid var(--zest-line); }
-    input { position: absolute; inset: 0; width: 100%; margin: 0; appearance: none; background: none; cursor: ew-resize; height: 24px; }
-    input::-webkit-slider-thumb { appearance: none; width: 4px; height: 24px; background: var(--zest-zest); border-radius: 2px; }
-    input::-moz-range-thumb { width: 4px; height: 24px; border: 0; background: var(--zest-zest); border-radius: 2px; }
-    output { position: absolute; top: 2px; padding: 2px 8px; color: var(--zest-zest-text); font-weight: 700; pointer-events: none; background: var(--zest-paper); margin-inline-start: 6px; }
-    output.flip { translate: calc(-100% - 14px) 0; }
+    :host {
+      display: block;
+      position: relative;
+      height: 24px;
+      font: 11px/1 var(--zest-mono);
+      color: var(--zest-soft);
+    }
+    .ticks {
+      position: absolute;
+      inset: 0;
+      border-block-end: 1px solid var(--zest-edge);
+      overflow: hidden;
+    }
+    .ticks span {
+      position: absolute;
+      bottom: 3px;
+      padding-inline-start: 3px;
+      border-inline-start: 1px solid var(--zest-line);
+    }
+    input {
+      position: absolute;
+      inset: 0;
+      width: 100%;
+      margin: 0;
+      appearance: none;
+      background: none;
+      cursor: ew-resize;
+      height: 24px;
+    }
+    input::-webkit-slider-thumb {
+      appearance: none;
+      width: 4px;
+      height: 24px;
+      background: var(--zest-zest);
+      border-radius: 2px;
+    }
+    input::-moz-range-thumb {
+      width: 4px;
+      height: 24px;
+      border: 0;
+      background: var(--zest-zest);
+      border-radius: 2px;
+    }
+    output {
+      position: absolute;
+      top: 2px;
+      padding: 2px 8px;
+      color: var(--zest-zest-text);
+      font-weight: 700;
+      pointer-events: none;
+      background: var(--zest-paper);
+      margin-inline-start: 6px;
+    }
+    output.flip {
+      translate: calc(-100% - 14px) 0;
+    }
   `,
 })
 export class Ruler {

@@ -46,7 +46,8 @@ export class Api {
   delete = (kind: Kind, id: string): Observable<unknown> => this.ask(this.http.delete(`/api/${kind}/${id}`));
   restore = <T>(kind: Kind, id: string): Observable<Kept<T>> => this.ask(this.http.post<Kept<T>>(`/api/${kind}/${id}/restore`, null));
   publishTheme = (id: string): Observable<Edition> => this.ask(this.http.post<Edition>(`/api/themes/${id}/editions`, null));
-  publishPage = (id: string): Observable<Edition & { slug: string }> => this.ask(this.http.post<Edition & { slug: string }>(`/api/pages/${id}/publish`, null));
+  publishPage = (id: string): Observable<Edition & { slug: string }> =>
+    this.ask(this.http.post<Edition & { slug: string }>(`/api/pages/${id}/publish`, null));
   unpublishPage = (id: string): Observable<unknown> => this.ask(this.http.delete(`/api/pages/${id}/publish`));
 
   private ask<T>(request: Observable<T>): Observable<T> {

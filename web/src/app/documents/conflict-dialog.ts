@@ -17,9 +17,17 @@ import type { DocumentSession } from './session';
       @for (conflict of conflicts; track $index) {
         <fieldset>
           <legend>{{ where(conflict) }}</legend>
-          <mat-radio-group [value]="choices()[$index] ? 'theirs' : 'mine'" (change)="choose($index, $event.value === 'theirs')" [attr.aria-label]="where(conflict)">
-            <mat-radio-button value="mine">This window: <code>{{ show(conflict.mine) }}</code></mat-radio-button>
-            <mat-radio-button value="theirs">The other window: <code>{{ show(conflict.theirs) }}</code></mat-radio-button>
+          <mat-radio-group
+            [value]="choices()[$index] ? 'theirs' : 'mine'"
+            (change)="choose($index, $event.value === 'theirs')"
+            [attr.aria-label]="where(conflict)"
+          >
+            <mat-radio-button value="mine"
+              >This window: <code>{{ show(conflict.mine) }}</code></mat-radio-button
+            >
+            <mat-radio-button value="theirs"
+              >The other window: <code>{{ show(conflict.theirs) }}</code></mat-radio-button
+            >
           </mat-radio-group>
         </fieldset>
       }
@@ -29,10 +37,24 @@ import type { DocumentSession } from './session';
     </mat-dialog-actions>
   `,
   styles: `
-    fieldset { border: 1px solid var(--zest-line); border-radius: 8px; margin: 0 0 12px; padding: 4px 12px 8px; }
-    legend { font-weight: 600; padding: 0 4px; }
-    mat-radio-group { display: flex; flex-direction: column; }
-    code { font-family: var(--zest-mono); overflow-wrap: anywhere; }
+    fieldset {
+      border: 1px solid var(--zest-line);
+      border-radius: 8px;
+      margin: 0 0 12px;
+      padding: 4px 12px 8px;
+    }
+    legend {
+      font-weight: 600;
+      padding: 0 4px;
+    }
+    mat-radio-group {
+      display: flex;
+      flex-direction: column;
+    }
+    code {
+      font-family: var(--zest-mono);
+      overflow-wrap: anywhere;
+    }
   `,
 })
 export class ConflictDialog {
@@ -48,7 +70,11 @@ export class ConflictDialog {
   protected choose(index: number, theirs: boolean): void {
     this.choices.update((choices) => choices.map((choice, i) => (i === index ? theirs : choice)));
   }
-  protected where = ({ path }: Conflict): string => path.filter((name) => name !== 'values').join(', ').replace(/-/g, ' ') || 'everything';
+  protected where = ({ path }: Conflict): string =>
+    path
+      .filter((name) => name !== 'values')
+      .join(', ')
+      .replace(/-/g, ' ') || 'everything';
   protected show(value: unknown): string {
     if (value === undefined) return 'nothing';
     const text = typeof value === 'string' ? value : JSON.stringify(value);

@@ -22,7 +22,7 @@ export class Drafts {
 
   find<T>(kind: Kind, id: string): Draft<T> | undefined {
     try {
-      return JSON.parse(sessionStorage.getItem(key(kind, id)) ?? 'null') as Draft<T> | undefined ?? undefined;
+      return (JSON.parse(sessionStorage.getItem(key(kind, id)) ?? 'null') as Draft<T> | undefined) ?? undefined;
     } catch {
       return undefined;
     }

@@ -1,5 +1,33 @@
-import { BehaviorSubject, Observable, Subject, catchError, debounceTime, distinctUntilChanged, exhaustMap, filter, firstValueFrom, from, map, merge, of, takeUntil, timer } from 'rxjs';
-import { act, redo, redoLabel, same, startHistory, takeTheirs, threeWayMerge, undo, undoLabel, type Conflict, type History } from '../../../../core/edit';
+import {
+  BehaviorSubject,
+  Observable,
+  Subject,
+  catchError,
+  debounceTime,
+  distinctUntilChanged,
+  exhaustMap,
+  filter,
+  firstValueFrom,
+  from,
+  map,
+  merge,
+  of,
+  takeUntil,
+  timer,
+} from 'rxjs';
+import {
+  act,
+  redo,
+  redoLabel,
+  same,
+  startHistory,
+  takeTheirs,
+  threeWayMerge,
+  undo,
+  undoLabel,
+  type Conflict,
+  type History,
+} from '../../../../core/edit';
 import { ApiError, type Api, type Kept, type Kind } from './api';
 import type { Drafts } from './drafts';
 
@@ -51,12 +79,19 @@ export class DocumentSession<T extends { readonly name: string }> {
     this.historySubject = new BehaviorSubject(startHistory(kept.document));
     this.stateSubject = new BehaviorSubject<KeepState>({ kind: 'kept', at: new Date(kept.updatedAt) });
     [this.base, this.revision] = [kept.document, kept.revision];
-    this.document$ = this.historySubject.pipe(map(({ present }) => present), distinctUntilChanged());
+    this.document$ = this.historySubject.pipe(
+      map(({ present }) => present),
+      distinctUntilChanged(),
+    );
     this.state$ = this.stateSubject.asObservable();
     this.undoLabel$ = this.historySubject.pipe(map(undoLabel), distinctUntilChanged());
     this.redoLabel$ = this.historySubject.pipe(map(redoLabel), distinctUntilChanged());
     merge(this.changed.pipe(debounceTime(QUIET_MS)), this.tryNow)
-      .pipe(filter(() => this.isDirty && this.state.kind !== 'conflict'), exhaustMap(() => from(this.saveAll())), takeUntil(this.closed))
+      .pipe(
+        filter(() => this.isDirty && this.state.kind !== 'conflict'),
+        exhaustMap(() => from(this.saveAll())),
+        takeUntil(this.closed),
+      )
       .subscribe();
     this.takeUpDraft();
   }
@@ -125,7 +160,9 @@ export class DocumentSession<T extends { readonly name: string }> {
     while (this.isDirty) {
       const sent = this.document;
       this.stateSubject.next({ kind: 'saving' });
-      const outcome = await firstValueFrom(this.options.api.save(this.options.kind, this.id, this.revision, sent).pipe(catchError((error: unknown) => of(error as ApiError))));
+      const outcome = await firstValueFrom(
+        this.options.api.save(this.options.kind, this.id, this.revision, sent).pipe(catchError((error: unknown) => of(error as ApiError))),
+      );
       if (outcome instanceof ApiError) {
         if (!this.recover(outcome)) return;
       } else {
@@ -140,8 +177,13 @@ export class DocumentSession<T extends { readonly name: string }> {
   private recover(error: ApiError): boolean {
     if (error.status === 412) return this.mergeWith(error.body['current'] as Kept<T>);
     if (error.status === 0 || error.status >= 500) {
-      this.stateSubject.next({ kind: 'waiting', say: 'Not kept yet: the server cannot be reached. Your changes are safe in this window and are sent when it is back.' });
-      timer(this.wait).pipe(takeUntil(this.closed)).subscribe(() => this.tryNow.next());
+      this.stateSubject.next({
+        kind: 'waiting',
+        say: 'Not kept yet: the server cannot be reached. Your changes are safe in this window and are sent when it is back.',
+      });
+      timer(this.wait)
+        .pipe(takeUntil(this.closed))
+        .subscribe(() => this.tryNow.next());
       this.wait = Math.min(this.wait * 2, LONGEST_WAIT_MS);
     } else {
       this.stateSubject.next({ kind: 'refused', say: `Not kept: ${error.say}` });

@@ -24,11 +24,22 @@ export class Sessions {
   open<T extends { readonly name: string }>(kind: Kind, id: string): Observable<DocumentSession<T>> {
     return this.api.get<T>(kind, id).pipe(
       map((kept) => {
-        const session = new DocumentSession<T>({ api: this.api, drafts: this.drafts, kind, kept, notice: (sentence) => void this.snackBar.open(sentence, 'Good') });
-        this.current.next(session as unknown as AnySession);
-        session.state$.pipe(map(({ kind: state }) => state === 'conflict'), distinctUntilChanged()).subscribe((isConflict) => {
-          if (isConflict) void this.askAbout(session);
+        const session = new DocumentSession<T>({
+          api: this.api,
+          drafts: this.drafts,
+          kind,
+          kept,
+          notice: (sentence) => void this.snackBar.open(sentence, 'Good'),
         });
+        this.current.next(session as unknown as AnySession);
+        session.state$
+          .pipe(
+            map(({ kind: state }) => state === 'conflict'),
+            distinctUntilChanged(),
+          )
+          .subscribe((isConflict) => {
+            if (isConflict) void this.askAbout(session);
+          });
         return session;
       }),
     );

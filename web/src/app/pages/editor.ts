@@ -94,7 +94,11 @@ export class PageEditor implements OnInit, OnDestroy {
       return;
     }
     await this.deleting.attempt(async () => {
-      const [tables, themes, pages] = await Promise.all([firstValueFrom(this.api.tables()), firstValueFrom(this.api.themes()), firstValueFrom(this.api.pages())]);
+      const [tables, themes, pages] = await Promise.all([
+        firstValueFrom(this.api.tables()),
+        firstValueFrom(this.api.themes()),
+        firstValueFrom(this.api.pages()),
+      ]);
       this.tables.set(tables);
       this.themes.set(themes);
       this.live.set(pages.find(({ id }) => id === this.id())?.live);
@@ -122,9 +126,19 @@ export class PageEditor implements OnInit, OnDestroy {
     const id = `b${crypto.randomUUID().slice(0, 8)}`;
     const first = this.tables()[0];
     const block: Block =
-      kind === 'heading' ? { id, kind, level: 2, text: '' }
-      : kind === 'text' ? { id, kind, text: '' }
-      : { id, kind, table: first?.id ?? '', theme: first?.document.theme || (this.themes()[0]?.id ?? ''), width: 'fill', align: 'start', room: '16px 0 24px' };
+      kind === 'heading'
+        ? { id, kind, level: 2, text: '' }
+        : kind === 'text'
+          ? { id, kind, text: '' }
+          : {
+              id,
+              kind,
+              table: first?.id ?? '',
+              theme: first?.document.theme || (this.themes()[0]?.id ?? ''),
+              width: 'fill',
+              align: 'start',
+              room: '16px 0 24px',
+            };
     const at = (this.page()?.blocks.findIndex((each) => each.id === this.pickedId()) ?? -1) + 1 || (this.page()?.blocks.length ?? 0);
     this.change(`add a ${kind}`, `add ${id}`, (page) => ({ ...page, blocks: page.blocks.toSpliced(at, 0, block) }));
     this.pick(id);
@@ -137,8 +151,14 @@ export class PageEditor implements OnInit, OnDestroy {
     });
   }
   protected remove(block: Block): void {
-    this.change(`delete “${this.title(block)}”`, `delete ${block.id}`, (page) => ({ ...page, blocks: page.blocks.filter(({ id }) => id !== block.id) }));
-    this.snackBar.open(`“${this.title(block)}” was taken off the page.`, 'Undo').onAction().subscribe(() => this.session()?.undo());
+    this.change(`delete “${this.title(block)}”`, `delete ${block.id}`, (page) => ({
+      ...page,
+      blocks: page.blocks.filter(({ id }) => id !== block.id),
+    }));
+    this.snackBar
+      .open(`“${this.title(block)}” was taken off the page.`, 'Undo')
+      .onAction()
+      .subscribe(() => this.session()?.undo());
   }
   protected pick(id: string): void {
     this.pickedId.set(id);
@@ -151,7 +171,10 @@ export class PageEditor implements OnInit, OnDestroy {
   /** Changes fields of the picked block. */
   protected set(fields: Partial<TableBlock> | { text: string } | { level: 2 | 3 }): void {
     const id = this.pickedId();
-    this.change('change the page', `block ${id} ${Object.keys(fields).join(' ')}`, (page) => ({ ...page, blocks: page.blocks.map((block) => (block.id === id ? ({ ...block, ...fields } as Block) : block)) }));
+    this.change('change the page', `block ${id} ${Object.keys(fields).join(' ')}`, (page) => ({
+      ...page,
+      blocks: page.blocks.map((block) => (block.id === id ? ({ ...block, ...fields } as Block) : block)),
+    }));
   }
   protected setWidth(typed: string): void {
     const text = typed.trim().toLowerCase();
@@ -205,4 +228,14 @@ export class PageEditor implements OnInit, OnDestroy {
 }
 
 /** Stands in while a table is on its way. */
-const emptyNotice: Table = { format: 'zest-table/1', name: 'Opening…', caption: '', rows: [['Opening…']], merges: [], headerRows: 0, rowHeaders: 0, footerRows: 0, theme: '' };
+const emptyNotice: Table = {
+  format: 'zest-table/1',
+  name: 'Opening…',
+  caption: '',
+  rows: [['Opening…']],
+  merges: [],
+  headerRows: 0,
+  rowHeaders: 0,
+  footerRows: 0,
+  theme: '',
+};

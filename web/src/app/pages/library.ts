@@ -33,7 +33,9 @@ import { Api, type KeptPage } from '../documents/api';
               <p class="zest-note">{{ count(page) }}</p>
             </div>
             @if (page.live; as live) {
-              <a class="live" [href]="'/site/' + live.slug" target="_blank" rel="noopener" [attr.aria-label]="'Live page of ' + page.document.name">/site/{{ live.slug }}</a>
+              <a class="live" [href]="'/site/' + live.slug" target="_blank" rel="noopener" [attr.aria-label]="'Live page of ' + page.document.name"
+                >/site/{{ live.slug }}</a
+              >
               <span class="zest-note">published {{ live.publishedAt | date: 'd MMM, HH:mm' }}</span>
             } @else {
               <span class="zest-note">not published</span><span></span>
@@ -45,15 +47,48 @@ import { Api, type KeptPage } from '../documents/api';
     </main>
   `,
   styles: `
-    ul { list-style: none; margin: 0; padding: 0; max-width: 860px; }
-    li { display: grid; grid-template-columns: minmax(0, 1fr) 190px 190px 40px; gap: 16px; align-items: center; padding: 10px 12px; background: var(--zest-card); border: 1px solid var(--zest-line); border-block-end-width: 0; }
-    li:first-child { border-radius: 12px 12px 0 0; }
-    li:last-child { border-radius: 0 0 12px 12px; border-block-end-width: 1px; }
-    li:only-child { border-radius: 12px; }
-    .names a { font: 700 15px/1.3 var(--zest-display); text-decoration: none; }
-    .names a:hover { text-decoration: underline; }
-    .live { font-family: var(--zest-mono); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-    p { margin: 0; }
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+      max-width: 860px;
+    }
+    li {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) 190px 190px 40px;
+      gap: 16px;
+      align-items: center;
+      padding: 10px 12px;
+      background: var(--zest-card);
+      border: 1px solid var(--zest-line);
+      border-block-end-width: 0;
+    }
+    li:first-child {
+      border-radius: 12px 12px 0 0;
+    }
+    li:last-child {
+      border-radius: 0 0 12px 12px;
+      border-block-end-width: 1px;
+    }
+    li:only-child {
+      border-radius: 12px;
+    }
+    .names a {
+      font: 700 15px/1.3 var(--zest-display);
+      text-decoration: none;
+    }
+    .names a:hover {
+      text-decoration: underline;
+    }
+    .live {
+      font-family: var(--zest-mono);
+      overflow: hidden;
+      text-overflow: ellipsis;
+      white-space: nowrap;
+    }
+    p {
+      margin: 0;
+    }
   `,
 })
 export class PageLibrary {
@@ -81,7 +116,9 @@ export class PageLibrary {
     const name = await askName(this.dialog, { title: 'New page', name: '', action: 'Create page' });
     if (name === undefined) return;
     const slugs = new Set(this.pages().map(({ document }) => document.slug));
-    const slug = [slugOf(name), ...Array.from({ length: 500 }, (_, i) => `${slugOf(name).slice(0, 55)}-${i + 2}`)].find((each) => !slugs.has(each)) ?? slugOf(name);
+    const slug =
+      [slugOf(name), ...Array.from({ length: 500 }, (_, i) => `${slugOf(name).slice(0, 55)}-${i + 2}`)].find((each) => !slugs.has(each)) ??
+      slugOf(name);
     const kept = await this.deleting.attempt(() => firstValueFrom(this.api.create('pages', emptyPage(name, slug))));
     if (kept) await this.router.navigate(['/pages', kept.id]);
   }

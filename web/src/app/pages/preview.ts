@@ -8,10 +8,30 @@ import { compilePage, writeCss, writeHtml, type MarkupNode, type PageInput } fro
 @Component({
   selector: 'zest-preview',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<iframe #frame title="Page preview" sandbox="allow-same-origin" src="/preview.html" [style.width.px]="width()" (load)="ready()"></iframe>`,
+  template: `<iframe
+    #frame
+    title="Page preview"
+    sandbox="allow-same-origin"
+    src="/preview.html"
+    [style.width.px]="width()"
+    (load)="ready()"
+  ></iframe>`,
   styles: `
-    :host { display: block; height: 100%; overflow: auto; background: var(--zest-desk); }
-    iframe { display: block; border: 1px solid var(--zest-line); border-block-start: 0; background: #fff; height: 100%; box-sizing: border-box; border-radius: 0 0 12px 12px; }
+    :host {
+      display: block;
+      height: 100%;
+      overflow: auto;
+      background: var(--zest-desk);
+    }
+    iframe {
+      display: block;
+      border: 1px solid var(--zest-line);
+      border-block-start: 0;
+      background: #fff;
+      height: 100%;
+      box-sizing: border-box;
+      border-radius: 0 0 12px 12px;
+    }
   `,
 })
 export class Preview {
@@ -34,7 +54,9 @@ export class Preview {
       }
       const { html, css } = this.compiled();
       this.sheet.replaceSync(writeCss(css, 'compact'));
-      view.document.body.innerHTML = bodyOf(html).map((node) => writeHtml(node)).join('');
+      view.document.body.innerHTML = bodyOf(html)
+        .map((node) => writeHtml(node))
+        .join('');
     });
   }
 

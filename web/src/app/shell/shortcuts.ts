@@ -3,9 +3,16 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatDialogModule } from '@angular/material/dialog';
 
 const shortcuts: readonly (readonly [keys: string, what: string])[] = [
-  ['Ctrl Z', 'Undo'], ['Ctrl Shift Z', 'Do again'], ['Arrow keys', 'Move in the ledger and in a table'], ['Enter or F2', 'Edit the value or the cell'],
-  ['A letter or digit', 'Replace the value or the cell'], ['Delete', 'Let a value fall back; empty a cell'], ['Esc', 'Leave it as it was'],
-  ['Ctrl C, Ctrl V', 'Copy a value of the ledger and put it elsewhere'], ['Shift and arrow keys', 'Choose several cells of a table'], ['?', 'This list'],
+  ['Ctrl Z', 'Undo'],
+  ['Ctrl Shift Z', 'Do again'],
+  ['Arrow keys', 'Move in the ledger and in a table'],
+  ['Enter or F2', 'Edit the value or the cell'],
+  ['A letter or digit', 'Replace the value or the cell'],
+  ['Delete', 'Let a value fall back; empty a cell'],
+  ['Esc', 'Leave it as it was'],
+  ['Ctrl C, Ctrl V', 'Copy a value of the ledger and put it elsewhere'],
+  ['Shift and arrow keys', 'Choose several cells of a table'],
+  ['?', 'This list'],
 ];
 
 @Component({
@@ -16,16 +23,33 @@ const shortcuts: readonly (readonly [keys: string, what: string])[] = [
     <h2 mat-dialog-title>Shortcuts</h2>
     <mat-dialog-content>
       <dl>
-        @for (shortcut of shortcuts; track shortcut[0]) { <div><dt>{{ shortcut[0] }}</dt><dd>{{ shortcut[1] }}</dd></div> }
+        @for (shortcut of shortcuts; track shortcut[0]) {
+          <div>
+            <dt>{{ shortcut[0] }}</dt>
+            <dd>{{ shortcut[1] }}</dd>
+          </div>
+        }
       </dl>
     </mat-dialog-content>
     <mat-dialog-actions><button mat-button mat-dialog-close>Close</button></mat-dialog-actions>
   `,
   styles: `
-    dl { margin: 0; }
-    dl div { display: grid; grid-template-columns: 180px 1fr; padding: 6px 0; border-block-end: 1px solid var(--zest-line); }
-    dt { font-family: var(--zest-mono); color: var(--zest-ink); }
-    dd { margin: 0; }
+    dl {
+      margin: 0;
+    }
+    dl div {
+      display: grid;
+      grid-template-columns: 180px 1fr;
+      padding: 6px 0;
+      border-block-end: 1px solid var(--zest-line);
+    }
+    dt {
+      font-family: var(--zest-mono);
+      color: var(--zest-ink);
+    }
+    dd {
+      margin: 0;
+    }
   `,
 })
 export class Shortcuts {

@@ -7,7 +7,24 @@ import { RouterLink } from '@angular/router';
 import { Subscription, firstValueFrom } from 'rxjs';
 import { sayProblem } from '../../../../core/outcome';
 import {
-  LIMITS, deleteColumn, deleteRow, gridOf, heightOf, insertColumn, insertRow, mergeCells, moveColumn, moveRow, setCell, setFooterRows, setHeaderRows, setRowHeaders, splitCells, widthOf, type Edited, type Table,
+  LIMITS,
+  deleteColumn,
+  deleteRow,
+  gridOf,
+  heightOf,
+  insertColumn,
+  insertRow,
+  mergeCells,
+  moveColumn,
+  moveRow,
+  setCell,
+  setFooterRows,
+  setHeaderRows,
+  setRowHeaders,
+  splitCells,
+  widthOf,
+  type Edited,
+  type Table,
 } from '../../../../core/table';
 import { Deleting } from '../controls/deleting';
 import { Name } from '../controls/rename';
@@ -85,7 +102,8 @@ export class TableEditor implements OnInit, OnDestroy {
   protected clear(choice: Choice): void {
     this.change('empty the chosen cells', 'clear', (table) => {
       let cleared = table;
-      for (let row = choice.row; row <= choice.toRow; row++) for (let column = choice.column; column <= choice.toColumn; column++) cleared = setCell(cleared, row, column, '');
+      for (let row = choice.row; row <= choice.toRow; row++)
+        for (let column = choice.column; column <= choice.toColumn; column++) cleared = setCell(cleared, row, column, '');
       return cleared;
     });
   }
@@ -93,19 +111,31 @@ export class TableEditor implements OnInit, OnDestroy {
   protected row(what: 'above' | 'below' | 'up' | 'down' | 'delete'): void {
     const { row } = this.choice();
     const edits = {
-      above: (table: Table) => insertRow(table, row, 'before'), below: (table: Table) => insertRow(table, row, 'after'),
-      up: (table: Table) => moveRow(table, row, -1), down: (table: Table) => moveRow(table, row, 1), delete: (table: Table) => deleteRow(table, row),
+      above: (table: Table) => insertRow(table, row, 'before'),
+      below: (table: Table) => insertRow(table, row, 'after'),
+      up: (table: Table) => moveRow(table, row, -1),
+      down: (table: Table) => moveRow(table, row, 1),
+      delete: (table: Table) => deleteRow(table, row),
     };
-    const done = this.edit({ above: 'add a row', below: 'add a row', up: 'move a row', down: 'move a row', delete: 'delete a row' }[what], edits[what]);
+    const done = this.edit(
+      { above: 'add a row', below: 'add a row', up: 'move a row', down: 'move a row', delete: 'delete a row' }[what],
+      edits[what],
+    );
     if (done) this.go({ above: 0, below: 1, up: -1, down: 1, delete: 0 }[what], 0);
   }
   protected column(what: 'before' | 'after' | 'start' | 'end' | 'delete'): void {
     const { column } = this.choice();
     const edits = {
-      before: (table: Table) => insertColumn(table, column, 'before'), after: (table: Table) => insertColumn(table, column, 'after'),
-      start: (table: Table) => moveColumn(table, column, -1), end: (table: Table) => moveColumn(table, column, 1), delete: (table: Table) => deleteColumn(table, column),
+      before: (table: Table) => insertColumn(table, column, 'before'),
+      after: (table: Table) => insertColumn(table, column, 'after'),
+      start: (table: Table) => moveColumn(table, column, -1),
+      end: (table: Table) => moveColumn(table, column, 1),
+      delete: (table: Table) => deleteColumn(table, column),
     };
-    const done = this.edit({ before: 'add a column', after: 'add a column', start: 'move a column', end: 'move a column', delete: 'delete a column' }[what], edits[what]);
+    const done = this.edit(
+      { before: 'add a column', after: 'add a column', start: 'move a column', end: 'move a column', delete: 'delete a column' }[what],
+      edits[what],
+    );
     if (done) this.go(0, { before: 0, after: 1, start: -1, end: 1, delete: 0 }[what]);
   }
   protected merge(): void {
@@ -123,7 +153,8 @@ export class TableEditor implements OnInit, OnDestroy {
     const set = { header: setHeaderRows, rowHeaders: setRowHeaders, footer: setFooterRows }[what];
     this.change({ header: 'mark header rows', rowHeaders: 'mark row headers', footer: 'mark footer rows' }[what], what, (table) => set(table, n));
   }
-  protected caption = (caption: string): void => this.change('set the caption', 'caption', (table) => ({ ...table, caption: caption.slice(0, LIMITS.caption) }));
+  protected caption = (caption: string): void =>
+    this.change('set the caption', 'caption', (table) => ({ ...table, caption: caption.slice(0, LIMITS.caption) }));
   protected rename = (name: string): void => this.change('rename the table', 'name', (table) => ({ ...table, name }));
   protected dress = (theme: string): void => this.change('dress the table', 'theme', (table) => ({ ...table, theme }));
 

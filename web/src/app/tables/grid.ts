@@ -55,8 +55,12 @@ export class Grid {
     const body = sectionRows(table, 'body');
     const from = body.first + Math.min(this.page(), this.pages() - 1) * PAGE_ROWS;
     const shown = (section: 'header' | 'body' | 'footer') => {
-      const { first, count } = section === 'body' ? { first: from, count: Math.min(PAGE_ROWS, body.first + body.count - from) } : sectionRows(table, section);
-      return Array.from({ length: count }, (_, i) => ({ row: first + i, cells: (gridOf(table).rows[first + i] ?? []).map((cell, at) => this.show(cell, at === 0)) }));
+      const { first, count } =
+        section === 'body' ? { first: from, count: Math.min(PAGE_ROWS, body.first + body.count - from) } : sectionRows(table, section);
+      return Array.from({ length: count }, (_, i) => ({
+        row: first + i,
+        cells: (gridOf(table).rows[first + i] ?? []).map((cell, at) => this.show(cell, at === 0)),
+      }));
     };
     return { header: shown('header'), body: shown('body'), footer: shown('footer') };
   });
@@ -194,14 +198,25 @@ export class Grid {
 
 function growChoice(table: Table, from: { row: number; column: number }, to: { row: number; column: number }): Choice {
   const grid = gridOf(table);
-  let choice: Choice = { row: Math.min(from.row, to.row), column: Math.min(from.column, to.column), toRow: Math.max(from.row, to.row), toColumn: Math.max(from.column, to.column) };
-  for (let grew = true; grew; ) {
+  let choice: Choice = {
+    row: Math.min(from.row, to.row),
+    column: Math.min(from.column, to.column),
+    toRow: Math.max(from.row, to.row),
+    toColumn: Math.max(from.column, to.column),
+  };
+  for (let grew = true; grew;) {
     grew = false;
     for (let row = choice.row; row <= choice.toRow; row++) {
       for (let column = choice.column; column <= choice.toColumn; column++) {
         const cell = grid.at(row, column);
-        const next = { row: Math.min(choice.row, cell.row), column: Math.min(choice.column, cell.column), toRow: Math.max(choice.toRow, cell.row + cell.rows - 1), toColumn: Math.max(choice.toColumn, cell.column + cell.columns - 1) };
-        if (next.row !== choice.row || next.column !== choice.column || next.toRow !== choice.toRow || next.toColumn !== choice.toColumn) [choice, grew] = [next, true];
+        const next = {
+          row: Math.min(choice.row, cell.row),
+          column: Math.min(choice.column, cell.column),
+          toRow: Math.max(choice.toRow, cell.row + cell.rows - 1),
+          toColumn: Math.max(choice.toColumn, cell.column + cell.columns - 1),
+        };
+        if (next.row !== choice.row || next.column !== choice.column || next.toRow !== choice.toRow || next.toColumn !== choice.toColumn)
+          [choice, grew] = [next, true];
       }
     }
   }

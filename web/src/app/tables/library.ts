@@ -31,13 +31,17 @@ import type { NewTable, NewTableDialog } from './new-table-dialog';
       <ul class="zest-cards" aria-label="Tables">
         @for (table of tables(); track table.id) {
           <li class="card">
-            <a [routerLink]="['/tables', table.id]" [attr.aria-label]="'Open ' + table.document.name"><zest-dressed [theme]="themeOf(table)" [table]="table.document" [scale]="0.5" /></a>
+            <a [routerLink]="['/tables', table.id]" [attr.aria-label]="'Open ' + table.document.name"
+              ><zest-dressed [theme]="themeOf(table)" [table]="table.document" [scale]="0.5"
+            /></a>
             <div class="foot">
               <div class="names">
                 <h2>{{ table.document.name }}</h2>
                 <p class="zest-note">{{ table.rows }} rows, {{ table.columns }} columns</p>
               </div>
-              <button mat-icon-button [matMenuTriggerFor]="menu" [attr.aria-label]="'More for ' + table.document.name"><mat-icon svgIcon="more" /></button>
+              <button mat-icon-button [matMenuTriggerFor]="menu" [attr.aria-label]="'More for ' + table.document.name">
+                <mat-icon svgIcon="more" />
+              </button>
               <mat-menu #menu="matMenu">
                 <button mat-menu-item (click)="duplicate(table)">Duplicate</button>
                 <button mat-menu-item (click)="remove(table)">Delete</button>

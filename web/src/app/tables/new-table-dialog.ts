@@ -22,16 +22,62 @@ export interface NewTable {
   imports: [Dressed, MatButtonModule, MatDialogModule],
   templateUrl: './new-table-dialog.html',
   styles: `
-    .ways { display: grid; grid-template-columns: 1fr 1fr 1fr; gap: 16px; align-items: start; }
-    section { border: 1px solid var(--zest-line); border-radius: 12px; padding: 14px; display: flex; flex-direction: column; gap: 10px; min-height: 168px; box-sizing: border-box; }
-    .pair { display: grid; grid-template-columns: 1fr 1fr; gap: 8px; }
-    label { color: var(--zest-soft); }
-    .name { display: block; margin-block-end: 16px; max-width: 320px; }
-    textarea { resize: none; flex: 1; font-family: var(--zest-mono); }
-    .result { margin-block-start: 16px; display: grid; grid-template-columns: 1fr 1fr; gap: 16px; }
-    .picture { background: #fff; border: 1px solid var(--zest-line); border-radius: 12px; padding: 12px; max-height: 180px; overflow: hidden; }
-    ul { margin: 0; padding-inline-start: 18px; }
-    section button { align-self: start; margin-block-start: auto; }
+    .ways {
+      display: grid;
+      grid-template-columns: 1fr 1fr 1fr;
+      gap: 16px;
+      align-items: start;
+    }
+    section {
+      border: 1px solid var(--zest-line);
+      border-radius: 12px;
+      padding: 14px;
+      display: flex;
+      flex-direction: column;
+      gap: 10px;
+      min-height: 168px;
+      box-sizing: border-box;
+    }
+    .pair {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 8px;
+    }
+    label {
+      color: var(--zest-soft);
+    }
+    .name {
+      display: block;
+      margin-block-end: 16px;
+      max-width: 320px;
+    }
+    textarea {
+      resize: none;
+      flex: 1;
+      font-family: var(--zest-mono);
+    }
+    .result {
+      margin-block-start: 16px;
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 16px;
+    }
+    .picture {
+      background: #fff;
+      border: 1px solid var(--zest-line);
+      border-radius: 12px;
+      padding: 12px;
+      max-height: 180px;
+      overflow: hidden;
+    }
+    ul {
+      margin: 0;
+      padding-inline-start: 18px;
+    }
+    section button {
+      align-self: start;
+      margin-block-start: auto;
+    }
   `,
 })
 export class NewTableDialog {
@@ -71,8 +117,11 @@ export class NewTableDialog {
     const file = field.files?.[0];
     field.value = '';
     if (!file) return;
-    if (file.size > FILE_MOST) return this.wrong.set(`“${file.name}” has ${Math.round(file.size / 1_048_576)} MB; at most ${FILE_MOST / 1_048_576} MB can be read.`);
-    await this.bring(`Reading “${file.name}”…`, () => this.intake.csv(this.named(file.name.replace(/\.\w+$/, '').slice(0, 120) || 'Opened table'), file));
+    if (file.size > FILE_MOST)
+      return this.wrong.set(`“${file.name}” has ${Math.round(file.size / 1_048_576)} MB; at most ${FILE_MOST / 1_048_576} MB can be read.`);
+    await this.bring(`Reading “${file.name}”…`, () =>
+      this.intake.csv(this.named(file.name.replace(/\.\w+$/, '').slice(0, 120) || 'Opened table'), file),
+    );
   }
 
   private async bring(busy: string, work: () => Promise<Outcome<Intake>>): Promise<void> {

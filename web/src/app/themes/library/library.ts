@@ -38,7 +38,9 @@ import { Api, type KeptTheme } from '../../documents/api';
                 <h2>{{ theme.document.name }}</h2>
                 <p class="zest-note">{{ about(theme) }}</p>
               </div>
-              <button mat-icon-button [matMenuTriggerFor]="menu" [attr.aria-label]="'More for ' + theme.document.name"><mat-icon svgIcon="more" /></button>
+              <button mat-icon-button [matMenuTriggerFor]="menu" [attr.aria-label]="'More for ' + theme.document.name">
+                <mat-icon svgIcon="more" />
+              </button>
               <mat-menu #menu="matMenu">
                 <button mat-menu-item (click)="rename(theme)">Rename</button>
                 <button mat-menu-item (click)="duplicate(theme)">Duplicate</button>
@@ -78,7 +80,9 @@ export class ThemeLibrary {
 
   protected async create(): Promise<void> {
     const { StarterDialog } = await import('./starter-dialog');
-    const theme = await firstValueFrom(this.dialog.open<InstanceType<typeof StarterDialog>, undefined, Theme>(StarterDialog, { width: '960px' }).afterClosed());
+    const theme = await firstValueFrom(
+      this.dialog.open<InstanceType<typeof StarterDialog>, undefined, Theme>(StarterDialog, { width: '960px' }).afterClosed(),
+    );
     const kept = theme && (await this.deleting.attempt(() => firstValueFrom(this.api.create('themes', theme))));
     if (kept) await this.router.navigate(['/themes', kept.id]);
   }
@@ -91,7 +95,9 @@ export class ThemeLibrary {
   }
 
   protected async duplicate(theme: KeptTheme): Promise<void> {
-    await this.deleting.attempt(() => firstValueFrom(this.api.create('themes', { ...theme.document, name: `${theme.document.name} copy`.slice(0, 120) })));
+    await this.deleting.attempt(() =>
+      firstValueFrom(this.api.create('themes', { ...theme.document, name: `${theme.document.name} copy`.slice(0, 120) })),
+    );
     await this.load();
   }
 

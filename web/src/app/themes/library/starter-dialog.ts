@@ -28,12 +28,36 @@ import { sampleTable } from '../../controls/sample-table';
     <mat-dialog-actions><button mat-button mat-dialog-close>Leave it</button></mat-dialog-actions>
   `,
   styles: `
-    button[type=button]:not([mat-dialog-close]) { all: unset; box-sizing: border-box; display: flex; flex-direction: column; gap: 2px; width: 100%; padding: 12px; background: #fff; border: 1px solid var(--zest-line); border-radius: 12px; cursor: pointer; }
-    li button[type=button]:hover { border-color: var(--zest-edge); }
-    li button[type=button]:focus-visible { outline: 2px solid var(--zest-zest); }
-    zest-dressed { height: 152px; margin-block-end: 8px; }
-    strong { color: #20261f; font-family: var(--zest-display); }
-    li .zest-note { color: #5d665a; }
+    button[type='button']:not([mat-dialog-close]) {
+      all: unset;
+      box-sizing: border-box;
+      display: flex;
+      flex-direction: column;
+      gap: 2px;
+      width: 100%;
+      padding: 12px;
+      background: #fff;
+      border: 1px solid var(--zest-line);
+      border-radius: 12px;
+      cursor: pointer;
+    }
+    li button[type='button']:hover {
+      border-color: var(--zest-edge);
+    }
+    li button[type='button']:focus-visible {
+      outline: 2px solid var(--zest-zest);
+    }
+    zest-dressed {
+      height: 152px;
+      margin-block-end: 8px;
+    }
+    strong {
+      color: #20261f;
+      font-family: var(--zest-display);
+    }
+    li .zest-note {
+      color: #5d665a;
+    }
   `,
 })
 export class StarterDialog {

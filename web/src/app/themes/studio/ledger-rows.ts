@@ -2,7 +2,19 @@ import { toHex, WHITE, blend, type Rgba } from '../../../../../core/colour';
 import { placeInWords } from '../../../../../core/edit';
 import { readability, type Readability } from '../../../../../core/paint';
 import { resolve, type Link, type Resolved } from '../../../../../core/resolve';
-import { bundleText, bundles, propertiesOf, propertyOf, starterOf, type ConditionName, type PartName, type Property, type PropertyName, type Slot, type Theme } from '../../../../../core/theme';
+import {
+  bundleText,
+  bundles,
+  propertiesOf,
+  propertyOf,
+  starterOf,
+  type ConditionName,
+  type PartName,
+  type Property,
+  type PropertyName,
+  type Slot,
+  type Theme,
+} from '../../../../../core/theme';
 import { sidesOf, type RowName } from './studio-state';
 
 export interface LedgerRow {
@@ -30,14 +42,16 @@ export function ledgerRows(part: PartName, opened: ReadonlySet<string>): readonl
     const bundle = bundles.find(({ sides }) => (sides as readonly string[]).includes(property.name));
     const own: LedgerRow = { name: property.name, label: property.label, group: property.group, bundle: false, side: bundle !== undefined };
     if (!bundle) return [own];
-    const head: LedgerRow[] = bundle.sides[0] === property.name ? [{ name: bundle.name, label: bundle.label, group: property.group, bundle: true, side: false }] : [];
+    const head: LedgerRow[] =
+      bundle.sides[0] === property.name ? [{ name: bundle.name, label: bundle.label, group: property.group, bundle: true, side: false }] : [];
     return opened.has(bundle.name) ? [...head, own] : head;
   });
 }
 
 const slotFor = (part: PartName, condition: ConditionName): Slot => ({ part, conditions: condition === 'rest' ? [] : [condition] });
 
-export const resolvedAt = (theme: Theme, part: PartName, condition: ConditionName, property: PropertyName): Resolved => resolve(theme, slotFor(part, condition), property);
+export const resolvedAt = (theme: Theme, part: PartName, condition: ConditionName, property: PropertyName): Resolved =>
+  resolve(theme, slotFor(part, condition), property);
 
 export function ledgerCell(theme: Theme, part: PartName, condition: ConditionName, row: RowName): LedgerCell {
   const resolved = sidesOf(row).map((side) => resolvedAt(theme, part, condition, side));
@@ -46,7 +60,12 @@ export function ledgerCell(theme: Theme, part: PartName, condition: ConditionNam
   const bundle = bundles.find(({ name }) => name === row);
   const isOwn = ({ from }: Resolved): boolean => from.source === 'theme' && from.place?.part === part && from.place.condition === condition;
   return {
-    text: bundle ? bundleText(bundle, resolved.map(({ text }) => text)) : first.text,
+    text: bundle
+      ? bundleText(
+          bundle,
+          resolved.map(({ text }) => text),
+        )
+      : first.text,
     own: resolved.some(isOwn),
     from: sourceInWords(theme, first.from),
     colour: chip(first.value.kind === 'colour' || first.value.kind === 'line' ? first.value.rgba : undefined),

@@ -57,7 +57,9 @@ export class Ledger {
 
   protected isOpen = (row: LedgerRow): boolean => this.opened().has(row.name);
   protected toggle(row: LedgerRow): void {
-    this.opened.update((opened) => (opened.has(row.name) ? new Set([...opened].filter((name) => name !== row.name)) : new Set([...opened, row.name])));
+    this.opened.update((opened) =>
+      opened.has(row.name) ? new Set([...opened].filter((name) => name !== row.name)) : new Set([...opened, row.name]),
+    );
   }
 
   protected wrongAt = (condition: ConditionName, row: RowName) => this.state.wrong().get(this.state.wrongKey(condition, row));
@@ -80,7 +82,11 @@ export class Ledger {
     const theme = this.state.theme();
     if (!theme) return;
     this.focus(condition, row);
-    this.editing.set({ condition, row, text: text ?? this.wrongAt(condition, row)?.typed ?? ledgerCell(theme, this.state.part(), condition, row).text });
+    this.editing.set({
+      condition,
+      row,
+      text: text ?? this.wrongAt(condition, row)?.typed ?? ledgerCell(theme, this.state.part(), condition, row).text,
+    });
     setTimeout(() => {
       const field = this.host.querySelector('input');
       field?.focus();
@@ -97,7 +103,8 @@ export class Ledger {
     else if (event.key === 'F2' || event.key === 'Enter') this.edit(condition, row);
     else if (event.key === 'Delete' || event.key === 'Backspace') this.state.fallBack(condition, row);
     else if (event.key === 'Escape' && this.wrongAt(condition, row)) this.state.forgive(condition, row);
-    else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey && event.key !== '?' && event.key !== ' ') this.edit(condition, row, event.key);
+    else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey && event.key !== '?' && event.key !== ' ')
+      this.edit(condition, row, event.key);
     else return;
     event.preventDefault();
   }

@@ -25,21 +25,65 @@ const heldAtFirst: readonly (readonly ConditionName[])[] = [[], ['hovered'], [],
     <div class="scroll">
       <div class="tags">
         @for (tag of tags(); track tag.row) {
-          <button type="button" [style.top.px]="tag.top" [attr.aria-pressed]="tag.text === 'selected'" [attr.aria-label]="'Row ' + (tag.row + 1) + ' is held ' + tag.text + '. Select or let go'" (click)="toggle(tag.row)">{{ tag.text }}</button>
+          <button
+            type="button"
+            [style.top.px]="tag.top"
+            [attr.aria-pressed]="tag.text === 'selected'"
+            [attr.aria-label]="'Row ' + (tag.row + 1) + ' is held ' + tag.text + '. Select or let go'"
+            (click)="toggle(tag.row)"
+          >
+            {{ tag.text }}
+          </button>
         }
       </div>
       <div class="host" #host [style.width.px]="width()" (click)="pick($event)"></div>
     </div>
   `,
   styles: `
-    :host { display: block; overflow: hidden; }
-    .scroll { height: 100%; overflow: auto; position: relative; background: #fff; border: 1px solid var(--zest-line); border-block-end: 0; border-radius: 0 0 0 0; display: flex; }
-    .tags { position: relative; flex: 0 0 88px; }
-    .tags button { all: unset; position: absolute; inset-inline-end: 8px; translate: 0 -50%; font: 11px/1.2 var(--zest-mono); color: #5d665a; cursor: pointer; padding: 3px 4px; border-radius: 4px; }
-    .tags button:hover { color: #b84300; }
-    .tags button[aria-pressed='true'] { font-weight: 700; color: #b84300; }
-    .tags button:focus-visible { outline: 2px solid var(--zest-zest); }
-    .host { flex: none; padding-block: 16px 24px; cursor: pointer; }
+    :host {
+      display: block;
+      overflow: hidden;
+    }
+    .scroll {
+      height: 100%;
+      overflow: auto;
+      position: relative;
+      background: #fff;
+      border: 1px solid var(--zest-line);
+      border-block-end: 0;
+      border-radius: 0 0 0 0;
+      display: flex;
+    }
+    .tags {
+      position: relative;
+      flex: 0 0 88px;
+    }
+    .tags button {
+      all: unset;
+      position: absolute;
+      inset-inline-end: 8px;
+      translate: 0 -50%;
+      font: 11px/1.2 var(--zest-mono);
+      color: #5d665a;
+      cursor: pointer;
+      padding: 3px 4px;
+      border-radius: 4px;
+    }
+    .tags button:hover {
+      color: #b84300;
+    }
+    .tags button[aria-pressed='true'] {
+      font-weight: 700;
+      color: #b84300;
+    }
+    .tags button:focus-visible {
+      outline: 2px solid var(--zest-zest);
+    }
+    .host {
+      flex: none;
+      padding-block: 16px 24px;
+      cursor: pointer;
+    }
   `,
 })
 export class Specimen {
@@ -70,7 +114,11 @@ export class Specimen {
       this.placeTags();
     });
     effect(() => {
-      const held = new Map([...this.held()].map(([row, names]) => [row, names.join(' ') || undefined] as const).filter((entry): entry is readonly [number, string] => entry[1] !== undefined));
+      const held = new Map(
+        [...this.held()]
+          .map(([row, names]) => [row, names.join(' ') || undefined] as const)
+          .filter((entry): entry is readonly [number, string] => entry[1] !== undefined),
+      );
       this.content.innerHTML = writeHtml(tableElement(this.table(), { id: 'specimen', theme: 'specimen', held, slots: true }), 'compact');
       this.placeTags();
     });
@@ -100,10 +148,16 @@ export class Specimen {
       const scrolled = this.element.querySelector('.scroll')?.scrollTop ?? 0;
       const rows = [...this.content.querySelectorAll<HTMLElement>('tbody > tr')];
       const first = sectionRows(this.table(), 'body').first;
-      this.tags.set(rows.slice(0, 40).map((row, i) => {
-        const box = row.getBoundingClientRect();
-        return { row: first + i, top: Math.round(box.top - top + scrolled + box.height / 2), text: (this.held().get(first + i) ?? []).at(-1) ?? 'rest' };
-      }));
+      this.tags.set(
+        rows.slice(0, 40).map((row, i) => {
+          const box = row.getBoundingClientRect();
+          return {
+            row: first + i,
+            top: Math.round(box.top - top + scrolled + box.height / 2),
+            text: (this.held().get(first + i) ?? []).at(-1) ?? 'rest',
+          };
+        }),
+      );
     });
   }
 

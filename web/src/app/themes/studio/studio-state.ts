@@ -4,7 +4,20 @@ import { Subscription, firstValueFrom } from 'rxjs';
 import { placeInWords, setValue } from '../../../../../core/edit';
 import { sayProblem, type Outcome } from '../../../../../core/outcome';
 import { previewOf, type Table } from '../../../../../core/table';
-import { bundles, lookOf, propertyOf, readBundle, readValue, tidy, type BundleName, type ConditionName, type PartName, type Place, type PropertyName, type Theme } from '../../../../../core/theme';
+import {
+  bundles,
+  lookOf,
+  propertyOf,
+  readBundle,
+  readValue,
+  tidy,
+  type BundleName,
+  type ConditionName,
+  type PartName,
+  type Place,
+  type PropertyName,
+  type Theme,
+} from '../../../../../core/theme';
 import { Deleting } from '../../controls/deleting';
 import { sampleTable } from '../../controls/sample-table';
 import { Api, type KeptTable } from '../../documents/api';
@@ -81,7 +94,7 @@ export class StudioState {
   }
 
   async showOn(id: string): Promise<void> {
-    if (id === '') return this.table.set(sampleTable), this.tableId.set('');
+    if (id === '') return (this.table.set(sampleTable), this.tableId.set(''));
     const kept = await this.deleting.attempt(() => firstValueFrom(this.api.get<Table>('tables', id)));
     if (!kept) return;
     this.table.set(previewOf(kept.document, SPECIMEN_ROWS));
@@ -95,7 +108,9 @@ export class StudioState {
     const look = this.look();
     if (!look) return false;
     const bundle = bundles.find(({ name }) => name === row);
-    const read: Outcome<unknown> = bundle ? readBundle(bundle, typed, look.vocabulary) : readValue(propertyOf(row as PropertyName).kind, typed, look.vocabulary);
+    const read: Outcome<unknown> = bundle
+      ? readBundle(bundle, typed, look.vocabulary)
+      : readValue(propertyOf(row as PropertyName).kind, typed, look.vocabulary);
     const problem = read.ok ? undefined : read.problems[0];
     if (problem) {
       this.wrong.update((wrong) => new Map(wrong).set(this.wrongKey(condition, row), { typed, say: sayProblem(problem) }));
@@ -138,7 +153,10 @@ export class StudioState {
     }
     const edition = await this.deleting.attempt(() => firstValueFrom(this.api.publishTheme(session.id)));
     if (!edition) return;
-    const said = edition.number === this.edition() ? `Nothing changed since edition ${edition.number}.` : `Edition ${edition.number} is published. Pages that follow the theme show it at their next load.`;
+    const said =
+      edition.number === this.edition()
+        ? `Nothing changed since edition ${edition.number}.`
+        : `Edition ${edition.number} is published. Pages that follow the theme show it at their next load.`;
     this.edition.set(edition.number);
     this.snackBar.open(said, 'Good');
   }

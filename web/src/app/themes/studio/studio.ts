@@ -3,7 +3,17 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
 import { MatTooltipModule } from '@angular/material/tooltip';
 import { Router, RouterLink } from '@angular/router';
-import { bundles, conditionNames, countValues, partNames, partOf, propertyNames, starterOf, type ConditionName, type PartName } from '../../../../../core/theme';
+import {
+  bundles,
+  conditionNames,
+  countValues,
+  partNames,
+  partOf,
+  propertyNames,
+  starterOf,
+  type ConditionName,
+  type PartName,
+} from '../../../../../core/theme';
 import { Name } from '../../controls/rename';
 import { Ruler } from '../../controls/ruler';
 import { Anatomy } from './anatomy';

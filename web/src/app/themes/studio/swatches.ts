@@ -13,22 +13,46 @@ import { StudioState } from './studio-state';
   imports: [MatButtonModule],
   schemas: [CUSTOM_ELEMENTS_SCHEMA],
   template: `
-    <div class="head"><h2 class="zest-label">Swatches</h2><button mat-button type="button" (click)="add()">Add a swatch</button></div>
+    <div class="head">
+      <h2 class="zest-label">Swatches</h2>
+      <button mat-button type="button" (click)="add()">Add a swatch</button>
+    </div>
     <ul aria-label="Swatches">
       @for (swatch of swatches(); track swatch.name) {
         <li [class.open]="opened() === swatch.name">
-          <button type="button" class="swatch" [attr.aria-expanded]="opened() === swatch.name" [attr.aria-label]="'Swatch ' + swatch.name + ', ' + swatch.colour" (click)="toggle(swatch.name)">
+          <button
+            type="button"
+            class="swatch"
+            [attr.aria-expanded]="opened() === swatch.name"
+            [attr.aria-label]="'Swatch ' + swatch.name + ', ' + swatch.colour"
+            (click)="toggle(swatch.name)"
+          >
             <span class="chip" [style.background]="swatch.colour"></span>{{ swatch.name }}
           </button>
           @if (opened() === swatch.name) {
             <div class="editor">
-              <hex-color-picker [attr.color]="hex(swatch)" (color-changed)="drag(swatch, $event)" [attr.aria-label]="'Colour of ' + swatch.name"></hex-color-picker>
-              <label>Colour <input class="zest-field" [value]="swatch.colour" (change)="type(swatch, $any($event.target).value)" [attr.aria-invalid]="wrong() ? true : null" /></label>
+              <hex-color-picker
+                [attr.color]="hex(swatch)"
+                (color-changed)="drag(swatch, $event)"
+                [attr.aria-label]="'Colour of ' + swatch.name"
+              ></hex-color-picker>
+              <label
+                >Colour
+                <input
+                  class="zest-field"
+                  [value]="swatch.colour"
+                  (change)="type(swatch, $any($event.target).value)"
+                  [attr.aria-invalid]="wrong() ? true : null"
+              /></label>
               @if (canRename(swatch)) {
                 <label>Name <input class="zest-field" [value]="swatch.name" (change)="rename(swatch, $any($event.target).value)" /></label>
               }
               <p class="zest-wrong" role="alert">{{ wrong() }}</p>
-              @if (isOwn(swatch)) { <button mat-stroked-button type="button" (click)="remove(swatch)">{{ canRename(swatch) ? 'Delete' : 'Back to the starter’s' }}</button> }
+              @if (isOwn(swatch)) {
+                <button mat-stroked-button type="button" (click)="remove(swatch)">
+                  {{ canRename(swatch) ? 'Delete' : 'Back to the starter’s' }}
+                </button>
+              }
             </div>
           }
         </li>
@@ -36,17 +60,67 @@ import { StudioState } from './studio-state';
     </ul>
   `,
   styles: `
-    .head { display: flex; justify-content: space-between; align-items: center; margin-block-end: 4px; }
-    h2 { font-family: var(--zest-text); }
-    ul { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: 1fr 1fr; gap: 6px; }
-    li.open { grid-column: 1 / -1; }
-    .swatch { display: flex; align-items: center; gap: 8px; width: 100%; font: inherit; color: var(--zest-ink); background: var(--zest-card); border: 1px solid var(--zest-line); border-radius: 8px; padding: 4px 8px; cursor: pointer; text-align: start; overflow: hidden; }
-    .swatch:hover { border-color: var(--zest-edge); }
-    .chip { width: 18px; height: 18px; border-radius: 5px; border: 1px solid var(--zest-line); flex: none; }
-    .editor { display: flex; flex-direction: column; gap: 8px; padding: 10px; }
-    .editor p { margin: 0; }
-    label { color: var(--zest-soft); }
-    hex-color-picker { width: 100%; height: 140px; }
+    .head {
+      display: flex;
+      justify-content: space-between;
+      align-items: center;
+      margin-block-end: 4px;
+    }
+    h2 {
+      font-family: var(--zest-text);
+    }
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 6px;
+    }
+    li.open {
+      grid-column: 1 / -1;
+    }
+    .swatch {
+      display: flex;
+      align-items: center;
+      gap: 8px;
+      width: 100%;
+      font: inherit;
+      color: var(--zest-ink);
+      background: var(--zest-card);
+      border: 1px solid var(--zest-line);
+      border-radius: 8px;
+      padding: 4px 8px;
+      cursor: pointer;
+      text-align: start;
+      overflow: hidden;
+    }
+    .swatch:hover {
+      border-color: var(--zest-edge);
+    }
+    .chip {
+      width: 18px;
+      height: 18px;
+      border-radius: 5px;
+      border: 1px solid var(--zest-line);
+      flex: none;
+    }
+    .editor {
+      display: flex;
+      flex-direction: column;
+      gap: 8px;
+      padding: 10px;
+    }
+    .editor p {
+      margin: 0;
+    }
+    label {
+      color: var(--zest-soft);
+    }
+    hex-color-picker {
+      width: 100%;
+      height: 140px;
+    }
   `,
 })
 export class Swatches {

@@ -9,23 +9,58 @@ import { StudioState } from './studio-state';
   template: `
     <h2 class="zest-label">Type steps</h2>
     <div class="fields">
-      <label>Base, px <input class="zest-field" inputmode="decimal" [value]="scale()?.base" (change)="set('base', $any($event.target).value)" /></label>
-      <label>Ratio <input class="zest-field" inputmode="decimal" [value]="scale()?.ratio" (change)="set('ratio', $any($event.target).value)" /></label>
+      <label
+        >Base, px <input class="zest-field" inputmode="decimal" [value]="scale()?.base" (change)="set('base', $any($event.target).value)"
+      /></label>
+      <label
+        >Ratio <input class="zest-field" inputmode="decimal" [value]="scale()?.ratio" (change)="set('ratio', $any($event.target).value)"
+      /></label>
     </div>
     <p class="zest-wrong" role="alert">{{ wrong() }}</p>
     <ul aria-label="Type steps">
       @for (step of steps(); track step.name) {
-        <li><span [style.font-size.px]="Math.min(step.size, 20)">{{ step.name }}</span><code>{{ step.size }}px</code></li>
+        <li>
+          <span [style.font-size.px]="Math.min(step.size, 20)">{{ step.name }}</span
+          ><code>{{ step.size }}px</code>
+        </li>
       }
     </ul>
   `,
   styles: `
-    h2 { font-family: var(--zest-text); margin-block-end: 8px; }
-    .fields { display: grid; grid-template-columns: 1fr 1fr; gap: 8px; color: var(--zest-soft); }
-    p { margin: 4px 0; }
-    ul { list-style: none; margin: 0; padding: 0; display: flex; flex-direction: column; gap: 4px; }
-    li { display: flex; justify-content: space-between; align-items: center; background: var(--zest-card); border: 1px solid var(--zest-line); border-radius: 8px; padding: 2px 10px; min-height: 24px; }
-    code { color: var(--zest-soft); }
+    h2 {
+      font-family: var(--zest-text);
+      margin-block-end: 8px;
+    }
+    .fields {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 8px;
+      color: var(--zest-soft);
+    }
+    p {
+      margin: 4px 0;
+    }
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+      display: flex;
+      flex-direction: column;
+      gap: 4px;
+    }
+    li {
+      display: flex;
+      justify-content: space-between;
+      align-items: center;
+      background: var(--zest-card);
+      border: 1px solid var(--zest-line);
+      border-radius: 8px;
+      padding: 2px 10px;
+      min-height: 24px;
+    }
+    code {
+      color: var(--zest-soft);
+    }
   `,
 })
 export class TypeScalePanel {
@@ -45,6 +80,9 @@ export class TypeScalePanel {
     if (!scale) return;
     if (!(n >= least && n <= most)) return this.wrong.set(`“${typed}” does not fit: use a number from ${least} to ${most}.`);
     this.wrong.set('');
-    this.state.change(`change the type scale’s ${field}`, `scale ${field}`, (theme): typeof theme => ({ ...theme, scale: { ...scale, [field]: n } satisfies TypeScale }));
+    this.state.change(`change the type scale’s ${field}`, `scale ${field}`, (theme): typeof theme => ({
+      ...theme,
+      scale: { ...scale, [field]: n } satisfies TypeScale,
+    }));
   }
 }

@@ -25,30 +25,93 @@ interface Step {
       @for (step of steps(); track $index) {
         <li [class.holds]="step.state === 'holds'">
           <span>{{ step.where }}</span>
-          @if (step.state === 'holds') { <strong>{{ step.text }}</strong> } @else { <s>{{ step.text }}<span class="hidden">, beaten</span></s> }
-          @if (step.say) { <em>{{ step.say }}</em> }
+          @if (step.state === 'holds') {
+            <strong>{{ step.text }}</strong>
+          } @else {
+            <s>{{ step.text }}<span class="hidden">, beaten</span></s>
+          }
+          @if (step.say) {
+            <em>{{ step.say }}</em>
+          }
         </li>
       }
     </ol>
     @if (finding(); as found) {
       <div class="finding">
-        <p><strong>{{ found.title }}</strong></p>
-        <p>Needs {{ found.needed }}. @if (found.offer) { The nearest that passes is <span class="chip" aria-hidden="true" [style.background]="found.offer"></span><code>{{ found.offer }}</code>. } @else { No lightness of this ink passes here; change the fill. }</p>
-        @if (found.offer; as offer) { <button mat-stroked-button (click)="use(offer)">Use it here</button> }
+        <p>
+          <strong>{{ found.title }}</strong>
+        </p>
+        <p>
+          Needs {{ found.needed }}.
+          @if (found.offer) {
+            The nearest that passes is <span class="chip" aria-hidden="true" [style.background]="found.offer"></span><code>{{ found.offer }}</code
+            >.
+          } @else {
+            No lightness of this ink passes here; change the fill.
+          }
+        </p>
+        @if (found.offer; as offer) {
+          <button mat-stroked-button (click)="use(offer)">Use it here</button>
+        }
       </div>
     }
   `,
   styles: `
-    ol { list-style: none; margin: 8px 0 0; padding: 0; }
-    li { display: flex; flex-wrap: wrap; justify-content: space-between; gap: 2px 10px; padding: 6px 0; border-block-end: 1px dashed var(--zest-line); color: var(--zest-soft); font-size: 12px; }
-    li.holds { color: var(--zest-ink); }
-    li strong, s { font: 600 12px/1.4 var(--zest-mono); overflow-wrap: anywhere; }
-    s { font-weight: 400; }
-    em { flex-basis: 100%; color: var(--zest-alarm); font-style: normal; }
-    .hidden { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); }
-    .finding { margin-block-start: 12px; padding: 10px 12px; border-radius: 8px; background: var(--zest-glow); }
-    .finding p { margin: 0 0 6px; }
-    .chip { display: inline-block; width: 12px; height: 12px; border-radius: 3px; vertical-align: -2px; margin-inline-end: 4px; }
+    ol {
+      list-style: none;
+      margin: 8px 0 0;
+      padding: 0;
+    }
+    li {
+      display: flex;
+      flex-wrap: wrap;
+      justify-content: space-between;
+      gap: 2px 10px;
+      padding: 6px 0;
+      border-block-end: 1px dashed var(--zest-line);
+      color: var(--zest-soft);
+      font-size: 12px;
+    }
+    li.holds {
+      color: var(--zest-ink);
+    }
+    li strong,
+    s {
+      font: 600 12px/1.4 var(--zest-mono);
+      overflow-wrap: anywhere;
+    }
+    s {
+      font-weight: 400;
+    }
+    em {
+      flex-basis: 100%;
+      color: var(--zest-alarm);
+      font-style: normal;
+    }
+    .hidden {
+      position: absolute;
+      width: 1px;
+      height: 1px;
+      overflow: hidden;
+      clip-path: inset(50%);
+    }
+    .finding {
+      margin-block-start: 12px;
+      padding: 10px 12px;
+      border-radius: 8px;
+      background: var(--zest-glow);
+    }
+    .finding p {
+      margin: 0 0 6px;
+    }
+    .chip {
+      display: inline-block;
+      width: 12px;
+      height: 12px;
+      border-radius: 3px;
+      vertical-align: -2px;
+      margin-inline-end: 4px;
+    }
   `,
 })
 export class Why {

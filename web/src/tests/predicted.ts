@@ -9,7 +9,8 @@ import type { ConditionName, PropertyName, Slot, Theme } from '../../../core/the
 export type Facts = Readonly<Record<string, string | number>>;
 
 const round = (n: number): number => Math.round(n * 50) / 50;
-export const colourFact = ({ r, g, b, alpha }: Rgba): string => (alpha === 0 ? 'nothing' : [r, g, b].map((n) => Math.round(n * 255)).join(' ') + ` / ${Math.round(alpha * 100)}`);
+export const colourFact = ({ r, g, b, alpha }: Rgba): string =>
+  alpha === 0 ? 'nothing' : [r, g, b].map((n) => Math.round(n * 255)).join(' ') + ` / ${Math.round(alpha * 100)}`;
 
 const borderFact = (line: Line | undefined): string =>
   line === undefined || line.style === 'none' || line.style === 'hidden' ? 'none' : `${line.width} ${line.style} ${colourFact(line.rgba)}`;
@@ -18,7 +19,15 @@ const borderFact = (line: Line | undefined): string =>
 export function predictCell(theme: Theme, table: Table, cell: GridCell, held: readonly ConditionName[]): Facts {
   const slot = slotOf(table, cell, held);
   const lines = cellLines(theme, table, cell);
-  return { ...predictText(theme, slot), fill: colourFact(paintedFill(theme, slot)), top: borderFact(lines.top), start: borderFact(lines.start), end: 'none', bottom: 'none', valign: word(theme, slot, 'valign') };
+  return {
+    ...predictText(theme, slot),
+    fill: colourFact(paintedFill(theme, slot)),
+    top: borderFact(lines.top),
+    start: borderFact(lines.start),
+    end: 'none',
+    bottom: 'none',
+    valign: word(theme, slot, 'valign'),
+  };
 }
 
 export function predictCaption(theme: Theme): Facts {
@@ -41,10 +50,17 @@ function predictText(theme: Theme, slot: Slot): Facts {
   const spacing = resolve(theme, slot, 'letter-spacing').value;
   return {
     ink: colourFact(inkOf(theme, slot)),
-    font: page('font', 'page').replace(/"/g, ''), size: round(size), weight: page('weight', '400'), case: page('case', 'none'), align: word(theme, slot, 'align'),
+    font: page('font', 'page').replace(/"/g, ''),
+    size: round(size),
+    weight: page('weight', '400'),
+    case: page('case', 'none'),
+    align: word(theme, slot, 'align'),
     leading: leading.kind === 'number' ? round(leading.amount * size) : leading.kind === 'length' ? px('line-height') : 'normal',
     spacing: spacing.kind === 'length' && spacing.amount !== 0 ? round(toPx(spacing, size)) : 'normal',
-    'padding-top': px('padding-top'), 'padding-end': px('padding-end'), 'padding-bottom': px('padding-bottom'), 'padding-start': px('padding-start'),
+    'padding-top': px('padding-top'),
+    'padding-end': px('padding-end'),
+    'padding-bottom': px('padding-bottom'),
+    'padding-start': px('padding-start'),
   };
 }
 
@@ -73,9 +89,18 @@ function observeText(style: CSSStyleDeclaration): Facts {
   const number = (text: string): number | string => (Number.isNaN(Number.parseFloat(text)) ? text : round(Number.parseFloat(text)));
   const padding = (name: string): number => round(Number.parseFloat(style.getPropertyValue(`padding-${name}`)));
   return {
-    ink: colourFact(read(style.color)), font: style.fontFamily.replace(/"/g, ''), size: round(Number.parseFloat(style.fontSize)), weight: style.fontWeight, case: style.textTransform, align: style.textAlign,
-    leading: number(style.lineHeight), spacing: number(style.letterSpacing),
-    'padding-top': padding('block-start'), 'padding-end': padding('inline-end'), 'padding-bottom': padding('block-end'), 'padding-start': padding('inline-start'),
+    ink: colourFact(read(style.color)),
+    font: style.fontFamily.replace(/"/g, ''),
+    size: round(Number.parseFloat(style.fontSize)),
+    weight: style.fontWeight,
+    case: style.textTransform,
+    align: style.textAlign,
+    leading: number(style.lineHeight),
+    spacing: number(style.letterSpacing),
+    'padding-top': padding('block-start'),
+    'padding-end': padding('inline-end'),
+    'padding-bottom': padding('block-end'),
+    'padding-start': padding('inline-start'),
   };
 }
 
@@ -86,7 +111,15 @@ export function observeCell(cell: HTMLElement): Facts {
   const table = cell.closest('table');
   if (!row || !table) throw new Error('A cell stands in a row of a table');
   const fill = flatten(overFill(style), fillOf(cell), fillOf(row), fillOf(table), WHITE);
-  return { ...observeText(style), fill: colourFact(fill), top: side(style, 'block-start'), start: side(style, 'inline-start'), end: side(style, 'inline-end'), bottom: side(style, 'block-end'), valign: style.verticalAlign };
+  return {
+    ...observeText(style),
+    fill: colourFact(fill),
+    top: side(style, 'block-start'),
+    start: side(style, 'inline-start'),
+    end: side(style, 'inline-end'),
+    bottom: side(style, 'block-end'),
+    valign: style.verticalAlign,
+  };
 }
 
 export function observeCaption(caption: HTMLElement): Facts {

@@ -1,7 +1,7 @@
 import { tableElement, themeCss, writeCss, writeHtml } from '../../../core/compile';
 import { gridOf, type Table } from '../../../core/table';
 import { starterNames, type ConditionName, type Theme } from '../../../core/theme';
-import { dice, randomTable, randomTheme } from '../../../core/testing/random';
+import { dice, randomTable, randomTheme } from '../../../core/tests/random';
 import { observeCaption, observeCell, observeTable, predictCaption, predictCell, predictTable, type Facts } from './predicted';
 
 /** The hands that a visitor can lay on a row; each row of a case gets the next of them. */
@@ -63,7 +63,17 @@ describe('What core predicts is what Chromium computes', () => {
   it('sees a disagreement when there is one', () => {
     const d = dice(7);
     const [theme, table] = [randomTheme(d, ['hairline']), randomTable(d)];
-    const other: Theme = { ...theme, values: { ...theme.values, table: { rest: { ...theme.values.table?.rest, 'padding-start': '77px' } }, 'column-headers': {}, 'body-rows': {}, 'row-headers': {}, footer: {} } };
+    const other: Theme = {
+      ...theme,
+      values: {
+        ...theme.values,
+        table: { rest: { ...theme.values.table?.rest, 'padding-start': '77px' } },
+        'column-headers': {},
+        'body-rows': {},
+        'row-headers': {},
+        footer: {},
+      },
+    };
     const cell = gridOf(table).at(0, 0);
     expect(predictCell(other, table, cell, [])['padding-start']).not.toEqual(predictCell(theme, table, cell, [])['padding-start']);
   });

@@ -34,7 +34,8 @@ const colour = (d: Dice): string => {
   const plain = d.chance(0.6) ? d.pick(names) : hex(d);
   return d.chance(0.35) ? `${plain} ${d.whole(0, 100)}%` : plain;
 };
-const length = (d: Dice, most: number): string => (d.chance(0.2) ? '0' : d.pick([`${d.whole(1, most)}px`, `${d.whole(1, 12) / 4}em`, `${d.whole(1, 6) / 4}rem`]));
+const length = (d: Dice, most: number): string =>
+  d.chance(0.2) ? '0' : d.pick([`${d.whole(1, most)}px`, `${d.whole(1, 12) / 4}em`, `${d.whole(1, 6) / 4}rem`]);
 
 /** A text of each kind, as a person might type it. */
 export const randomText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
@@ -49,7 +50,10 @@ export const randomText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
   valign: (d) => d.pick(['top', 'middle', 'bottom', 'baseline']),
   length: (d) => length(d, 24),
   height: (d) => d.pick(['auto', '40px', '3em']),
-  line: (d) => (d.chance(0.25) ? d.pick(['none', 'hidden']) : `${d.whole(1, 5)}px ${d.pick(['solid', 'dashed', 'dotted', 'double', 'ridge', 'inset'])} ${colour(d)}`),
+  line: (d) =>
+    d.chance(0.25)
+      ? d.pick(['none', 'hidden'])
+      : `${d.whole(1, 5)}px ${d.pick(['solid', 'dashed', 'dotted', 'double', 'ridge', 'inset'])} ${colour(d)}`,
   cells: (d) => d.pick(['joined', 'spaced']),
 };
 
@@ -74,10 +78,18 @@ export function randomTable(d: Dice): Table {
   const rows = Array.from({ length: height }, (_, row) => Array.from({ length: width }, (_, column) => (d.chance(0.1) ? '' : `r${row}c${column}`)));
   const headerRows = d.whole(0, Math.min(2, height));
   const footerRows = d.whole(0, Math.min(2, height - headerRows));
-  let table = tableOf('Random', rows, { headerRows, footerRows, rowHeaders: d.whole(0, Math.min(2, width)), caption: d.chance(0.6) ? 'A caption' : '' });
+  let table = tableOf('Random', rows, {
+    headerRows,
+    footerRows,
+    rowHeaders: d.whole(0, Math.min(2, width)),
+    caption: d.chance(0.6) ? 'A caption' : '',
+  });
   for (let i = d.whole(0, 6); i > 0; i--) {
     const from = { row: d.whole(0, height - 1), column: d.whole(0, width - 1) };
-    const merged = mergeCells(table, from, { row: Math.min(height - 1, from.row + d.whole(0, 2)), column: Math.min(width - 1, from.column + d.whole(0, 2)) });
+    const merged = mergeCells(table, from, {
+      row: Math.min(height - 1, from.row + d.whole(0, 2)),
+      column: Math.min(width - 1, from.column + d.whole(0, 2)),
+    });
     if (merged.ok) table = merged.value;
   }
   return table;

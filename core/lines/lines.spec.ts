@@ -1,0 +1,90 @@
+import { dice, randomTable } from '../tests/random';
+import { gridTable, themeWith } from '../tests/themes';
+import { gridOf } from '../table';
+import { cellLines, drawnSegments, edgeLines, lineAt, outerLines, stronger, type Contender, type Line, type Origin } from './index';
+
+const line = (width: number, style: Line['style'] = 'solid'): Line => ({ kind: 'line', css: `${width}px ${style} #000000`, width, style, rgba: { r: 0, g: 0, b: 0, alpha: 1 } });
+const contender = (origin: Origin, width: number, style?: Line['style']): Contender => ({ origin, line: line(width, style) });
+
+describe('The stronger line (CSS 2.2, section 17.6.2.1)', () => {
+  for (const [what, winner, loser] of [
+    ['hidden beats all', contender('table', 0, 'hidden'), contender('cell', 9)],
+    ['none loses to all', contender('table', 1, 'dotted'), contender('cell', 0, 'none')],
+    ['the wider wins', contender('table', 3, 'dotted'), contender('cell', 2, 'double')],
+    ['then double', contender('row', 2, 'double'), contender('cell', 2, 'solid')],
+    ['then solid', contender('row', 2, 'solid'), contender('cell', 2, 'dashed')],
+    ['then dashed', contender('row', 2, 'dashed'), contender('cell', 2, 'dotted')],
+    ['then dotted', contender('row', 2, 'dotted'), contender('cell', 2, 'ridge')],
+    ['then ridge', contender('row', 2, 'ridge'), contender('cell', 2, 'outset')],
+    ['then outset', contender('row', 2, 'outset'), contender('cell', 2, 'groove')],
+    ['then groove', contender('row', 2, 'groove'), contender('cell', 2, 'inset')],
+    ['then the cell before the row', contender('cell', 2), contender('row', 2)],
+    ['the row before the row group', contender('row', 2), contender('row-group', 2)],
+    ['the row group before the column', contender('row-group', 2), contender('column', 2)],
+    ['the column before the table', contender('column', 2), contender('table', 2)],
+  ] as const) {
+    it(what, () => {
+      expect(stronger(winner, loser)).toBe(winner);
+      expect(stronger(loser, winner)).toBe(winner);
+    });
+  }
+  it('takes the first, further to the top or the start, when all else is equal', () => {
+    const [first, second] = [contender('cell', 2), contender('cell', 2)];
+    expect(stronger(first, second)).toBe(first);
+  });
+});
+
+describe('Lines between the parts', () => {
+  const values = { rows: '3px solid mist', 'under-header': '2px solid deep', 'above-footer': '3px double lamp' };
+  it('are the strongest where cells are joined', () => {
+    const { headerBody, bodyFooter } = edgeLines(themeWith({ lines: { rest: values } }));
+    expect(headerBody.css).toContain('mist');
+    expect(bodyFooter.css).toContain('lamp');
+  });
+  it('are the more particular one where cells are spaced', () => {
+    const { headerBody } = edgeLines(themeWith({ table: { rest: { cells: 'spaced' } }, lines: { rest: values } }));
+    expect(headerBody.css).toContain('deep');
+  });
+  it('fall to the line between rows where none is set', () => {
+    expect(edgeLines(themeWith({ lines: { rest: { rows: '1px solid mist' } } })).headerBody.css).toBe('1px solid var(--zp-mist)');
+  });
+  it('are put out by hidden', () => {
+    const { headerBody } = edgeLines(themeWith({ lines: { rest: { ...values, 'under-header': 'hidden' } } }));
+    expect(headerBody.style).toBe('hidden');
+  });
+  it('are none at first', () => expect(lineAt(themeWith({}), 'rows').style).toBe('none'));
+  it('close each side apart', () => {
+    const { top, start } = outerLines(themeWith({ lines: { rest: { 'outer-top': '4px solid deep' } } }));
+    expect([top.width, start.style]).toEqual([4, 'none']);
+  });
+});
+
+describe('Every edge is drawn once', () => {
+  const theme = themeWith({ lines: { rest: { rows: '1px solid mist', columns: '2px solid deep', 'under-header': '3px solid lamp', 'above-footer': '4px solid lamp' } } });
+  const widths = (rows: number, given: Parameters<typeof gridTable>[2], row: number, column: number): readonly (number | undefined)[] => {
+    const table = gridTable(rows, 2, given);
+    const { top, start } = cellLines(theme, table, gridOf(table).at(row, column));
+    return [top?.width, start?.width];
+  };
+  it('with the outside left to the table', () => expect(widths(3, {}, 0, 0)).toEqual([undefined, undefined]));
+  it('with the header’s line on the first body row', () => expect(widths(3, { headerRows: 1 }, 1, 1)).toEqual([3, 2]));
+  it('with the row line between body rows', () => expect(widths(3, { headerRows: 1 }, 2, 0)).toEqual([1, undefined]));
+  it('with the footer’s line on its first row', () => expect(widths(3, { headerRows: 1, footerRows: 1 }, 2, 0)).toEqual([4, undefined]));
+  it('with the strongest between header and footer when there is no body', () => expect(widths(2, { headerRows: 1, footerRows: 1 }, 1, 0)).toEqual([4, undefined]));
+
+  it('for 500 random tables with merged cells: none doubled, none missing, none inside merged cells', () => {
+    for (let seed = 0; seed < 500; seed++) {
+      const table = randomTable(dice(seed));
+      const grid = gridOf(table);
+      const drawn = drawnSegments(table).map(({ along, row, column }) => `${along} ${row} ${column}`);
+      const wanted: string[] = [];
+      for (let row = 0; row < grid.height; row++) {
+        for (let column = 0; column < grid.width; column++) {
+          if (row > 0 && grid.at(row, column) !== grid.at(row - 1, column)) wanted.push(`row ${row} ${column}`);
+          if (column > 0 && grid.at(row, column) !== grid.at(row, column - 1)) wanted.push(`column ${row} ${column}`);
+        }
+      }
+      expect(drawn.sort()).withContext(`seed ${seed}`).toEqual(wanted.sort());
+    }
+  });
+});

@@ -1,0 +1,56 @@
+import { emptyPage, placementCss, readPage, readRoom, readWidth, slugOf, type Page } from './index';
+
+describe('Reading a page document', () => {
+  const page: Page = {
+    ...emptyPage('Night boats', 'night-boats'),
+    blocks: [
+      { id: 'a', kind: 'heading', level: 2, text: '' },
+      { id: 'b', kind: 'table', table: 't', theme: 'h', width: 'fill', align: 'start', room: '16px 0' },
+    ],
+  };
+  const says = (json: unknown): string => {
+    const read = readPage(json);
+    return read.ok ? 'good' : read.problems.map(({ at, say }) => `${at} ${say}`).join(' | ');
+  };
+  it('takes a good one', () => expect(says(JSON.parse(JSON.stringify(page)))).toBe('good'));
+  for (const [what, json, expected] of [
+    ['an address with a slash', { ...page, slug: 'a/b' }, /lower-case letters, digits and single hyphens/],
+    ['an address with capitals', { ...page, slug: 'Boats' }, /lower-case/],
+    ['an unknown kind of block', { ...page, blocks: [{ id: 'x', kind: 'movie' }] }, /heading, a text or a table/],
+    ['a block that is null', { ...page, blocks: [null] }, /.+/],
+    ['two blocks of one id', { ...page, blocks: [page.blocks[0], page.blocks[0]] }, /same id/],
+    ['a width that is none', { ...page, blocks: [{ ...page.blocks[1], width: 'huge' }] }, /“huge” is not a width/],
+    ['room that is none', { ...page, blocks: [{ ...page.blocks[1], room: '7pz' }] }, /not a unit/],
+    ['a side that is none', { ...page, blocks: [{ ...page.blocks[1], align: 'left' }] }, /start, the center or the end/],
+    ['a heading of level 1', { ...page, blocks: [{ ...page.blocks[0], level: 1 }] }, /level is 2 or 3/],
+    ['a field too many', { ...page, onload: 'x' }, /no other fields/],
+  ] as const) {
+    it(`says what is wrong with ${what}`, () => expect(says(json)).toMatch(expected));
+  }
+  it('takes an address in any script', () => expect(says({ ...page, slug: 'βάρκες-νύχτας' })).toBe('good'));
+});
+
+describe('A placement', () => {
+  for (const [text, css] of [['content', 'auto'], ['Fill', '100%'], ['32rem', '32rem'], ['75%', '75%']] as const) {
+    it(`reads the width ${text}`, () => expect(readWidth(text)).toEqual({ ok: true, value: css }));
+  }
+  for (const text of ['', '0px', '-4px', '140%', '99999px', '7pz', 'calc(1px)']) it(`refuses the width “${text}”`, () => expect(readWidth(text).ok).toBeFalse());
+  it('reads room for one to four sides', () => {
+    expect(readRoom('24px 0')).toEqual({ ok: true, value: ['24px', '0', '24px', '0'] });
+    expect(readRoom('1px 2px 3px 4px 5px').ok).toBeFalse();
+  });
+  it('sits where it is told by automatic margins', () => {
+    const block = { id: 'a', kind: 'table', table: 't', theme: 'h', width: 'content', align: 'center', room: '8px' } as const;
+    expect(placementCss(block)).toEqual({ frame: [['margin', '8px 8px 8px 8px']], table: [['margin', '0 auto']] });
+    expect(placementCss({ ...block, width: 'fill' }).table).toEqual([['width', '100%']]);
+  });
+});
+
+describe('Addresses', () => {
+  for (const [name, slug] of [['Night boats!', 'night-boats'], ['  At — Thistle  ', 'at-thistle'], ['Βάρκες νύχτας', 'βάρκες-νύχτας'], ['???', 'page']] as const) {
+    it(`come from names: ${name}`, () => {
+      expect(slugOf(name)).toBe(slug);
+      expect(readPage(emptyPage('x', slug)).ok).toBeTrue();
+    });
+  }
+});

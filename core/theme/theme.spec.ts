@@ -1,0 +1,146 @@
+import { themeWith } from '../tests/themes';
+import { bundleText, bundles, conditionNames, countValues, ground, keyFrom, lineage, lookOf, partNames, partOf, places, placesFor, properties, propertiesOf, propertyOf, readBundle, readTheme, readValue, starterOf, starters } from './index';
+
+describe('The catalogue', () => {
+  it('has initial values that can be read', () => {
+    const { vocabulary } = lookOf(themeWith({}));
+    for (const { kind, initial, name } of properties) expect(readValue(kind, initial, vocabulary).ok).withContext(name).toBeTrue();
+  });
+  it('gives every part a property and every property a part', () => {
+    for (const part of partNames) expect(propertiesOf(part).length).withContext(part).toBeGreaterThan(0);
+    for (const { parts, name } of properties) expect(parts.length).withContext(name).toBeGreaterThan(0);
+  });
+  it('leads every part to the whole table or to itself', () => {
+    expect(lineage('row-headers')).toEqual(['row-headers', 'body-rows', 'table']);
+    expect(lineage('lines')).toEqual(['lines']);
+  });
+  it('starts every part’s conditions with at rest', () => {
+    for (const part of partNames) expect(partOf(part).conditions[0]).toBe('rest');
+  });
+  it('refuses names that it does not have', () => {
+    expect(() => partOf('tail' as 'table')).toThrowError(RangeError);
+    expect(() => propertyOf('glow' as 'fill')).toThrowError(RangeError);
+  });
+});
+
+describe('The order of strength', () => {
+  const at = (part: string, condition: string): number => places.findIndex((place) => place.part === part && place.condition === condition);
+  it('has every place once', () => expect(places.length).toBe(new Set(places.map(({ part, condition }) => `${part} ${condition}`)).size));
+  for (const [weaker, stronger] of [
+    [['table', 'rest'], ['body-rows', 'rest']],
+    [['body-rows', 'rest'], ['body-rows', 'even']],
+    [['body-rows', 'even'], ['body-rows', 'last']],
+    [['body-rows', 'last'], ['row-headers', 'rest']],
+    [['row-headers', 'last'], ['body-rows', 'hovered']],
+    [['body-rows', 'hovered'], ['row-headers', 'hovered']],
+    [['row-headers', 'hovered'], ['body-rows', 'selected']],
+  ] as const) {
+    it(`${weaker.join(' ')} gives way to ${stronger.join(' ')}`, () => expect(at(...weaker)).toBeLessThan(at(...stronger)));
+  }
+  it('asks no other part’s places, and only conditions that hold', () => {
+    const asked = placesFor({ part: 'body-rows', conditions: ['even', 'hovered'] }, propertyOf('ink')).map(({ part, condition }) => `${part} ${condition}`);
+    expect(asked).toEqual(['body-rows hovered', 'body-rows even', 'body-rows rest', 'table rest']);
+  });
+  it('does not hand the table’s fill and padding to the caption, which stands outside', () => {
+    const asked = (name: 'fill' | 'padding-top' | 'ink'): string[] => placesFor({ part: 'caption', conditions: [] }, propertyOf(name)).map(({ part }) => part);
+    expect([asked('fill'), asked('padding-top'), asked('ink')]).toEqual([['caption'], ['caption'], ['caption', 'table']]);
+  });
+});
+
+describe('Starters', () => {
+  it('are at least six, of different names and tempers', () => {
+    expect(starters.length).toBeGreaterThanOrEqual(6);
+    expect(new Set(starters.map(({ temper }) => temper)).size).toBe(starters.length);
+  });
+  for (const { key, theme } of [...starters, { key: 'ground', theme: ground }]) {
+    it(`${key} is a document that can be read, and every value in it too`, () => {
+      expect(readTheme(theme)).toEqual({ ok: true, value: theme });
+      const look = lookOf(theme);
+      for (const place of places) {
+        for (const { name } of propertiesOf(place.part)) {
+          for (const { read, text } of look.said(place, name)) expect(read.ok).withContext(`${place.part} ${place.condition} ${name}: ${text}`).toBeTrue();
+        }
+      }
+    });
+  }
+  it('give way to the ground when one is gone', () => expect(starterOf('gone')).toBe(ground));
+});
+
+describe('A theme’s swatches', () => {
+  it('are the base theme’s, with its own in their place and new ones last', () => {
+    const look = lookOf(themeWith({}, { base: 'nightfall', swatches: [{ name: 'deep', colour: '#111111' }, { name: 'zing', colour: '#ff0000' }] }));
+    expect(look.vocabulary.swatches.get('deep')).toBe('#111111');
+    expect(look.vocabulary.swatches.get('mist')).toBe('#eef5f7');
+    expect(look.swatches.at(-1)?.name).toBe('zing');
+    expect(look.swatches.map(({ name }) => name).indexOf('deep')).toBe(2);
+  });
+});
+
+describe('Reading a theme document', () => {
+  const theme = themeWith({ 'body-rows': { even: { fill: 'mist' } } });
+  const said = (json: unknown): string => {
+    const read = readTheme(json);
+    return read.ok ? 'good' : read.problems.map(({ at, say }) => `${at ?? ''}: ${say}`).join(' | ');
+  };
+  it('takes a good one as it is', () => expect(readTheme(JSON.parse(JSON.stringify(theme)))).toEqual({ ok: true, value: theme }));
+  it('counts its values', () => expect(countValues(theme)).toBe(1));
+  for (const [what, json, says] of [
+    ['no object', 'hello', /object/],
+    ['null', null, /.+/],
+    ['another format', { ...theme, format: 'zest-theme/9' }, /format.*not zest-theme\/1/],
+    ['an unknown base', { ...theme, base: 'gone' }, /grows from one of/],
+    ['no name', { ...theme, name: '' }, /name/],
+    ['a name of 10,000 characters', { ...theme, name: 'x'.repeat(10_000) }, /at most 120/],
+    ['a swatch that is no colour', { ...theme, swatches: [{ name: 'a', colour: 'blurple' }] }, /swatches\/0\/colour.*CSS colour/],
+    ['a swatch with a space in its name', { ...theme, swatches: [{ name: 'a b', colour: '#fff' }] }, /lower-case letters/],
+    ['two swatches of one name', { ...theme, swatches: [theme.swatches[0], theme.swatches[0]] }, /same name/],
+    ['an unknown part', { ...theme, values: { tail: {} } }, /no part “tail”/],
+    ['an unknown condition', { ...theme, values: { caption: { hovered: { ink: 'mist' } } } }, /Caption has no condition “hovered”/],
+    ['an unknown property', { ...theme, values: { lines: { rest: { fill: 'mist' } } } }, /Lines has no property “fill”/],
+    ['a value that is a number', { ...theme, values: { table: { rest: { fill: 7 } } } }, /value is a text/],
+    ['a value that is too long', { ...theme, values: { table: { rest: { fill: 'x'.repeat(201) } } } }, /1 to 200/],
+    ['a field too many', { ...theme, script: 'x' }, /no other fields/],
+    ['a type scale out of range', { ...theme, scale: { base: 900, ratio: 1.1, steps: [{ name: 'body', step: 0 }] } }, /at most 60/],
+  ] as const) {
+    it(`says what is wrong with ${what}`, () => expect(said(json)).toMatch(says));
+  }
+  it('keeps a value with a mistake in it, since the rest of the theme still holds', () => {
+    expect(said({ ...theme, values: { table: { rest: { fill: 'gone-swatch' } } } })).toBe('good');
+  });
+});
+
+describe('Sides that are set together', () => {
+  const [padding, outer] = bundles;
+  const { vocabulary } = lookOf(themeWith({}));
+  for (const [typed, sides] of [
+    ['7px', ['7px', '7px', '7px', '7px']],
+    ['7px 12px', ['7px', '12px', '7px', '12px']],
+    ['1px 2px 3px 4px', ['1px', '2px', '3px', '4px']],
+  ] as const) {
+    it(`reads ${typed} and says it again`, () => {
+      const read = readBundle(padding, typed, vocabulary);
+      expect(read.ok && read.value).toEqual(sides);
+      expect(bundleText(padding, [...sides])).toBe(typed);
+    });
+  }
+  it('reads lines apart by a slash', () => {
+    const read = readBundle(outer, '4px solid deep / none', vocabulary);
+    expect(read.ok && read.value).toEqual(['4px solid deep', 'none', '4px solid deep', 'none']);
+  });
+  it('refuses five sides and a side with a mistake', () => {
+    expect(readBundle(padding, '1px 1px 1px 1px 1px', vocabulary).ok).toBeFalse();
+    expect(readBundle(padding, '1px 1pz', vocabulary).ok).toBeFalse();
+  });
+});
+
+describe('Keys', () => {
+  it('are short, plain and new', () => {
+    expect(keyFrom('Harbour dusk!', () => false)).toBe('harbour-dusk');
+    expect(keyFrom('Harbour dusk', (key) => key === 'harbour-dusk')).toBe('harbour-dusk-2');
+    expect(keyFrom('Éclair 2', () => false)).toBe('eclair-2');
+  });
+  it('are given to names in any script', () => {
+    for (const name of ['Θαλάσσιο', 'ليلي', '2026', '—']) expect(keyFrom(name, () => false)).toMatch(/^[a-z][a-z0-9-]*$/);
+  });
+  it('conditions are named once', () => expect(new Set(conditionNames).size).toBe(conditionNames.length));
+});
