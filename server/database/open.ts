@@ -33,7 +33,8 @@ export async function openMemory(): Promise<Database> {
   return database;
 }
 
-function wrap(pglite: PGlite): Database {
+/** A PGlite database behind the interface that the server knows. */
+export function wrap(pglite: PGlite): Database {
   const queries = (on: PGlite | Transaction): Queries => ({
     query: async <Row>(sql: string, values: readonly unknown[] = []) => (await on.query<Row>(sql, [...values])).rows,
   });

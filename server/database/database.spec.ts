@@ -1,0 +1,172 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { PGlite } from '@electric-sql/pglite';
+import { gridTable, themeWith } from '../../core/tests/themes';
+import { createStores } from '../app';
+import { loadDemo } from '../demo';
+import { OptionError, readOptions } from '../options';
+import { projectRoot } from '../project-root';
+import { ask } from '../tests/running';
+import type { Database } from './database';
+import { FolderError, lockFolder } from './lock';
+import { migrate, migrationNames } from './migrate';
+import { openFolder, openMemory, wrap } from './open';
+
+const temporary = (): string => fs.mkdtempSync(path.join(os.tmpdir(), 'zest-'));
+
+describe('Migrations', () => {
+  let database: Database;
+  beforeEach(async () => {
+    database = wrap(await PGlite.create());
+  }, 60_000);
+  afterEach(() => database.close());
+
+  it('are numbered without a gap', () => {
+    expect(migrationNames().map((name) => Number(name.slice(0, 3)))).toEqual(migrationNames().map((_, i) => i + 1));
+  });
+  it('go from the first one up and move what is there', async () => {
+    await migrate(database, 1);
+    const theme = themeWith({});
+    await database.query('insert into themes (id, key, document) values ($1, $2, $3)', ['old', 'old', JSON.stringify(theme)]);
+    await migrate(database);
+    await migrate(database);
+    const { themes } = createStores(database);
+    expect((await themes.get('old')).document).toEqual(theme);
+    expect((await themes.publish('old')).number).toBe(1);
+  });
+  it('stop at a folder that a newer version wrote', async () => {
+    await migrate(database);
+    await database.query("insert into migrations (name) values ('999-later.sql')");
+    await expectAsync(migrate(database)).toBeRejectedWithError(/newer version/);
+  });
+});
+
+describe('The lock of a data folder', () => {
+  it('lets one in, and the next when that one has gone', () => {
+    const folder = temporary();
+    const letGo = lockFolder(folder);
+    expect(() => lockFolder(folder)).toThrowError(FolderError, /in use by process/);
+    letGo();
+    lockFolder(folder)();
+  });
+  it('is taken over from a process that died', () => {
+    const folder = temporary();
+    fs.writeFileSync(path.join(folder, 'owner.lock'), JSON.stringify({ pid: 999_999, born: '1' }));
+    lockFolder(folder)();
+  });
+  it('is taken over from a process whose number was given out again', () => {
+    const folder = temporary();
+    fs.writeFileSync(path.join(folder, 'owner.lock'), JSON.stringify({ pid: process.pid, born: '1' }));
+    lockFolder(folder)();
+  });
+  it('is taken over when it cannot be read', () => {
+    const folder = temporary();
+    fs.writeFileSync(path.join(folder, 'owner.lock'), '{');
+    lockFolder(folder)();
+  });
+  it('says so when the folder is a file', () => {
+    const file = path.join(temporary(), 'file');
+    fs.writeFileSync(file, '');
+    expect(() => lockFolder(file)).toThrowError(FolderError, /cannot be used/);
+  });
+});
+
+describe('The demo data', () => {
+  let database: Database;
+  beforeAll(async () => {
+    database = await openMemory();
+  }, 60_000);
+  afterAll(() => database.close());
+
+  it('is loaded into an empty database once, and is the sample world', async () => {
+    const stores = createStores(database);
+    expect(await loadDemo(database, stores)).toBeTrue();
+    expect(await loadDemo(database, stores)).toBeFalse();
+    const [themes, tables, pages] = await Promise.all([stores.themes.list(), stores.tables.list(), stores.pages.list()]);
+    expect([themes.length >= 6, tables.length >= 6, pages.length >= 2]).toEqual([true, true, true]);
+    expect(tables.some(({ document }) => document.headerRows === 2 && document.merges.length > 0)).toBeTrue();
+    expect(tables.some(({ document }) => document.rows.length > 300)).toBeTrue();
+    expect(tables.some(({ document }) => /\p{Script=Greek}/u.test(document.rows.flat().join('')) && /\p{Script=Arabic}/u.test(document.rows.flat().join('')))).toBeTrue();
+    expect(await stores.pages.atAddress('night-boats')).toBeDefined();
+  });
+});
+
+describe('Options', () => {
+  it('come from arguments, then the environment, then what is usual', () => {
+    expect(readOptions([], {}).port).toBe(4310);
+    expect(readOptions([], { ZEST_PORT: '5000', ZEST_EMPTY: '1', ZEST_DATA: '/x' })).toEqual({ port: 5000, data: '/x', empty: true, help: false });
+    expect(readOptions(['--port', '0', '--data', '/y', '--empty'], { ZEST_PORT: '5000' })).toEqual({ port: 0, data: '/y', empty: true, help: false });
+  });
+  for (const args of [['--port', 'x'], ['--port', '70000'], ['--wide'], ['stray']]) {
+    it(`refuse ${args.join(' ')} in one sentence`, () => expect(() => readOptions(args, {})).toThrowError(OptionError));
+  }
+});
+
+describe('The server as a process', () => {
+  const root = projectRoot();
+  const started: ChildProcess[] = [];
+  afterAll(() => started.forEach((child) => child.kill('SIGKILL')));
+
+  const start = (...args: string[]): ChildProcess => {
+    const child = spawn(process.execPath, ['--import', 'tsx', path.join(root, 'server', 'main.ts'), ...args], { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    started.push(child);
+    return child;
+  };
+  const output = (child: ChildProcess): Promise<{ code: number | null; text: string }> =>
+    new Promise((resolve) => {
+      let text = '';
+      child.stdout?.on('data', (data) => (text += String(data)));
+      child.stderr?.on('data', (data) => (text += String(data)));
+      child.on('close', (code) => resolve({ code, text }));
+    });
+  const ready = (child: ChildProcess): Promise<string> =>
+    new Promise((resolve, reject) => {
+      let text = '';
+      child.stdout?.on('data', (data) => {
+        text += String(data);
+        const address = /ready: (http:\S+)/.exec(text)?.[1];
+        if (address) resolve(address.replace('localhost', '127.0.0.1'));
+      });
+      child.on('close', () => reject(new Error(`It stopped: ${text}`)));
+    });
+
+  it('says in one sentence that the folder or the port is in use, with exit code 1', async () => {
+    const folder = temporary();
+    const address = await ready(start('--port', '0', '--data', folder, '--empty'));
+    const second = await output(start('--port', '0', '--data', folder, '--empty'));
+    expect(second).toEqual({ code: 1, text: jasmine.stringMatching(/^The data folder .* is in use by process \d+\.[^\n]*\n$/) });
+    const third = await output(start('--port', new URL(address).port, '--data', temporary(), '--empty'));
+    expect(third).toEqual({ code: 1, text: jasmine.stringMatching(/^Port \d+ is in use by another program\.[^\n]*\n$/) });
+    const fourth = await output(start('--port', '0', '--data', path.join(root, 'package.json')));
+    expect(fourth).toEqual({ code: 1, text: jasmine.stringMatching(/^The data folder .* cannot be used[^\n]*\n$/) });
+  }, 90_000);
+
+  it('has every save that was acknowledged after it was killed in the middle of saving', async () => {
+    const folder = temporary();
+    let acknowledged = 0;
+    for (let round = 0; round < 3; round++) {
+      const child = start('--port', '0', '--data', folder, '--empty');
+      const address = await ready(child);
+      const table = gridTable(30, 5);
+      let { revision } = round === 0 ? (await ask(`${address}/api/tables`, 'POST', table)).json : ((JSON.parse((await ask(`${address}/api/tables`)).text) as Record<string, unknown>[])[0] ?? {});
+      expect(Number(revision)).withContext(`round ${round}`).toBeGreaterThanOrEqual(acknowledged);
+      const [{ id }] = JSON.parse((await ask(`${address}/api/tables`)).text) as [{ id: string }];
+      const stopAt = Date.now() + 400;
+      const killing = new Promise<void>((resolve) => setTimeout(() => (child.kill('SIGKILL'), resolve()), 400));
+      while (Date.now() < stopAt + 50) {
+        const answer = await ask(`${address}/api/tables/${id}`, 'PUT', { ...table, caption: String(revision) }, { 'If-Match': `"${String(revision)}"` }).catch(() => undefined);
+        if (answer?.status !== 200) break;
+        revision = answer.json['revision'];
+        acknowledged = Number(revision);
+      }
+      await killing;
+    }
+    expect(acknowledged).toBeGreaterThan(3);
+    const database = await openFolder(folder);
+    const [kept] = await createStores(database).tables.list();
+    expect(kept?.revision).toBeGreaterThanOrEqual(acknowledged);
+    await database.close();
+  }, 120_000);
+});
