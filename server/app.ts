@@ -56,6 +56,8 @@ export function createApp({ database, web, log }: AppDependencies): Express {
     response.json({ ok: true });
   });
   app.use('/site', siteRoutes(pages, themes));
+  // Browsers ask for it beside every page of the practice site, which has none.
+  app.get('/favicon.ico', (_request, response) => void response.status(204).end());
   app.use('/api', (request) => {
     throw new Refusal('no-such-address', `There is no ${request.method} ${request.originalUrl.slice(0, 200)}.`);
   });

@@ -1,4 +1,18 @@
-import { BLACK, WHITE, blend, contrast, fade, flatten, luminance, nearestPassing, neededContrast, parseColour, toHex, toLch, type Rgba } from './index';
+import {
+  BLACK,
+  WHITE,
+  blend,
+  contrast,
+  fade,
+  flatten,
+  luminance,
+  nearestPassing,
+  neededContrast,
+  parseColour,
+  toHex,
+  toLch,
+  type Rgba,
+} from './index';
 
 const colour = (text: string): Rgba => {
   const read = parseColour(text);
@@ -47,7 +61,8 @@ describe('Contrast', () => {
     expect(luminance(colour('#ff0000'))).toBeCloseTo(0.2126, 4);
     expect(luminance(colour('#00ff00'))).toBeCloseTo(0.7152, 4);
   });
-  it('measures a translucent ink on what lies behind it', () => expect(contrast(fade(BLACK, 0.5), WHITE)).toBeCloseTo(contrast(colour('#808080'), WHITE), 1));
+  it('measures a translucent ink on what lies behind it', () =>
+    expect(contrast(fade(BLACK, 0.5), WHITE)).toBeCloseTo(contrast(colour('#808080'), WHITE), 1));
   it('asks less of large and of bold text', () => {
     expect([neededContrast(16, 400), neededContrast(24, 400), neededContrast(18.66, 700), neededContrast(18.66, 600)]).toEqual([4.5, 3, 3, 4.5]);
   });

@@ -11,7 +11,8 @@ const css = (values: Parameters<typeof themeWith>[0], held = false): string => w
 /** The weight of a selector for rules of ours: how many classes stand outside :where(). */
 const outsideWhere = (selector: string): string => {
   let text = selector;
-  while (/:where\([^()]*(?:\([^()]*(?:\([^()]*\)[^()]*)*\)[^()]*)*\)/.test(text)) text = text.replace(/:where\([^()]*(?:\([^()]*(?:\([^()]*\)[^()]*)*\)[^()]*)*\)/g, '');
+  while (/:where\([^()]*(?:\([^()]*(?:\([^()]*\)[^()]*)*\)[^()]*)*\)/.test(text))
+    text = text.replace(/:where\([^()]*(?:\([^()]*(?:\([^()]*\)[^()]*)*\)[^()]*)*\)/g, '');
   return text;
 };
 
@@ -24,7 +25,10 @@ describe('A theme’s stylesheet', () => {
   it('weighs one class in every rule, for every starter', () => {
     for (const { theme } of starters) {
       postcss.parse(writeCss(themeCss(theme, { key: 'x' }))).walkRules((rule) => {
-        for (const selector of rule.selectors) expect(outsideWhere(selector)).withContext(selector).toMatch(/^\.zp-x(?:>\*?)*(?:>\*)?$|^\.zp-x$/);
+        for (const selector of rule.selectors)
+          expect(outsideWhere(selector))
+            .withContext(selector)
+            .toMatch(/^\.zp-x(?:>\*?)*(?:>\*)?$|^\.zp-x$/);
       });
     }
   });
@@ -40,11 +44,16 @@ describe('A theme’s stylesheet', () => {
   it('counts visible rows for bands', () => expect(css({ 'body-rows': { odd: { fill: 'mist' } } })).toContain(':nth-child(odd of :not([hidden]))'));
   it('leaves a value with a mistake out', () => expect(css({ 'body-rows': { even: { fill: 'mits' } } })).not.toContain('nth-child(even'));
   it('writes facing sides together', () => {
-    expect(css({ table: { rest: { 'padding-top': '1px', 'padding-bottom': '1px', 'padding-start': '2px', 'padding-end': '3px' } } })).toMatch(/padding-block:1px;padding-inline:2px 3px/);
+    expect(css({ table: { rest: { 'padding-top': '1px', 'padding-bottom': '1px', 'padding-start': '2px', 'padding-end': '3px' } } })).toMatch(
+      /padding-block:1px;padding-inline:2px 3px/,
+    );
   });
   it('clips the fills in rounded corners to the inner curve', () => {
     const line = '2px solid deep';
-    const text = css({ table: { rest: { radius: '10px' } }, lines: { rest: { 'outer-top': line, 'outer-end': line, 'outer-bottom': line, 'outer-start': line } } });
+    const text = css({
+      table: { rest: { radius: '10px' } },
+      lines: { rest: { 'outer-top': line, 'outer-end': line, 'outer-bottom': line, 'outer-start': line } },
+    });
     expect(text).toContain('clip-path:inset(0 round 8px 8px 0 0)');
     expect(css({ table: { rest: { radius: '10px', cells: 'spaced', gap: '1em' } } })).toContain('max(0px,10px - 0px - 1em)');
     expect(css({})).not.toContain('clip-path');
@@ -54,7 +63,9 @@ describe('A theme’s stylesheet', () => {
       const sheet = themeCss(randomTheme(dice(seed), starterNames), { key: 'x', held: seed % 2 === 0 });
       const flat = (style: 'readable' | 'compact'): string[] => {
         const found: string[] = [];
-        postcss.parse(writeCss(sheet, style)).walkDecls((declaration) => void found.push(`${declaration.prop}:${declaration.value.replace(/\s+/g, ' ')}`));
+        postcss
+          .parse(writeCss(sheet, style))
+          .walkDecls((declaration) => void found.push(`${declaration.prop}:${declaration.value.replace(/\s+/g, ' ')}`));
         return found;
       };
       expect(flat('readable')).toEqual(flat('compact'));
@@ -64,14 +75,26 @@ describe('A theme’s stylesheet', () => {
 
 describe('A table’s markup', () => {
   it('escapes everything that a person typed', () => {
-    const table = tableOf('x', [['<script>alert(1)</script>', 'a & b'], ['"quoted"', '</td>']], { caption: '<b>"x"' });
+    const table = tableOf(
+      'x',
+      [
+        ['<script>alert(1)</script>', 'a & b'],
+        ['"quoted"', '</td>'],
+      ],
+      { caption: '<b>"x"' },
+    );
     const html = writeHtml(framedTable({ ...table, caption: '' }, { id: 't', theme: 'x' })) + writeHtml(tableElement(table, { id: 't' }));
     expect(html).not.toMatch(/<script|<b>|<\/td><\/td>/);
     expect(html).toContain('&lt;script&gt;');
   });
   it('has caption first, then column groups, header, body, footer', () => {
     const table = gridTable(4, 2, { caption: 'C', headerRows: 1, footerRows: 1 });
-    expect(tableElement(table, { id: 't' }).children.map((child) => (typeof child === 'string' ? child : child.tag))).toEqual(['caption', 'thead', 'tbody', 'tfoot']);
+    expect(tableElement(table, { id: 't' }).children.map((child) => (typeof child === 'string' ? child : child.tag))).toEqual([
+      'caption',
+      'thead',
+      'tbody',
+      'tfoot',
+    ]);
   });
   it('names its frame by the caption, or by the table’s name', () => {
     expect(writeHtml(framedTable(gridTable(1, 1, { caption: 'C' }), { id: 't' }))).toContain('aria-labelledby="t-caption"');
@@ -82,7 +105,14 @@ describe('A table’s markup', () => {
     expect(merged.ok && writeHtml(tableElement(merged.value, { id: 't' }))).toContain('<tr><td class="zp-inset">r1c1</td></tr>');
   });
   it('marks an empty cell among row headers, which is no header', () => {
-    const table = tableOf('x', [['a', 'b'], ['', 'c']], { rowHeaders: 1 });
+    const table = tableOf(
+      'x',
+      [
+        ['a', 'b'],
+        ['', 'c'],
+      ],
+      { rowHeaders: 1 },
+    );
     expect(writeHtml(tableElement(table, { id: 't' }))).toContain('<td class="zp-head"></td>');
   });
   it('keeps line breaks', () => expect(writeHtml(tableElement(tableOf('x', [['a\nb']]), { id: 't' }))).toContain('a<br>b'));
@@ -94,7 +124,9 @@ describe('A table’s markup', () => {
         const span = (name: string): number => Number(new RegExp(`${name}="(\\d+)"`).exec(attributes)?.[1] ?? 1);
         return sum + span('rowspan') * span('colspan');
       }, 0);
-      expect(area).withContext(`seed ${seed}`).toBe(table.rows.length * (table.rows[0]?.length ?? 0));
+      expect(area)
+        .withContext(`seed ${seed}`)
+        .toBe(table.rows.length * (table.rows[0]?.length ?? 0));
     }
   });
 });
@@ -113,7 +145,10 @@ describe('A page', () => {
   };
   const compiled = (starter = 0): { html: string; css: string } => {
     const theme = starters[starter]?.theme ?? themeWith({});
-    const { html, css: sheet } = compilePage({ page, tables: new Map([['t', table]]), themes: new Map([['h', { key: 'h', theme }]]) }, { stylesheet: '/s.css', siteName: 'Site' });
+    const { html, css: sheet } = compilePage(
+      { page, tables: new Map([['t', table]]), themes: new Map([['h', { key: 'h', theme }]]) },
+      { stylesheet: '/s.css', siteName: 'Site' },
+    );
     return { html: writeHtml(html), css: writeCss(sheet, 'compact') };
   };
   it('has one heading of the first level, paragraphs, and a frame for each placement', () => {
@@ -138,8 +173,13 @@ describe('A page', () => {
   it('with a table of 12 rows stays under 12 kB, HTML and CSS together, in every starter', () => {
     const small: Page = { ...page, blocks: page.blocks.slice(0, 3) };
     for (const { theme, key } of starters) {
-      const { html, css: sheet } = compilePage({ page: small, tables: new Map([['t', table]]), themes: new Map([['h', { key: 'h', theme }]]) }, { stylesheet: '/s.css', siteName: 'Site' });
-      expect(writeHtml(html).length + writeCss(sheet, 'compact').length).withContext(key).toBeLessThan(12_000);
+      const { html, css: sheet } = compilePage(
+        { page: small, tables: new Map([['t', table]]), themes: new Map([['h', { key: 'h', theme }]]) },
+        { stylesheet: '/s.css', siteName: 'Site' },
+      );
+      expect(writeHtml(html).length + writeCss(sheet, 'compact').length)
+        .withContext(key)
+        .toBeLessThan(12_000);
     }
   });
 });

@@ -1,6 +1,24 @@
 import { themeWith } from '../tests/themes';
 import { dice, type Dice } from '../tests/random';
-import { JOIN_MS, act, deleteSwatch, isBaseSwatch, placeInWords, redo, redoLabel, renameSwatch, same, setSwatch, setValue, startHistory, takeTheirs, threeWayMerge, undo, undoLabel, type History } from './index';
+import {
+  JOIN_MS,
+  act,
+  deleteSwatch,
+  isBaseSwatch,
+  placeInWords,
+  redo,
+  redoLabel,
+  renameSwatch,
+  same,
+  setSwatch,
+  setValue,
+  startHistory,
+  takeTheirs,
+  threeWayMerge,
+  undo,
+  undoLabel,
+  type History,
+} from './index';
 
 interface Note {
   readonly name: string;
@@ -8,7 +26,8 @@ interface Note {
   readonly tags: readonly string[];
 }
 const start = startHistory<Note>({ name: 'a', count: 0, tags: [] });
-const step = (history: History<Note>, fields: Partial<Note>, touches: string, time: number): History<Note> => act(history, { label: `set ${touches}`, touches, time, make: (note) => ({ ...note, ...fields }) });
+const step = (history: History<Note>, fields: Partial<Note>, touches: string, time: number): History<Note> =>
+  act(history, { label: `set ${touches}`, touches, time, make: (note) => ({ ...note, ...fields }) });
 
 describe('History', () => {
   it('undoes and does again, to the same document', () => {
@@ -29,7 +48,10 @@ describe('History', () => {
     const again = redo(undo(step(start, { count: 1 }, 'count', 5000)));
     expect(step(again, { count: 2 }, 'count', 5001).done.length).toBe(2);
   });
-  it('forgets what was undone when something new is done', () => expect(step(undo(step(start, { count: 1 }, 'count', 0)), { name: 'b' }, 'name', 0).undone).toEqual([]));
+  it('joins no steps that touch nothing in particular', () =>
+    expect(step(step(start, { count: 1 }, '', 0), { count: 2 }, '', 1).done.length).toBe(2));
+  it('forgets what was undone when something new is done', () =>
+    expect(step(undo(step(start, { count: 1 }, 'count', 0)), { name: 'b' }, 'name', 0).undone).toEqual([]));
   it('takes no step for a change that changes nothing', () => {
     expect(act(start, { label: 'x', touches: 'x', time: 0, make: (note) => note })).toBe(start);
     expect(step(start, { count: 0 }, 'count', 0)).toBe(start);
@@ -38,7 +60,8 @@ describe('History', () => {
   it('goes back to the very start of 200 random steps', () => {
     const d = dice(3);
     let history = start;
-    for (let i = 0; i < 200; i++) history = step(history, d.pick<Partial<Note>>([{ count: i }, { name: `n${i}` }, { tags: [`t${i}`, 'x'] }]), `t${i}`, i * 10_000);
+    for (let i = 0; i < 200; i++)
+      history = step(history, d.pick<Partial<Note>>([{ count: i }, { name: `n${i}` }, { tags: [`t${i}`, 'x'] }]), `t${i}`, i * 10_000);
     while (history.done.length > 0) history = undo(history);
     expect(history.present).toEqual(start.present);
   });
@@ -66,17 +89,49 @@ describe('Editing a theme', () => {
     expect(deleteSwatch(more, 'mist').swatches.length).toBe(3);
     expect(isBaseSwatch(themeWith({}, { base: 'nightfall' }), 'mist')).toBeTrue();
   });
-  it('says places in words', () => expect([placeInWords(place, 'fill'), placeInWords({ part: 'caption', condition: 'rest' })]).toEqual(['Body rows, even: fill', 'Caption']));
+  it('says places in words', () =>
+    expect([placeInWords(place, 'fill'), placeInWords({ part: 'caption', condition: 'rest' })]).toEqual(['Body rows, even: fill', 'Caption']));
 });
 
 describe('Three-way merge', () => {
-  const base = { name: 'a', values: { one: { fill: 'x' }, two: { fill: 'y' } }, swatches: [{ name: 'mist', colour: '1' }], rows: [['a', 'b'], ['c', 'd']] };
+  const base = {
+    name: 'a',
+    values: { one: { fill: 'x' }, two: { fill: 'y' } },
+    swatches: [{ name: 'mist', colour: '1' }],
+    rows: [
+      ['a', 'b'],
+      ['c', 'd'],
+    ],
+  };
   it('keeps changes of both where they touch different places', () => {
-    const mine = { ...base, name: 'mine', rows: [['A', 'b'], ['c', 'd']] };
-    const theirs = { ...base, values: { one: { fill: 'z' }, two: { fill: 'y' } }, rows: [['a', 'b'], ['c', 'D']], swatches: [...base.swatches, { name: 'deep', colour: '2' }] };
+    const mine = {
+      ...base,
+      name: 'mine',
+      rows: [
+        ['A', 'b'],
+        ['c', 'd'],
+      ],
+    };
+    const theirs = {
+      ...base,
+      values: { one: { fill: 'z' }, two: { fill: 'y' } },
+      rows: [
+        ['a', 'b'],
+        ['c', 'D'],
+      ],
+      swatches: [...base.swatches, { name: 'deep', colour: '2' }],
+    };
     const { value, conflicts } = threeWayMerge(base, mine, theirs);
     expect(conflicts).toEqual([]);
-    expect(value).toEqual({ name: 'mine', values: theirs.values, swatches: theirs.swatches, rows: [['A', 'b'], ['c', 'D']] });
+    expect(value).toEqual({
+      name: 'mine',
+      values: theirs.values,
+      swatches: theirs.swatches,
+      rows: [
+        ['A', 'b'],
+        ['c', 'D'],
+      ],
+    });
   });
   it('reports one place changed in two ways, and can take the other side', () => {
     const mine = { ...base, values: { ...base.values, one: { fill: 'mine' } } };
@@ -86,7 +141,8 @@ describe('Three-way merge', () => {
     expect(conflicts).toEqual([{ path: ['values', 'one', 'fill'], mine: 'mine', theirs: 'theirs' }]);
     expect(conflicts.reduce(takeTheirs, value)).toEqual(theirs);
   });
-  it('sees the same change on both sides as no conflict', () => expect(threeWayMerge(base, { ...base, name: 'b' }, { ...base, name: 'b' }).conflicts).toEqual([]));
+  it('sees the same change on both sides as no conflict', () =>
+    expect(threeWayMerge(base, { ...base, name: 'b' }, { ...base, name: 'b' }).conflicts).toEqual([]));
   it('takes deletions, and reports one against a change', () => {
     const gone = { ...base, swatches: [] as typeof base.swatches };
     expect(threeWayMerge(base, gone, base).value.swatches).toEqual([]);
@@ -101,12 +157,18 @@ describe('Three-way merge', () => {
     expect(conflicts.map(({ path }) => path)).toEqual([['rows']]);
   });
   it('takes one side as it is when only that one changed, for 200 random documents', () => {
-    const random = (d: Dice): typeof base => ({ name: d.pick(['a', 'b']), values: { one: { fill: d.pick(['x', 'p']) }, two: { fill: d.pick(['y', 'q']) } }, swatches: d.pick([base.swatches, [{ name: 'deep', colour: '9' }]]), rows: base.rows });
+    const random = (d: Dice): typeof base => ({
+      name: d.pick(['a', 'b']),
+      values: { one: { fill: d.pick(['x', 'p']) }, two: { fill: d.pick(['y', 'q']) } },
+      swatches: d.pick([base.swatches, [{ name: 'deep', colour: '9' }]]),
+      rows: base.rows,
+    });
     for (let seed = 0; seed < 200; seed++) {
       const other = random(dice(seed));
       expect(threeWayMerge(base, base, other).value).toEqual(other);
       expect(threeWayMerge(base, other, base).value).toEqual(other);
     }
   });
-  it('compares by content', () => expect([same({ a: [1] }, { a: [1] }), same({ a: 1 }, { a: 1, b: 2 }), same([1], [2]), same(null, {})]).toEqual([true, false, false, false]));
+  it('compares by content', () =>
+    expect([same({ a: [1] }, { a: [1] }), same({ a: 1 }, { a: 1, b: 2 }), same([1], [2]), same(null, {})]).toEqual([true, false, false, false]));
 });

@@ -6,7 +6,7 @@ enablePatches();
 export interface Step {
   /** What was done, as it reads after "Undo": `set the fill of body rows`. */
   readonly label: string;
-  /** What it touched: steps that touch the same thing in quick succession are undone together. */
+  /** What it touched: steps that touch the same thing in quick succession are undone together. Empty: it stands alone. */
   readonly touches: string;
   readonly time: number;
   readonly forward: readonly Patch[];
@@ -45,7 +45,7 @@ export function act<T extends object>(history: History<T>, { label, touches, tim
   );
   if (forward.length === 0) return history;
   const last = history.done.at(-1);
-  const joins = last !== undefined && last.touches === touches && time - last.time < JOIN_MS && history.undone.length === 0;
+  const joins = last !== undefined && touches !== '' && last.touches === touches && time - last.time < JOIN_MS && history.undone.length === 0;
   const step: Step = joins
     ? { label, touches, time, forward: [...last.forward, ...forward], backward: [...backward, ...last.backward] }
     : { label, touches, time, forward, backward };

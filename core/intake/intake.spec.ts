@@ -12,22 +12,83 @@ const rows = (text: string): readonly (readonly string[])[] => took(readCsv('x',
 
 describe('Separated values (RFC 4180 and the wild)', () => {
   for (const [what, text, cells] of [
-    ['commas', 'a,b\n1,2\n', [['a', 'b'], ['1', '2']]],
-    ['semicolons with decimal commas', 'a;b\n1,5;2,5\n', [['a', 'b'], ['1,5', '2,5']]],
-    ['tabs', 'a\tb\r\n1\t2', [['a', 'b'], ['1', '2']]],
-    ['doubled quotes and line breaks inside', '"a ""x""",b\n"two\nlines",2', [['a "x"', 'b'], ['two\nlines', '2']]],
-    ['a byte order mark', '\uFEFFa,b\n1,2', [['a', 'b'], ['1', '2']]],
+    [
+      'commas',
+      'a,b\n1,2\n',
+      [
+        ['a', 'b'],
+        ['1', '2'],
+      ],
+    ],
+    [
+      'semicolons with decimal commas',
+      'a;b\n1,5;2,5\n',
+      [
+        ['a', 'b'],
+        ['1,5', '2,5'],
+      ],
+    ],
+    [
+      'tabs',
+      'a\tb\r\n1\t2',
+      [
+        ['a', 'b'],
+        ['1', '2'],
+      ],
+    ],
+    [
+      'doubled quotes and line breaks inside',
+      '"a ""x""",b\n"two\nlines",2',
+      [
+        ['a "x"', 'b'],
+        ['two\nlines', '2'],
+      ],
+    ],
+    [
+      'a byte order mark',
+      '\uFEFFa,b\n1,2',
+      [
+        ['a', 'b'],
+        ['1', '2'],
+      ],
+    ],
     ['one column', 'a\nb\nc', [['a'], ['b'], ['c']]],
-    ['Greek and Arabic', 'Όνομα,اسم\nΆννα,ليلى', [['Όνομα', 'اسم'], ['Άννα', 'ليلى']]],
-    ['texts that look like numbers', 'a,b\n007,1-2\n', [['a', 'b'], ['007', '1-2']]],
-    ['formulas, as text', 'a,b\n"=1+1",@x\n', [['a', 'b'], ['=1+1', '@x']]],
+    [
+      'Greek and Arabic',
+      'Όνομα,اسم\nΆννα,ليلى',
+      [
+        ['Όνομα', 'اسم'],
+        ['Άννα', 'ليلى'],
+      ],
+    ],
+    [
+      'texts that look like numbers',
+      'a,b\n007,1-2\n',
+      [
+        ['a', 'b'],
+        ['007', '1-2'],
+      ],
+    ],
+    [
+      'formulas, as text',
+      'a,b\n"=1+1",@x\n',
+      [
+        ['a', 'b'],
+        ['=1+1', '@x'],
+      ],
+    ],
   ] as const) {
     it(`reads ${what}`, () => expect(rows(text)).toEqual(cells as readonly (readonly string[])[]));
   }
 
   it('squares short rows and says which', () => {
     const { table, notes } = took(readSeparated('x', 'a,b,c\n1,2\n1,2,3\n1\n'));
-    expect(table.rows).toEqual([['a', 'b', 'c'], ['1', '2', ''], ['1', '2', '3'], ['1', '', '']]);
+    expect(table.rows).toEqual([
+      ['a', 'b', 'c'],
+      ['1', '2', ''],
+      ['1', '2', '3'],
+      ['1', '', ''],
+    ]);
     expect(notes).toContain('Rows 2, 4 came in short. Empty cells were put at the end.');
   });
   it('keeps longer rows whole and says so', () => {
@@ -40,9 +101,15 @@ describe('Separated values (RFC 4180 and the wild)', () => {
     expect(table.rows[0]?.length).toBe(2);
     expect(notes.join(' ')).toMatch(/Rows 2, 4 came in with blank cells beyond the others/);
   });
-  it('leaves out blank rows at the end', () => expect(rows('a,b\n1,2\n\n,\n')).toEqual([['a', 'b'], ['1', '2']]));
+  it('leaves out blank rows at the end', () =>
+    expect(rows('a,b\n1,2\n\n,\n')).toEqual([
+      ['a', 'b'],
+      ['1', '2'],
+    ]));
 
-  for (const empty of ['', '   \n \n', '\n']) it(`refuses ${JSON.stringify(empty)} as having no rows`, () => expect(readCsv('x', bytes(empty))).toEqual(jasmine.objectContaining({ ok: false })));
+  for (const empty of ['', '   \n \n', '\n'])
+    it(`refuses ${JSON.stringify(empty)} as having no rows`, () =>
+      expect(readCsv('x', bytes(empty))).toEqual(jasmine.objectContaining({ ok: false })));
 
   it('says where a quotation mark is never closed, and keeps everything', () => {
     const { table, notes } = took(readSeparated('x', 'a,b\n1,"two\n3,4\n5,6\n'));
@@ -89,8 +156,18 @@ describe('HTML tables', () => {
     <tfoot><tr><td>Median</td><td></td><td>1</td></tr></tfoot><caption>Evening</caption></table>`;
   it('bring header, spans, row headers, footer and caption', () => {
     const { table } = took(readHtmlTable('x', sheet));
-    expect(table.rows).toEqual([['Boat', 'Leaves', ''], ['', 'Weekday', 'Weekend'], ['Moth', '18:35', '19:05\nlate'], ['Wick', '19:20', ''], ['Median', '', '1']]);
-    expect(table.merges).toEqual([{ row: 0, column: 0, rows: 2, columns: 1 }, { row: 0, column: 1, rows: 1, columns: 2 }, { row: 3, column: 1, rows: 1, columns: 2 }]);
+    expect(table.rows).toEqual([
+      ['Boat', 'Leaves', ''],
+      ['', 'Weekday', 'Weekend'],
+      ['Moth', '18:35', '19:05\nlate'],
+      ['Wick', '19:20', ''],
+      ['Median', '', '1'],
+    ]);
+    expect(table.merges).toEqual([
+      { row: 0, column: 0, rows: 2, columns: 1 },
+      { row: 0, column: 1, rows: 1, columns: 2 },
+      { row: 3, column: 1, rows: 1, columns: 2 },
+    ]);
     expect([table.headerRows, table.rowHeaders, table.footerRows, table.caption]).toEqual([2, 1, 1, 'Evening']);
   });
   it('cut a span that runs past its rows, and say so', () => {
@@ -108,19 +185,29 @@ describe('HTML tables', () => {
     expect(notes.join(' ')).toMatch(/overlapped/);
   });
   it('never bring in what could run', () => {
-    const { table } = took(readHtmlTable('x', '<table onload=x()><tr><td><script>alert(1)</script><img src=x onerror=alert(1)>a<style>b</style></table>'));
+    const { table } = took(
+      readHtmlTable('x', '<table onload=x()><tr><td><script>alert(1)</script><img src=x onerror=alert(1)>a<style>b</style></table>'),
+    );
     expect(table.rows).toEqual([['a']]);
   });
-  it('keep a table inside a cell as text and say so', () => expect(took(readHtmlTable('x', '<table><tr><td>a<table><tr><td>b</table></table>')).notes.join(' ')).toMatch(/inside a cell/));
-  it('square rows that come short', () => expect(took(readHtmlTable('x', '<table><tr><td>a<td>b<tr><td>c</table>')).table.rows[1]).toEqual(['c', '']));
-  for (const none of ['', '<p>hello</p>', '<table></table>']) it(`are not found in ${JSON.stringify(none)}`, () => expect(readHtmlTable('x', none).ok).toBeFalse());
+  it('keep a table inside a cell as text and say so', () =>
+    expect(took(readHtmlTable('x', '<table><tr><td>a<table><tr><td>b</table></table>')).notes.join(' ')).toMatch(/inside a cell/));
+  it('square rows that come short', () =>
+    expect(took(readHtmlTable('x', '<table><tr><td>a<td>b<tr><td>c</table>')).table.rows[1]).toEqual(['c', '']));
+  for (const none of ['', '<p>hello</p>', '<table></table>'])
+    it(`are not found in ${JSON.stringify(none)}`, () => expect(readHtmlTable('x', none).ok).toBeFalse());
 });
 
 describe('A clipboard', () => {
-  it('is read as HTML where it has a table', () => expect(took(readClipboard('x', { html: '<table><tr><td>a</table>', text: 'b' })).table.rows).toEqual([['a']]));
+  it('is read as HTML where it has a table', () =>
+    expect(took(readClipboard('x', { html: '<table><tr><td>a</table>', text: 'b' })).table.rows).toEqual([['a']]));
   it('is read as tab-separated text else, commas and quoted line breaks in cells untouched', () => {
-    expect(took(readClipboard('x', { html: '', text: '1,5\t"two\nlines"\r\n2,5\tx' })).table.rows).toEqual([['1,5', 'two\nlines'], ['2,5', 'x']]);
+    expect(took(readClipboard('x', { html: '', text: '1,5\t"two\nlines"\r\n2,5\tx' })).table.rows).toEqual([
+      ['1,5', 'two\nlines'],
+      ['2,5', 'x'],
+    ]);
   });
-  it('is read as text where its HTML has no table', () => expect(took(readClipboard('x', { html: '<p>a</p>', text: 'a\tb' })).table.rows).toEqual([['a', 'b']]));
+  it('is read as text where its HTML has no table', () =>
+    expect(took(readClipboard('x', { html: '<p>a</p>', text: 'a\tb' })).table.rows).toEqual([['a', 'b']]));
   it('with nothing in it is refused', () => expect(readClipboard('x', { html: '', text: '' }).ok).toBeFalse());
 });

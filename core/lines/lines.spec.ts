@@ -3,7 +3,13 @@ import { gridTable, themeWith } from '../tests/themes';
 import { gridOf } from '../table';
 import { cellLines, drawnSegments, edgeLines, lineAt, outerLines, stronger, type Contender, type Line, type Origin } from './index';
 
-const line = (width: number, style: Line['style'] = 'solid'): Line => ({ kind: 'line', css: `${width}px ${style} #000000`, width, style, rgba: { r: 0, g: 0, b: 0, alpha: 1 } });
+const line = (width: number, style: Line['style'] = 'solid'): Line => ({
+  kind: 'line',
+  css: `${width}px ${style} #000000`,
+  width,
+  style,
+  rgba: { r: 0, g: 0, b: 0, alpha: 1 },
+});
 const contender = (origin: Origin, width: number, style?: Line['style']): Contender => ({ origin, line: line(width, style) });
 
 describe('The stronger line (CSS 2.2, section 17.6.2.1)', () => {
@@ -60,7 +66,9 @@ describe('Lines between the parts', () => {
 });
 
 describe('Every edge is drawn once', () => {
-  const theme = themeWith({ lines: { rest: { rows: '1px solid mist', columns: '2px solid deep', 'under-header': '3px solid lamp', 'above-footer': '4px solid lamp' } } });
+  const theme = themeWith({
+    lines: { rest: { rows: '1px solid mist', columns: '2px solid deep', 'under-header': '3px solid lamp', 'above-footer': '4px solid lamp' } },
+  });
   const widths = (rows: number, given: Parameters<typeof gridTable>[2], row: number, column: number): readonly (number | undefined)[] => {
     const table = gridTable(rows, 2, given);
     const { top, start } = cellLines(theme, table, gridOf(table).at(row, column));
@@ -70,7 +78,8 @@ describe('Every edge is drawn once', () => {
   it('with the header’s line on the first body row', () => expect(widths(3, { headerRows: 1 }, 1, 1)).toEqual([3, 2]));
   it('with the row line between body rows', () => expect(widths(3, { headerRows: 1 }, 2, 0)).toEqual([1, undefined]));
   it('with the footer’s line on its first row', () => expect(widths(3, { headerRows: 1, footerRows: 1 }, 2, 0)).toEqual([4, undefined]));
-  it('with the strongest between header and footer when there is no body', () => expect(widths(2, { headerRows: 1, footerRows: 1 }, 1, 0)).toEqual([4, undefined]));
+  it('with the strongest between header and footer when there is no body', () =>
+    expect(widths(2, { headerRows: 1, footerRows: 1 }, 1, 0)).toEqual([4, undefined]));
 
   it('for 500 random tables with merged cells: none doubled, none missing, none inside merged cells', () => {
     for (let seed = 0; seed < 500; seed++) {

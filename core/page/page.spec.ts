@@ -31,10 +31,16 @@ describe('Reading a page document', () => {
 });
 
 describe('A placement', () => {
-  for (const [text, css] of [['content', 'auto'], ['Fill', '100%'], ['32rem', '32rem'], ['75%', '75%']] as const) {
+  for (const [text, css] of [
+    ['content', 'auto'],
+    ['Fill', '100%'],
+    ['32rem', '32rem'],
+    ['75%', '75%'],
+  ] as const) {
     it(`reads the width ${text}`, () => expect(readWidth(text)).toEqual({ ok: true, value: css }));
   }
-  for (const text of ['', '0px', '-4px', '140%', '99999px', '7pz', 'calc(1px)']) it(`refuses the width “${text}”`, () => expect(readWidth(text).ok).toBeFalse());
+  for (const text of ['', '0px', '-4px', '140%', '99999px', '7pz', 'calc(1px)'])
+    it(`refuses the width “${text}”`, () => expect(readWidth(text).ok).toBeFalse());
   it('reads room for one to four sides', () => {
     expect(readRoom('24px 0')).toEqual({ ok: true, value: ['24px', '0', '24px', '0'] });
     expect(readRoom('1px 2px 3px 4px 5px').ok).toBeFalse();
@@ -47,7 +53,12 @@ describe('A placement', () => {
 });
 
 describe('Addresses', () => {
-  for (const [name, slug] of [['Night boats!', 'night-boats'], ['  At — Thistle  ', 'at-thistle'], ['Βάρκες νύχτας', 'βάρκες-νύχτας'], ['???', 'page']] as const) {
+  for (const [name, slug] of [
+    ['Night boats!', 'night-boats'],
+    ['  At — Thistle  ', 'at-thistle'],
+    ['Βάρκες νύχτας', 'βάρκες-νύχτας'],
+    ['???', 'page'],
+  ] as const) {
     it(`come from names: ${name}`, () => {
       expect(slugOf(name)).toBe(slug);
       expect(readPage(emptyPage('x', slug)).ok).toBeTrue();

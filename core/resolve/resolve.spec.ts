@@ -7,13 +7,22 @@ import { fontSize, resolve } from './index';
 const even: Slot = { part: 'body-rows', conditions: ['even'] };
 
 describe('Resolving a value', () => {
-  const theme = themeWith({ table: { rest: { ink: 'deep' } }, 'body-rows': { rest: { ink: '#111111' }, even: { ink: 'lamp' }, hovered: { ink: '#222222' } } });
+  const theme = themeWith({
+    table: { rest: { ink: 'deep' } },
+    'body-rows': { rest: { ink: '#111111' }, even: { ink: 'lamp' }, hovered: { ink: '#222222' } },
+  });
 
   it('takes the strongest place and shows the whole chain', () => {
     const { text, from, chain } = resolve(theme, { part: 'body-rows', conditions: ['even', 'hovered'] }, 'ink');
     expect(text).toBe('#222222');
     expect(from.place).toEqual({ part: 'body-rows', condition: 'hovered' });
-    expect(chain.map((link) => `${link.text} ${link.state}`)).toEqual(['#222222 holds', 'lamp beaten', '#111111 beaten', 'deep beaten', 'page beaten']);
+    expect(chain.map((link) => `${link.text} ${link.state}`)).toEqual([
+      '#222222 holds',
+      'lamp beaten',
+      '#111111 beaten',
+      'deep beaten',
+      'page beaten',
+    ]);
   });
   it('falls back to the part at rest, then the whole table', () => {
     expect(resolve(theme, { part: 'body-rows', conditions: ['odd'] }, 'ink').text).toBe('#111111');
@@ -55,7 +64,8 @@ describe('What is painted behind a text', () => {
     'body-rows': { even: { fill: '#0000ff' }, selected: { fill: '#ff0000 20%' } },
     'row-headers': { rest: { fill: '#00ff00 20%' } },
   });
-  it('lays a selected row’s fill over its band', () => expect(toHex(paintedFill(theme, { part: 'body-rows', conditions: ['even', 'selected'] }))).toBe('#3300cc'));
+  it('lays a selected row’s fill over its band', () =>
+    expect(toHex(paintedFill(theme, { part: 'body-rows', conditions: ['even', 'selected'] }))).toBe('#3300cc'));
   it('lays a row header’s own fill between the row and the selection', () => {
     expect(toHex(paintedFill(theme, { part: 'row-headers', conditions: ['even'] }))).toBe('#0033cc');
     expect(toHex(paintedFill(theme, { part: 'row-headers', conditions: ['even', 'selected'] }))).toBe('#3329a3');

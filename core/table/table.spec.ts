@@ -1,8 +1,31 @@
 import { dice, randomTable, type Dice } from '../tests/random';
 import { gridTable } from '../tests/themes';
 import {
-  LIMITS, columnGroups, deleteColumn, deleteRow, emptyTable, gridOf, headerRole, heightOf, insertColumn, insertRow, mergeCells, moveColumn, moveRow, previewOf, readTable, sectionRows, setCell, setFooterRows, setHeaderRows,
-  setRowHeaders, slotOf, splitCells, widthOf, type Edited, type Table,
+  LIMITS,
+  columnGroups,
+  deleteColumn,
+  deleteRow,
+  emptyTable,
+  gridOf,
+  headerRole,
+  heightOf,
+  insertColumn,
+  insertRow,
+  mergeCells,
+  moveColumn,
+  moveRow,
+  previewOf,
+  readTable,
+  sectionRows,
+  setCell,
+  setFooterRows,
+  setHeaderRows,
+  setRowHeaders,
+  slotOf,
+  splitCells,
+  widthOf,
+  type Edited,
+  type Table,
 } from './index';
 
 const done = (edited: Edited): Table => {
@@ -33,7 +56,8 @@ describe('Editing a table', () => {
     expect(table.rows[1]?.[1]).toBe('new');
     expect(setCell(table, 1, 1, 'new')).toBe(table);
   });
-  it('cuts a text that is too long', () => expect(setCell(emptyTable('x', 1, 1), 0, 0, 'x'.repeat(LIMITS.cell + 5)).rows[0]?.[0]?.length).toBe(LIMITS.cell));
+  it('cuts a text that is too long', () =>
+    expect(setCell(emptyTable('x', 1, 1), 0, 0, 'x'.repeat(LIMITS.cell + 5)).rows[0]?.[0]?.length).toBe(LIMITS.cell));
   it('keeps what merged cells held, line by line, and gives it back whole', () => {
     const table = merged(3, 3, [1, 0, 1, 2]);
     expect(table.rows[1]).toEqual(['r1c0\nr1c1\nr1c2', '', '']);
@@ -122,7 +146,14 @@ describe('Header cells (HTML Standard, header assignment)', () => {
     return `${tag} ${scope ?? ''}`.trim();
   };
   it('head columns, column groups and rows', () => {
-    expect([role(0, 0), role(0, 1), role(1, 1), role(2, 0), role(2, 1), role(3, 0)]).toEqual(['th col', 'th colgroup', 'th col', 'th row', 'td', 'th row']);
+    expect([role(0, 0), role(0, 1), role(1, 1), role(2, 0), role(2, 1), role(3, 0)]).toEqual([
+      'th col',
+      'th colgroup',
+      'th col',
+      'th row',
+      'td',
+      'th row',
+    ]);
   });
   it('have column groups for the upper tier', () => expect(columnGroups(table).map(({ columns }) => columns)).toEqual([1, 2, 1]));
   it('are none when they are empty', () => expect(headerRole(table, { ...gridOf(table).at(0, 0), text: '  ' })).toEqual({ tag: 'td' }));
@@ -166,7 +197,17 @@ describe('Reading a table document', () => {
     ['half a header row', { ...table, headerRows: 0.5 }, /whole number/],
     ['a merge outside', { ...table, merges: [{ row: 2, column: 1, rows: 2, columns: 1 }] }, /reach outside/],
     ['a merge across the header', { ...table, merges: [{ row: 0, column: 0, rows: 2, columns: 1 }] }, /cross the edge/],
-    ['merges that overlap', { ...table, merges: [{ row: 1, column: 0, rows: 2, columns: 1 }, { row: 2, column: 0, rows: 1, columns: 2 }] }, /overlap/],
+    [
+      'merges that overlap',
+      {
+        ...table,
+        merges: [
+          { row: 1, column: 0, rows: 2, columns: 1 },
+          { row: 2, column: 0, rows: 1, columns: 2 },
+        ],
+      },
+      /overlap/,
+    ],
     ['something else', [1, 2], /.+/],
   ] as const) {
     it(`says what is wrong with ${what}`, () => expect(says(json)).toMatch(expected));

@@ -1,10 +1,34 @@
 import { themeWith } from '../tests/themes';
-import { bundleText, bundles, conditionNames, countValues, ground, keyFrom, lineage, lookOf, partNames, partOf, places, placesFor, properties, propertiesOf, propertyOf, readBundle, readTheme, readValue, starterOf, starters } from './index';
+import {
+  bundleText,
+  bundles,
+  conditionNames,
+  countValues,
+  ground,
+  keyFrom,
+  lineage,
+  lookOf,
+  partNames,
+  partOf,
+  places,
+  placesFor,
+  properties,
+  propertiesOf,
+  propertyOf,
+  readBundle,
+  readTheme,
+  readValue,
+  starterOf,
+  starters,
+} from './index';
 
 describe('The catalogue', () => {
   it('has initial values that can be read', () => {
     const { vocabulary } = lookOf(themeWith({}));
-    for (const { kind, initial, name } of properties) expect(readValue(kind, initial, vocabulary).ok).withContext(name).toBeTrue();
+    for (const { kind, initial, name } of properties)
+      expect(readValue(kind, initial, vocabulary).ok)
+        .withContext(name)
+        .toBeTrue();
   });
   it('gives every part a property and every property a part', () => {
     for (const part of partNames) expect(propertiesOf(part).length).withContext(part).toBeGreaterThan(0);
@@ -27,22 +51,46 @@ describe('The order of strength', () => {
   const at = (part: string, condition: string): number => places.findIndex((place) => place.part === part && place.condition === condition);
   it('has every place once', () => expect(places.length).toBe(new Set(places.map(({ part, condition }) => `${part} ${condition}`)).size));
   for (const [weaker, stronger] of [
-    [['table', 'rest'], ['body-rows', 'rest']],
-    [['body-rows', 'rest'], ['body-rows', 'even']],
-    [['body-rows', 'even'], ['body-rows', 'last']],
-    [['body-rows', 'last'], ['row-headers', 'rest']],
-    [['row-headers', 'last'], ['body-rows', 'hovered']],
-    [['body-rows', 'hovered'], ['row-headers', 'hovered']],
-    [['row-headers', 'hovered'], ['body-rows', 'selected']],
+    [
+      ['table', 'rest'],
+      ['body-rows', 'rest'],
+    ],
+    [
+      ['body-rows', 'rest'],
+      ['body-rows', 'even'],
+    ],
+    [
+      ['body-rows', 'even'],
+      ['body-rows', 'last'],
+    ],
+    [
+      ['body-rows', 'last'],
+      ['row-headers', 'rest'],
+    ],
+    [
+      ['row-headers', 'last'],
+      ['body-rows', 'hovered'],
+    ],
+    [
+      ['body-rows', 'hovered'],
+      ['row-headers', 'hovered'],
+    ],
+    [
+      ['row-headers', 'hovered'],
+      ['body-rows', 'selected'],
+    ],
   ] as const) {
     it(`${weaker.join(' ')} gives way to ${stronger.join(' ')}`, () => expect(at(...weaker)).toBeLessThan(at(...stronger)));
   }
   it('asks no other part’s places, and only conditions that hold', () => {
-    const asked = placesFor({ part: 'body-rows', conditions: ['even', 'hovered'] }, propertyOf('ink')).map(({ part, condition }) => `${part} ${condition}`);
+    const asked = placesFor({ part: 'body-rows', conditions: ['even', 'hovered'] }, propertyOf('ink')).map(
+      ({ part, condition }) => `${part} ${condition}`,
+    );
     expect(asked).toEqual(['body-rows hovered', 'body-rows even', 'body-rows rest', 'table rest']);
   });
   it('does not hand the table’s fill and padding to the caption, which stands outside', () => {
-    const asked = (name: 'fill' | 'padding-top' | 'ink'): string[] => placesFor({ part: 'caption', conditions: [] }, propertyOf(name)).map(({ part }) => part);
+    const asked = (name: 'fill' | 'padding-top' | 'ink'): string[] =>
+      placesFor({ part: 'caption', conditions: [] }, propertyOf(name)).map(({ part }) => part);
     expect([asked('fill'), asked('padding-top'), asked('ink')]).toEqual([['caption'], ['caption'], ['caption', 'table']]);
   });
 });
@@ -58,7 +106,8 @@ describe('Starters', () => {
       const look = lookOf(theme);
       for (const place of places) {
         for (const { name } of propertiesOf(place.part)) {
-          for (const { read, text } of look.said(place, name)) expect(read.ok).withContext(`${place.part} ${place.condition} ${name}: ${text}`).toBeTrue();
+          for (const { read, text } of look.said(place, name))
+            expect(read.ok).withContext(`${place.part} ${place.condition} ${name}: ${text}`).toBeTrue();
         }
       }
     });
@@ -68,7 +117,18 @@ describe('Starters', () => {
 
 describe('A theme’s swatches', () => {
   it('are the base theme’s, with its own in their place and new ones last', () => {
-    const look = lookOf(themeWith({}, { base: 'nightfall', swatches: [{ name: 'deep', colour: '#111111' }, { name: 'zing', colour: '#ff0000' }] }));
+    const look = lookOf(
+      themeWith(
+        {},
+        {
+          base: 'nightfall',
+          swatches: [
+            { name: 'deep', colour: '#111111' },
+            { name: 'zing', colour: '#ff0000' },
+          ],
+        },
+      ),
+    );
     expect(look.vocabulary.swatches.get('deep')).toBe('#111111');
     expect(look.vocabulary.swatches.get('mist')).toBe('#eef5f7');
     expect(look.swatches.at(-1)?.name).toBe('zing');

@@ -103,7 +103,14 @@ describe('Values with a mistake say what is wrong and what would be right', () =
 
   it('lets no text through that could close a declaration', () => {
     for (const kind of ['colour', 'length', 'size', 'family', 'line', 'case'] as const) {
-      for (const attack of ['red;} body{display:none', 'url(javascript:alert(1))', '</style><script>', 'expression(1)', 'var(--x)', '1px solid red;}']) {
+      for (const attack of [
+        'red;} body{display:none',
+        'url(javascript:alert(1))',
+        '</style><script>',
+        'expression(1)',
+        'var(--x)',
+        '1px solid red;}',
+      ]) {
         const read = readValue(kind, attack, vocabulary);
         expect(read.ok).withContext(`${kind} ${attack}`).toBeFalse();
       }

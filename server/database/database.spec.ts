@@ -88,7 +88,11 @@ describe('The demo data', () => {
     expect([themes.length >= 6, tables.length >= 6, pages.length >= 2]).toEqual([true, true, true]);
     expect(tables.some(({ document }) => document.headerRows === 2 && document.merges.length > 0)).toBeTrue();
     expect(tables.some(({ document }) => document.rows.length > 300)).toBeTrue();
-    expect(tables.some(({ document }) => /\p{Script=Greek}/u.test(document.rows.flat().join('')) && /\p{Script=Arabic}/u.test(document.rows.flat().join('')))).toBeTrue();
+    expect(
+      tables.some(
+        ({ document }) => /\p{Script=Greek}/u.test(document.rows.flat().join('')) && /\p{Script=Arabic}/u.test(document.rows.flat().join('')),
+      ),
+    ).toBeTrue();
     expect(await stores.pages.atAddress('night-boats')).toBeDefined();
   });
 });
@@ -110,7 +114,10 @@ describe('The server as a process', () => {
   afterAll(() => started.forEach((child) => child.kill('SIGKILL')));
 
   const start = (...args: string[]): ChildProcess => {
-    const child = spawn(process.execPath, ['--import', 'tsx', path.join(root, 'server', 'main.ts'), ...args], { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(process.execPath, ['--import', 'tsx', path.join(root, 'server', 'main.ts'), ...args], {
+      cwd: root,
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     started.push(child);
     return child;
   };
@@ -150,13 +157,21 @@ describe('The server as a process', () => {
       const child = start('--port', '0', '--data', folder, '--empty');
       const address = await ready(child);
       const table = gridTable(30, 5);
-      let { revision } = round === 0 ? (await ask(`${address}/api/tables`, 'POST', table)).json : ((JSON.parse((await ask(`${address}/api/tables`)).text) as Record<string, unknown>[])[0] ?? {});
+      let { revision } =
+        round === 0
+          ? (await ask(`${address}/api/tables`, 'POST', table)).json
+          : ((JSON.parse((await ask(`${address}/api/tables`)).text) as Record<string, unknown>[])[0] ?? {});
       expect(Number(revision)).withContext(`round ${round}`).toBeGreaterThanOrEqual(acknowledged);
       const [{ id }] = JSON.parse((await ask(`${address}/api/tables`)).text) as [{ id: string }];
       const stopAt = Date.now() + 400;
       const killing = new Promise<void>((resolve) => setTimeout(() => (child.kill('SIGKILL'), resolve()), 400));
       while (Date.now() < stopAt + 50) {
-        const answer = await ask(`${address}/api/tables/${id}`, 'PUT', { ...table, caption: String(revision) }, { 'If-Match': `"${String(revision)}"` }).catch(() => undefined);
+        const answer = await ask(
+          `${address}/api/tables/${id}`,
+          'PUT',
+          { ...table, caption: String(revision) },
+          { 'If-Match': `"${String(revision)}"` },
+        ).catch(() => undefined);
         if (answer?.status !== 200) break;
         revision = answer.json['revision'];
         acknowledged = Number(revision);

@@ -43,7 +43,11 @@ export interface Answer {
 /** One request; a body that is no text is sent as JSON. */
 export async function ask(url: string, method = 'GET', body?: unknown, headers: Record<string, string> = {}): Promise<Answer> {
   const sent = body === undefined || typeof body === 'string' ? body : JSON.stringify(body);
-  const response = await fetch(url, { method, body: sent, headers: { ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers } });
+  const response = await fetch(url, {
+    method,
+    body: sent,
+    headers: { ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers },
+  });
   const text = await response.text();
   let json: Record<string, unknown> = {};
   try {

@@ -1,6 +1,6 @@
 import { provideHttpClient, withFetch } from '@angular/common/http';
 import { provideAppInitializer, provideBrowserGlobalErrorListeners, type ApplicationConfig } from '@angular/core';
-import { MAT_DIALOG_DEFAULT_OPTIONS } from '@angular/material/dialog';
+import { MAT_DIALOG_DEFAULT_OPTIONS, MatDialogConfig } from '@angular/material/dialog';
 import { MAT_SNACK_BAR_DEFAULT_OPTIONS } from '@angular/material/snack-bar';
 import { TitleStrategy, provideRouter, withComponentInputBinding } from '@angular/router';
 import { registerIcons } from './controls/icons';
@@ -17,8 +17,7 @@ export const appConfig: ApplicationConfig = {
     { provide: MAT_SNACK_BAR_DEFAULT_OPTIONS, useValue: { duration: 8000, horizontalPosition: 'start' } },
     {
       provide: MAT_DIALOG_DEFAULT_OPTIONS,
-      useFactory: () => ({ autoFocus: 'first-tabbable', restoreFocus: true, maxWidth: 'min(1120px, 94vw)' }),
-      deps: [],
+      useValue: Object.assign(new MatDialogConfig(), { autoFocus: 'first-tabbable', maxWidth: 'min(1120px, 94vw)' }),
     },
   ],
 };

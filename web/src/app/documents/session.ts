@@ -109,7 +109,7 @@ export class DocumentSession<T extends { readonly name: string }> {
     return this.document !== this.base && !same(this.document, this.base);
   }
 
-  /** Changes the document; `touches` names what is changed, so that a drag or a word typed is undone at once. */
+  /** Changes the document; `touches` names what is changed, so that a drag or a word typed is undone at once; empty: the step stands alone. */
   act(label: string, touches: string, make: (document: T) => T): void {
     this.replace(act(this.historySubject.value, { label, touches, time: Date.now(), make }));
   }
@@ -136,6 +136,7 @@ export class DocumentSession<T extends { readonly name: string }> {
     const settled = theirs.reduce((document, conflict) => takeTheirs(document, conflict), merged.value);
     this.takeOver(other, settled, 'take in another window’s changes');
     this.theirs = undefined;
+    if (!this.isDirty) return this.markKept();
     this.stateSubject.next({ kind: 'saving' });
     this.tryNow.next();
   }

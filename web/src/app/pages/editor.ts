@@ -140,18 +140,18 @@ export class PageEditor implements OnInit, OnDestroy {
               room: '16px 0 24px',
             };
     const at = (this.page()?.blocks.findIndex((each) => each.id === this.pickedId()) ?? -1) + 1 || (this.page()?.blocks.length ?? 0);
-    this.change(`add a ${kind}`, `add ${id}`, (page) => ({ ...page, blocks: page.blocks.toSpliced(at, 0, block) }));
+    this.change(`add a ${kind}`, '', (page) => ({ ...page, blocks: page.blocks.toSpliced(at, 0, block) }));
     this.pick(id);
   }
   protected move(block: Block, by: -1 | 1): void {
-    this.change(`move “${this.title(block)}”`, `move ${Date.now()}`, (page) => {
+    this.change(`move “${this.title(block)}”`, '', (page) => {
       const at = page.blocks.findIndex(({ id }) => id === block.id);
       if (at + by < 0 || at + by >= page.blocks.length) return page;
       return { ...page, blocks: page.blocks.toSpliced(at, 1).toSpliced(at + by, 0, block) };
     });
   }
   protected remove(block: Block): void {
-    this.change(`delete “${this.title(block)}”`, `delete ${block.id}`, (page) => ({
+    this.change(`delete “${this.title(block)}”`, '', (page) => ({
       ...page,
       blocks: page.blocks.filter(({ id }) => id !== block.id),
     }));

@@ -21,7 +21,7 @@ import { Api, type KeptPage } from '../documents/api';
       <span class="fill"></span>
       <button mat-flat-button (click)="create()">New page</button>
     </div>
-    <main class="zest-view">
+    <div class="zest-view">
       @if (loaded() && pages().length === 0) {
         <p>No pages yet. <button mat-stroked-button (click)="create()">Make the first one</button></p>
       }
@@ -33,9 +33,7 @@ import { Api, type KeptPage } from '../documents/api';
               <p class="zest-note">{{ count(page) }}</p>
             </div>
             @if (page.live; as live) {
-              <a class="live" [href]="'/site/' + live.slug" target="_blank" rel="noopener" [attr.aria-label]="'Live page of ' + page.document.name"
-                >/site/{{ live.slug }}</a
-              >
+              <a class="live" [href]="'/site/' + live.slug" target="_blank" rel="noopener">/site/{{ live.slug }}</a>
               <span class="zest-note">published {{ live.publishedAt | date: 'd MMM, HH:mm' }}</span>
             } @else {
               <span class="zest-note">not published</span><span></span>
@@ -44,7 +42,7 @@ import { Api, type KeptPage } from '../documents/api';
           </li>
         }
       </ul>
-    </main>
+    </div>
   `,
   styles: `
     ul {

@@ -5,9 +5,9 @@ import { RouterLink } from '@angular/router';
   selector: 'zest-not-here',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [RouterLink],
-  template: `<main class="zest-view">
+  template: `<div class="zest-view">
     <h1>Not here</h1>
     <p>There is nothing at this address. <a routerLink="/themes">Go to the themes</a>.</p>
-  </main>`,
+  </div>`,
 })
 export class NotHere {}

@@ -97,10 +97,10 @@ export class TableEditor implements OnInit, OnDestroy {
   }
 
   protected type({ row, column, text }: { row: number; column: number; text: string }): void {
-    this.change(`type in row ${row + 1}, column ${column + 1}`, `cell ${row} ${column}`, (table) => setCell(table, row, column, text));
+    this.change(`type in row ${row + 1}, column ${column + 1}`, '', (table) => setCell(table, row, column, text));
   }
   protected clear(choice: Choice): void {
-    this.change('empty the chosen cells', 'clear', (table) => {
+    this.change('empty the chosen cells', '', (table) => {
       let cleared = table;
       for (let row = choice.row; row <= choice.toRow; row++)
         for (let column = choice.column; column <= choice.toColumn; column++) cleared = setCell(cleared, row, column, '');
@@ -175,12 +175,13 @@ export class TableEditor implements OnInit, OnDestroy {
     const edited = make(session.document);
     const problem = edited.ok ? undefined : edited.problems[0];
     this.refusal.set(problem ? sayProblem(problem) : '');
-    if (edited.ok) session.act(label, `${label} ${Date.now()}`, () => edited.value);
+    if (edited.ok) session.act(label, '', () => edited.value);
     return edited.ok;
   }
 
   private go(down: number, across: number): void {
     const { row, column } = this.choice();
-    this.grid()?.choose(row + down, column + across);
+    // The grid has the edited table after the next rendering.
+    setTimeout(() => this.grid()?.choose(row + down, column + across));
   }
 }

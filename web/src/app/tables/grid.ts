@@ -1,5 +1,17 @@
 import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, ElementRef, ViewEncapsulation, computed, effect, inject, input, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  ChangeDetectorRef,
+  Component,
+  ElementRef,
+  ViewEncapsulation,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
 import { contract, themeCss, writeCss } from '../../../../core/compile';
 import { gridOf, headerRole, heightOf, sectionOf, sectionRows, widthOf, type GridCell, type Table } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
@@ -46,6 +58,7 @@ export class Grid {
   private readonly corner = signal({ row: 0, column: 0 });
   protected readonly editing = signal<string | undefined>(undefined);
   protected readonly page = signal(0);
+  private readonly changes = inject(ChangeDetectorRef);
   private readonly element = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly sheet = new CSSStyleSheet();
 
@@ -123,14 +136,15 @@ export class Grid {
     return editing !== undefined && focused.row === row && focused.column === column;
   }
 
+  /** Opens a cell for typing. The field is there and has the focus before the next key comes. */
   protected edit({ row, column, text }: GridCell, typed?: string): void {
-    this.choose(row, column);
+    this.focused.set({ row, column });
+    this.corner.set({ row, column });
     this.editing.set(typed ?? text);
-    setTimeout(() => {
-      const field = this.element.shadowRoot?.querySelector('textarea');
-      field?.focus();
-      field?.setSelectionRange(field.value.length, field.value.length);
-    });
+    this.changes.detectChanges();
+    const field = this.element.shadowRoot?.querySelector('textarea');
+    field?.focus();
+    field?.setSelectionRange(field.value.length, field.value.length);
   }
 
   protected key(event: KeyboardEvent, cell: GridCell): void {
@@ -188,11 +202,10 @@ export class Grid {
   }
 
   private focusCell(): void {
-    setTimeout(() => {
-      const cell = this.element.shadowRoot?.querySelector<HTMLElement>('[tabindex="0"][data-cell]');
-      cell?.focus({ preventScroll: true });
-      cell?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
-    });
+    this.changes.detectChanges();
+    const cell = this.element.shadowRoot?.querySelector<HTMLElement>('[tabindex="0"][data-cell]');
+    cell?.focus({ preventScroll: true });
+    cell?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
   }
 }
 

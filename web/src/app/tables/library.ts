@@ -24,19 +24,19 @@ import type { NewTable, NewTableDialog } from './new-table-dialog';
       <span class="fill"></span>
       <button mat-flat-button (click)="create()">New table</button>
     </div>
-    <main class="zest-view">
+    <div class="zest-view">
       @if (loaded() && tables().length === 0) {
         <p>No tables yet. <button mat-stroked-button (click)="create()">Make the first one</button></p>
       }
       <ul class="zest-cards" aria-label="Tables">
         @for (table of tables(); track table.id) {
           <li class="card">
-            <a [routerLink]="['/tables', table.id]" [attr.aria-label]="'Open ' + table.document.name"
-              ><zest-dressed [theme]="themeOf(table)" [table]="table.document" [scale]="0.5"
-            /></a>
+            <div class="picture"><zest-dressed [theme]="themeOf(table)" [table]="table.document" [scale]="0.5" /></div>
             <div class="foot">
               <div class="names">
-                <h2>{{ table.document.name }}</h2>
+                <h2>
+                  <a [routerLink]="['/tables', table.id]">{{ table.document.name }}</a>
+                </h2>
                 <p class="zest-note">{{ table.rows }} rows, {{ table.columns }} columns</p>
               </div>
               <button mat-icon-button [matMenuTriggerFor]="menu" [attr.aria-label]="'More for ' + table.document.name">
@@ -50,7 +50,7 @@ import type { NewTable, NewTableDialog } from './new-table-dialog';
           </li>
         }
       </ul>
-    </main>
+    </div>
   `,
   styleUrl: '../controls/card.scss',
 })

@@ -23,19 +23,19 @@ import { Api, type KeptTheme } from '../../documents/api';
       <span class="fill"></span>
       <button mat-flat-button (click)="create()">New theme</button>
     </div>
-    <main class="zest-view">
+    <div class="zest-view">
       @if (loaded() && themes().length === 0) {
         <p>No themes yet. Begin with a starter: <button mat-stroked-button (click)="create()">Choose a starter</button></p>
       }
       <ul class="zest-cards" aria-label="Themes">
         @for (theme of themes(); track theme.id) {
           <li class="card">
-            <a [routerLink]="['/themes', theme.id]" [attr.aria-label]="'Open ' + theme.document.name">
-              <zest-dressed [theme]="theme.document" [table]="sample" [scale]="0.55" />
-            </a>
+            <div class="picture"><zest-dressed [theme]="theme.document" [table]="sample" [scale]="0.55" /></div>
             <div class="foot">
               <div class="names">
-                <h2>{{ theme.document.name }}</h2>
+                <h2>
+                  <a [routerLink]="['/themes', theme.id]">{{ theme.document.name }}</a>
+                </h2>
                 <p class="zest-note">{{ about(theme) }}</p>
               </div>
               <button mat-icon-button [matMenuTriggerFor]="menu" [attr.aria-label]="'More for ' + theme.document.name">
@@ -50,7 +50,7 @@ import { Api, type KeptTheme } from '../../documents/api';
           </li>
         }
       </ul>
-    </main>
+    </div>
   `,
   styleUrl: '../../controls/card.scss',
 })

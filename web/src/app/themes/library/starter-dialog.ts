@@ -16,8 +16,8 @@ import { sampleTable } from '../../controls/sample-table';
       <ul class="zest-cards" aria-label="Starters">
         @for (starter of starters; track starter.key) {
           <li>
-            <button type="button" (click)="take(starter)" [attr.aria-label]="'Start from ' + starter.theme.name + ': ' + starter.temper">
-              <zest-dressed [theme]="starter.theme" [table]="sample" [scale]="0.6" />
+            <zest-dressed [theme]="starter.theme" [table]="sample" [scale]="0.6" />
+            <button type="button" (click)="take(starter)">
               <strong>{{ starter.theme.name }}</strong>
               <span class="zest-note">{{ starter.temper }}</span>
             </button>
@@ -28,23 +28,30 @@ import { sampleTable } from '../../controls/sample-table';
     <mat-dialog-actions><button mat-button mat-dialog-close>Leave it</button></mat-dialog-actions>
   `,
   styles: `
-    button[type='button']:not([mat-dialog-close]) {
-      all: unset;
-      box-sizing: border-box;
-      display: flex;
-      flex-direction: column;
-      gap: 2px;
-      width: 100%;
+    li {
+      position: relative;
       padding: 12px;
       background: #fff;
       border: 1px solid var(--zest-line);
       border-radius: 12px;
-      cursor: pointer;
     }
-    li button[type='button']:hover {
+    li:hover {
       border-color: var(--zest-edge);
     }
-    li button[type='button']:focus-visible {
+    li button {
+      all: unset;
+      display: flex;
+      flex-direction: column;
+      gap: 2px;
+      cursor: pointer;
+    }
+    li button::after {
+      content: '';
+      position: absolute;
+      inset: 0;
+      border-radius: 12px;
+    }
+    li button:focus-visible::after {
       outline: 2px solid var(--zest-zest);
     }
     zest-dressed {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, ChangeDetectorRef, Component, ElementRef, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
 import { choices, conditionOf, partOf, type ConditionName } from '../../../../../core/theme';
@@ -23,6 +23,7 @@ interface ShownRow extends LedgerRow {
 })
 export class Ledger {
   protected readonly state = inject(StudioState);
+  private readonly changes = inject(ChangeDetectorRef);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly opened = signal<ReadonlySet<string>>(new Set());
   protected readonly editing = signal<{ condition: ConditionName; row: RowName; text: string } | undefined>(undefined);
@@ -69,8 +70,8 @@ export class Ledger {
   protected describe(row: LedgerRow, condition: ConditionName, cell: LedgerCell): string {
     const wrong = this.wrongAt(condition, row.name);
     if (wrong) return `${row.label}, ${conditionOf(condition).label}: ${wrong.typed}. ${wrong.say}`;
-    const contrast = cell.contrast ? `, contrast ${cell.contrast.ratio.toFixed(1)} ${cell.contrast.passes ? 'passes' : 'fails'}` : '';
-    return `${row.label}, ${conditionOf(condition).label}: ${cell.text}, ${cell.own ? 'set here' : `from ${cell.from}`}${contrast}`;
+    const contrast = cell.contrast ? ` ${cell.contrast.ratio.toFixed(1)} ${cell.contrast.passes ? 'passes' : 'fails'}` : '';
+    return `${row.label}, ${conditionOf(condition).label}: ${cell.text}${contrast}, ${cell.own ? 'set here' : `from ${cell.from}`}`;
   }
 
   protected focus(condition: ConditionName, row: RowName): void {
@@ -87,11 +88,11 @@ export class Ledger {
       row,
       text: text ?? this.wrongAt(condition, row)?.typed ?? ledgerCell(theme, this.state.part(), condition, row).text,
     });
-    setTimeout(() => {
-      const field = this.host.querySelector('input');
-      field?.focus();
-      if (text === undefined) field?.select();
-    });
+    // The field is there and has the focus before the next key comes.
+    this.changes.detectChanges();
+    const field = this.host.querySelector('input');
+    field?.focus();
+    if (text === undefined) field?.select();
   }
 
   protected keyOnCell(event: KeyboardEvent, condition: ConditionName, row: RowName): void {
@@ -158,6 +159,7 @@ export class Ledger {
   }
 
   private focusCurrent(): void {
-    setTimeout(() => this.host.querySelector<HTMLElement>('[role=gridcell][tabindex="0"]')?.focus());
+    this.changes.detectChanges();
+    this.host.querySelector<HTMLElement>('[role=gridcell][tabindex="0"]')?.focus();
   }
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, inject, input, output, signal, viewChild } from '@angular/core';
-import { frameRule, tableElement, themeCss, writeCss, writeHtml } from '../../../../../core/compile';
+import { contract, frameRule, tableElement, themeCss, writeCss, writeHtml } from '../../../../../core/compile';
 import { gridOf, sectionRows, slotOf, type Table } from '../../../../../core/table';
 import { partOf, type ConditionName, type PartName, type Theme } from '../../../../../core/theme';
 
@@ -114,12 +114,16 @@ export class Specimen {
       this.placeTags();
     });
     effect(() => {
-      const held = new Map(
-        [...this.held()]
-          .map(([row, names]) => [row, names.join(' ') || undefined] as const)
-          .filter((entry): entry is readonly [number, string] => entry[1] !== undefined),
-      );
-      this.content.innerHTML = writeHtml(tableElement(this.table(), { id: 'specimen', theme: 'specimen', held, slots: true }), 'compact');
+      this.content.innerHTML = writeHtml(tableElement(this.table(), { id: 'specimen', theme: 'specimen', slots: true }), 'compact');
+    });
+    effect(() => {
+      const held = this.held();
+      // Rows stand in the document as they do in the grid; only their held conditions change.
+      this.content.querySelectorAll(':scope > table > * > tr').forEach((row, i) => {
+        const names = held.get(i)?.join(' ') ?? '';
+        if (names === '') row.removeAttribute(contract.held);
+        else row.setAttribute(contract.held, names);
+      });
       this.placeTags();
     });
     effect((onCleanup) => {

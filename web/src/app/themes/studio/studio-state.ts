@@ -129,7 +129,7 @@ export class StudioState {
     const place: Place = { part: this.part(), condition };
     this.forgive(condition, row);
     const label = text(sidesOf(row)[0] ?? 'fill') === undefined ? 'let it fall back' : 'set a value';
-    this.session()?.act(`${label}: ${placeInWords(place, sidesOf(row)[0])}`, `${place.part} ${condition} ${row}`, (theme) =>
+    this.session()?.act(`${label}: ${placeInWords(place, sidesOf(row)[0])}`, '', (theme) =>
       sidesOf(row).reduce((changed, side) => setValue(changed, place, side, text(side)), theme),
     );
   }

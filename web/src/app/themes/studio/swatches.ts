@@ -1,5 +1,4 @@
-import 'vanilla-colorful/hex-color-picker.js';
-import { CUSTOM_ELEMENTS_SCHEMA, ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { parseColour, toHex } from '../../../../../core/colour';
 import { deleteSwatch, isBaseSwatch, renameSwatch, setSwatch } from '../../../../../core/edit';
@@ -11,7 +10,6 @@ import { StudioState } from './studio-state';
   selector: 'zest-swatches',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MatButtonModule],
-  schemas: [CUSTOM_ELEMENTS_SCHEMA],
   template: `
     <div class="head">
       <h2 class="zest-label">Swatches</h2>
@@ -31,11 +29,7 @@ import { StudioState } from './studio-state';
           </button>
           @if (opened() === swatch.name) {
             <div class="editor">
-              <hex-color-picker
-                [attr.color]="hex(swatch)"
-                (color-changed)="drag(swatch, $event)"
-                [attr.aria-label]="'Colour of ' + swatch.name"
-              ></hex-color-picker>
+              <label>Pick <input type="color" [value]="hex(swatch)" (input)="drag(swatch, $any($event.target).value)" /></label>
               <label
                 >Colour
                 <input
@@ -117,9 +111,15 @@ import { StudioState } from './studio-state';
     label {
       color: var(--zest-soft);
     }
-    hex-color-picker {
+    input[type='color'] {
+      display: block;
       width: 100%;
-      height: 140px;
+      height: 40px;
+      padding: 0;
+      border: 1px solid var(--zest-edge);
+      border-radius: 8px;
+      background: none;
+      cursor: pointer;
     }
   `,
 })
@@ -149,8 +149,7 @@ export class Swatches {
     this.change(`add the swatch ${name}`, { name, colour: '#e2590a' });
     this.opened.set(name);
   }
-  protected drag(swatch: Swatch, event: Event): void {
-    const { value } = (event as CustomEvent<{ value: string }>).detail;
+  protected drag(swatch: Swatch, value: string): void {
     if (value !== this.hex(swatch)) this.change(`change the swatch ${swatch.name}`, { ...swatch, colour: value });
   }
   protected type(swatch: Swatch, typed: string): void {
@@ -167,7 +166,7 @@ export class Swatches {
     this.opened.set(to);
   }
   protected remove({ name }: Swatch): void {
-    this.state.change(`delete the swatch ${name}`, `delete ${name}`, (theme) => deleteSwatch(theme, name));
+    this.state.change(`delete the swatch ${name}`, '', (theme) => deleteSwatch(theme, name));
     this.opened.set('');
   }
   private change(label: string, swatch: Swatch): void {

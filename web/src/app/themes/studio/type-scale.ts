@@ -20,8 +20,7 @@ import { StudioState } from './studio-state';
     <ul aria-label="Type steps">
       @for (step of steps(); track step.name) {
         <li>
-          <span [style.font-size.px]="Math.min(step.size, 20)">{{ step.name }}</span
-          ><code>{{ step.size }}px</code>
+          <span [style.font-size.px]="Math.min(step.size, 20)">{{ step.name }}</span><code>{{ step.size }}px</code>
         </li>
       }
     </ul>

@@ -1,0 +1,120 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { Key, type WebDriver } from 'selenium-webdriver';
+import { devTools, openBrowser } from './driver';
+import { Person } from './person';
+import { startApp, type App } from './server';
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+interface Finding {
+  readonly id: string;
+  readonly nodes: readonly { readonly target: unknown; readonly failureSummary: string }[];
+}
+
+/** Everything that axe has to say about what is on the screen, one line each. */
+async function findings(driver: WebDriver): Promise<string[]> {
+  await driver.executeScript(axe);
+  const found = await driver.executeAsyncScript<readonly Finding[]>(
+    'const done = arguments[0]; axe.run(document, { resultTypes: ["violations"] }).then((result) => done(result.violations.map(({ id, nodes }) => ({ id, nodes: nodes.map(({ target, failureSummary }) => ({ target, failureSummary })) }))))',
+  );
+  return found.flatMap(({ id, nodes }) =>
+    nodes.map(({ target, failureSummary }) => `${id}: ${JSON.stringify(target)} ${failureSummary.replace(/\s+/g, ' ')}`),
+  );
+}
+
+describe('axe finds nothing', () => {
+  let app: App;
+  let driver: WebDriver;
+  let person: Person;
+  beforeAll(async () => {
+    app = await startApp({ demo: true });
+    driver = await openBrowser();
+    person = new Person(driver);
+  }, 60_000);
+  afterAll(async () => {
+    await driver.quit();
+    await app.kill();
+  });
+
+  const views: readonly (readonly [name: string, path: string, ready: (person: Person) => Promise<unknown>])[] = [
+    ['the theme library', '/themes', (each) => each.find('link', 'Harbour dusk')],
+    ['the studio', '/themes/harbour-dusk', (each) => each.find('grid', 'Values of Body rows')],
+    [
+      'the studio with a mistake in it',
+      '/themes/harbour-dusk',
+      async (each) => {
+        await each.click('gridcell', /^Fill, Even:/);
+        await each.press('mits', Key.ENTER);
+        await each.find('alert', /mits/);
+        await each.click('button', /^Swatch lamp/);
+      },
+    ],
+    ['the table library', '/tables', (each) => each.find('link', 'Berths at Oldquay')],
+    ['the table editor', '/tables/evening-crossings', (each) => each.find('grid', 'Cells of Evening crossings')],
+    ['a table of 300 rows', '/tables/crossing-log', (each) => each.find('button', 'Later rows')],
+    ['the page library', '/pages', (each) => each.find('link', 'Night boats')],
+    [
+      'the page editor',
+      '/pages/night-boats',
+      async (each) => {
+        await each.click('button', /^Evening crossings/);
+        await each.find('combobox', 'Theme');
+      },
+    ],
+    ['a live page', '/site/night-boats', (each) => each.find('table', 'Fares by age')],
+    ['the other live page', '/site/thistle-press', (each) => each.find('table', /Workshop/)],
+    ['the practice site', '/site', (each) => each.find('link', 'night-boats')],
+    ['an address that is none', '/nowhere', (each) => each.find('heading', 'Not here')],
+  ];
+  for (const scheme of ['light', 'dark'] as const) {
+    for (const [name, path, ready] of views) {
+      it(`in ${name}, ${scheme}`, async () => {
+        await devTools(driver, 'Emulation.setEmulatedMedia', {
+          features: [
+            { name: 'prefers-color-scheme', value: scheme },
+            { name: 'prefers-reduced-motion', value: 'reduce' },
+          ],
+        });
+        await person.open(app.url + path);
+        await ready(person);
+        expect(await findings(driver)).toEqual([]);
+      }, 40_000);
+    }
+  }
+
+  for (const [dialog, path, button] of [
+    ['Choose a starter', '/themes', 'New theme'],
+    ['New table', '/tables', 'New table'],
+    ['New page', '/pages', 'New page'],
+  ] as const) {
+    it(`in the dialog “${dialog}”`, async () => {
+      await person.open(app.url + path);
+      await person.click('button', button);
+      await person.find('heading', dialog);
+      expect(await findings(driver)).toEqual([]);
+    }, 30_000);
+  }
+
+  it('and no view scrolls as a page at 1280 by 800, no live page sideways at 320', async () => {
+    for (const [, path, ready] of views.slice(0, 8)) {
+      await person.open(app.url + path);
+      await ready(person);
+      expect(
+        await driver.executeScript(
+          'return document.documentElement.scrollHeight <= innerHeight && document.documentElement.scrollWidth <= innerWidth',
+        ),
+      )
+        .withContext(path)
+        .toBeTrue();
+    }
+    await devTools(driver, 'Emulation.setDeviceMetricsOverride', { width: 320, height: 700, deviceScaleFactor: 1, mobile: false });
+    for (const page of ['night-boats', 'thistle-press']) {
+      await person.open(`${app.url}/site/${page}`);
+      await person.find('heading', null);
+      expect(await driver.executeScript('return document.documentElement.scrollWidth'))
+        .withContext(page)
+        .toBeLessThanOrEqual(320);
+    }
+  }, 60_000);
+});

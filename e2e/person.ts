@@ -1,0 +1,129 @@
+import { Key, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { finderScript } from './accessible';
+
+/** How long a person waits for something before giving up. */
+const PATIENCE_MS = 10_000;
+
+export type Name = string | RegExp | null;
+
+/** A person at the screen: finds things by role and name, waits for what should come, and never for time. */
+export class Person {
+  constructor(readonly driver: WebDriver) {}
+
+  async open(url: string): Promise<void> {
+    await this.driver.get(url);
+  }
+
+  /** All visible elements of a role whose name is the text, or matches the pattern. */
+  async all(role: string, name: Name = null): Promise<WebElement[]> {
+    const exact = typeof name === 'string';
+    const found = await this.driver.executeScript<WebElement[] | null>(
+      'return globalThis.findByRole ? globalThis.findByRole(arguments[0], arguments[1], arguments[2]) : null',
+      role,
+      name instanceof RegExp ? name.source : name,
+      exact,
+    );
+    if (found) return found;
+    await this.driver.executeScript(finderScript);
+    return this.all(role, name);
+  }
+
+  async find(role: string, name: Name = null): Promise<WebElement> {
+    return this.until(`a ${role} named ${String(name)}`, async () => (await this.all(role, name))[0]);
+  }
+
+  async isThere(role: string, name: Name = null): Promise<boolean> {
+    return (await this.all(role, name)).length > 0;
+  }
+  async gone(role: string, name: Name = null): Promise<void> {
+    await this.until(`no ${role} named ${String(name)}`, async () => !(await this.isThere(role, name)) || undefined);
+  }
+
+  async click(role: string, name: Name = null): Promise<void> {
+    await this.until(`a click on the ${role} named ${String(name)}`, async () => {
+      const [element] = await this.all(role, name);
+      await element?.click();
+      return element;
+    });
+  }
+
+  /** Types over what stands in a field. */
+  async fill(role: string, name: Name, text: string): Promise<void> {
+    await this.until(`the ${role} named ${String(name)} to type in`, async () => {
+      const [field] = await this.all(role, name);
+      await field?.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.DELETE, text);
+      return field;
+    });
+  }
+
+  async choose(name: Name, option: string): Promise<void> {
+    const field = await this.find('combobox', name);
+    await this.driver.executeScript(
+      `const option = [...arguments[0].options].find((each) => each.textContent.trim() === arguments[1]);
+       if (!option) throw new Error('No choice ' + arguments[1]);
+       arguments[0].value = option.value; arguments[0].dispatchEvent(new Event('change', { bubbles: true }));`,
+      field,
+      option,
+    );
+  }
+
+  /** Keys for whatever has the focus, through shadow roots. */
+  async press(...keys: string[]): Promise<void> {
+    await this.driver
+      .actions()
+      .sendKeys(...keys)
+      .perform();
+  }
+  async chord(...keys: string[]): Promise<void> {
+    const actions = this.driver.actions();
+    for (const key of keys.slice(0, -1)) actions.keyDown(key);
+    actions.sendKeys(keys.at(-1) ?? '');
+    for (const key of keys.slice(0, -1)) actions.keyUp(key);
+    await actions.perform();
+  }
+
+  /** Puts something on the clipboard of a paste and pastes it into an element. */
+  async paste(element: WebElement, clipboard: Readonly<Record<string, string>>): Promise<void> {
+    await this.driver.executeScript(
+      `const data = new DataTransfer();
+       for (const [type, text] of Object.entries(arguments[1])) data.setData(type, text);
+       arguments[0].dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));`,
+      element,
+      clipboard,
+    );
+  }
+
+  /** Waits until the header says that everything is kept. */
+  async untilKept(): Promise<void> {
+    await this.untilText(/All changes kept/);
+  }
+  async untilText(pattern: RegExp): Promise<void> {
+    await this.until(`text like ${String(pattern)}`, async () => pattern.test(await this.text()) || undefined);
+  }
+  async text(): Promise<string> {
+    return this.driver.executeScript<string>('return document.body.innerText');
+  }
+
+  /** A computed style of an element in the specimen, the page or a shadow root. */
+  async style(element: WebElement, property: string): Promise<string> {
+    return this.driver.executeScript<string>('return getComputedStyle(arguments[0]).getPropertyValue(arguments[1])', element, property);
+  }
+
+  /** Asks again and again until there is an answer; what is looked at may change meanwhile. */
+  async until<T>(what: string, ask: () => Promise<T | undefined>): Promise<T> {
+    const end = Date.now() + PATIENCE_MS;
+    let last: unknown;
+    do {
+      try {
+        const answer = await ask();
+        if (answer !== undefined) return answer;
+      } catch (error) {
+        last = error;
+      }
+      await new Promise((resolve) => setTimeout(resolve, 40));
+    } while (Date.now() < end);
+    throw new Error(
+      `Waited for ${what}.${last instanceof Error ? ` Last: ${last.message}` : ''} On the screen: ${(await this.text()).slice(0, 600)}`,
+    );
+  }
+}
