@@ -11,7 +11,8 @@ export const finderScript: string =
       import { computeAccessibleName, getRole } from 'dom-accessibility-api';
       // HTML-AAM: a th of scope row or rowgroup is a row header.
       const roleOf = (element) => (element.localName === 'th' && /^row/.test(element.getAttribute('scope') ?? '') ? 'rowheader' : getRole(element));
-      const visible = (element) => element.checkVisibility({ visibilityProperty: true }) && !element.closest('[aria-hidden=true], [inert]');
+      const hidden = (element) => element.closest('[aria-hidden=true], [inert]') !== null || (element.getRootNode().host ? hidden(element.getRootNode().host) : false);
+      const visible = (element) => element.checkVisibility({ visibilityProperty: true }) && !hidden(element);
       function* all(root) {
         for (const element of root.querySelectorAll('*')) {
           yield element;

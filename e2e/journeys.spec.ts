@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { Key, type WebDriver } from 'selenium-webdriver';
+import { Key, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { openBrowser } from './driver';
 import { Person } from './person';
 import { newFolder, startApp, type App } from './server';
@@ -30,7 +30,7 @@ describe('From an empty data folder', () => {
     await person.click('gridcell', cell(property, condition));
     await person.press(text, Key.ENTER);
   };
-  const specimenCell = (name: string): Promise<import('selenium-webdriver').WebElement> => person.find('cell', name);
+  const specimenCell = (name: string): Promise<WebElement> => person.find('cell', name);
 
   it('1. opens on an empty library that says what to do first', async () => {
     await person.open(app.url);
@@ -238,7 +238,7 @@ describe('From an empty data folder', () => {
     const file = (name: string, text: string): string => (fs.writeFileSync(path.join(folder, name), text), path.join(folder, name));
     await person.click('link', 'Tables');
     await person.click('button', 'New table');
-    const chooser = await driver.executeScript<import('selenium-webdriver').WebElement>('return document.querySelector("input[type=file]")');
+    const chooser = await driver.executeScript<WebElement>('return document.querySelector("input[type=file]")');
     await chooser.sendKeys(file('empty.csv', ''));
     await person.find('alert', /There are no rows in it/);
     await chooser.sendKeys(file('broken.csv', 'a;b\n1;"two\n'));

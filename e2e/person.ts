@@ -57,14 +57,20 @@ export class Person {
   }
 
   async choose(name: Name, option: string): Promise<void> {
-    const field = await this.find('combobox', name);
-    await this.driver.executeScript(
-      `const option = [...arguments[0].options].find((each) => each.textContent.trim() === arguments[1]);
-       if (!option) throw new Error('No choice ' + arguments[1]);
-       arguments[0].value = option.value; arguments[0].dispatchEvent(new Event('change', { bubbles: true }));`,
-      field,
-      option,
-    );
+    await this.until(`the choice ${option} of ${String(name)}`, async () => {
+      const [field] = await this.all('combobox', name);
+      return (
+        (await this.driver.executeScript<true | null>(
+          `const option = [...arguments[0]?.options ?? []].find((each) => each.textContent.trim() === arguments[1]);
+         if (!option) return null;
+         arguments[0].value = option.value;
+         arguments[0].dispatchEvent(new Event('change', { bubbles: true }));
+         return true;`,
+          field,
+          option,
+        )) ?? undefined
+      );
+    });
   }
 
   /** Keys for whatever has the focus, through shadow roots. */

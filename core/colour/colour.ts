@@ -28,7 +28,7 @@ export function parseColour(text: string): Rgba | undefined {
   if (/^[0-9a-f]{3,8}$/i.test(trimmed)) return undefined;
   const parsed = parse(trimmed);
   if (!parsed) return undefined;
-  const rgb = toRgb(parsed);
+  const rgb = parsed.mode === 'rgb' ? parsed : toRgb(parsed);
   return { r: clamp(rgb.r), g: clamp(rgb.g), b: clamp(rgb.b), alpha: clamp(rgb.alpha ?? 1) };
 }
 
@@ -43,6 +43,12 @@ const byte = (n: number): string =>
 /** `#rrggbb`, or `#rrggbbaa` where the colour is not opaque. */
 export function toHex({ r, g, b, alpha }: Rgba): string {
   return `#${byte(r)}${byte(g)}${byte(b)}${alpha < 1 ? byte(alpha) : ''}`;
+}
+
+/** The colour that its hex form stands for: channels and alpha rounded to bytes. */
+export function toBytes({ r, g, b, alpha }: Rgba): Rgba {
+  const round = (n: number): number => Math.round(n * 255) / 255;
+  return { r: round(r), g: round(g), b: round(b), alpha: round(alpha) };
 }
 
 /** Lightness (0 to 1), chroma and hue (degrees; 0 for greys) in OKLCH. */

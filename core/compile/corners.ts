@@ -1,5 +1,5 @@
 import { outerLines } from '../lines';
-import { resolve } from '../resolve';
+import { resolveAt } from '../resolve';
 import type { Theme, Value } from '../theme';
 import { firstGroup, lastGroup, type SelectorOptions } from './selectors';
 import { rule, type CssNode } from './stylesheet';
@@ -10,10 +10,10 @@ import { rule, type CssNode } from './stylesheet';
  * group are clipped to the inner curve: the radius less the line and the gap (CSS Backgrounds 3, section 5.2).
  */
 export function cornerRules(theme: Theme, options: SelectorOptions): readonly CssNode[] {
-  const table = { part: 'table', conditions: [] } as const;
-  const radius = resolve(theme, table, 'radius').value;
-  const spaced = resolve(theme, table, 'cells').value.css === 'spaced';
-  const gap = resolve(theme, table, 'gap').value;
+  const table = { part: 'table', condition: 'rest' } as const;
+  const radius = resolveAt(theme, table, 'radius');
+  const spaced = resolveAt(theme, table, 'cells').css === 'spaced';
+  const gap = resolveAt(theme, table, 'gap');
   const { top, end, bottom, start } = outerLines(theme);
   // Where lines differ the thinner one counts: its inner curve is the rounder one, and no fill lies on a line.
   const line = Math.min(top.width, end.width, bottom.width, start.width);

@@ -1,19 +1,7 @@
 import { layerOf } from '../paint';
 import { edgeLines, isDrawn, outerLines, type Line } from '../lines';
-import { resolve } from '../resolve';
-import {
-  conditionOf,
-  firstGood,
-  lookOf,
-  places,
-  propertiesOf,
-  swatchVariable,
-  type Look,
-  type Place,
-  type Property,
-  type Theme,
-  type Value,
-} from '../theme';
+import { resolveAt } from '../resolve';
+import { conditionOf, lookOf, places, propertiesOf, swatchVariable, type Look, type Place, type Property, type Theme, type Value } from '../theme';
 import { cornerRules } from './corners';
 import {
   captionOf,
@@ -53,22 +41,27 @@ export function themeCss(theme: Theme, { key, held = false }: ThemeCssOptions): 
 
 /** The swatches that are used, as custom properties, so that a brand colour is changed in one place. */
 function swatchRule(look: Look, { theme }: SelectorOptions, nodes: readonly CssNode[]): readonly CssNode[] {
-  const used = new Set(
-    nodes.flatMap(declarationsOf).flatMap(([, value]) => [...value.matchAll(/var\((--zp-[a-z0-9-]+)\)/g)].map((match) => match[1])),
-  );
+  const used = new Set<string>();
+  for (const node of nodes) collectVariables(node, used);
   const declarations = look.swatches
     .filter(({ name }) => used.has(swatchVariable(name)))
     .map(({ name, colour }): Declaration => [swatchVariable(name), colour.toLowerCase()]);
   return declarations.length > 0 ? [rule(`.${theme}`, ...declarations)] : [];
 }
 
-const declarationsOf = (node: CssNode): readonly Declaration[] => (node.kind === 'rule' ? node.declarations : node.rules.flatMap(declarationsOf));
+/** Names of the custom properties that a node's values read. Scanned by hand: this runs at every edit. */
+function collectVariables(node: CssNode, used: Set<string>): void {
+  if (node.kind === 'media') return node.rules.forEach((inner) => collectVariables(inner, used));
+  for (const [, value] of node.declarations) {
+    for (let at = value.indexOf('var('); at >= 0; at = value.indexOf('var(', at + 4)) used.add(value.slice(at + 4, value.indexOf(')', at)));
+  }
+}
 
 /** The table's own box. Borders are always separate, since only then do corners round and lines have one owner. */
 function tableBox(theme: Theme): (options: SelectorOptions) => CssNode {
   return (options) => {
-    const table = { part: 'table', conditions: [] } as const;
-    const value = (name: 'radius' | 'cells' | 'gap'): Value => resolve(theme, table, name).value;
+    const table = { part: 'table', condition: 'rest' } as const;
+    const value = (name: 'radius' | 'cells' | 'gap'): Value => resolveAt(theme, table, name);
     const spaced = value('cells').css === 'spaced';
     const radius = value('radius').css;
     const rounded: Declaration[] = radius === '0' ? [] : [['border-radius', radius]];
@@ -96,10 +89,11 @@ function outer(theme: Theme): Declaration[] {
 
 /** The rules of one place: what is set there by the theme or, failing that, by what it grows from. */
 function placeRules(look: Look, place: Place, options: SelectorOptions): readonly CssNode[] {
-  const set = propertiesOf(place.part).flatMap((property) => {
-    const found = firstGood(look.said(place, property.name));
-    return found ? [{ property, value: found.value }] : [];
-  });
+  const set: SetValue[] = [];
+  for (const property of propertiesOf(place.part)) {
+    const value = look.valueAt(place, property);
+    if (value) set.push({ property, value });
+  }
   if (set.length === 0) return [];
   if (place.part === 'table') return wholeTable(set, options);
   const fill = set.find(({ property }) => property.name === 'fill');
@@ -147,18 +141,23 @@ const over = ({ css }: Value): Declaration => ['background-image', css === 'tran
 
 /** Values as declarations; sides that face each other are written together. */
 function declare(set: readonly SetValue[]): readonly Declaration[] {
-  const declarations = new Map(set.flatMap(({ property, value }) => (property.css ? [[property.css, value.css] as const] : [])));
-  if (declarations.has('height')) declarations.set('box-sizing', 'border-box');
-  for (const axis of ['block', 'inline']) pair(declarations, `padding-${axis}`);
-  return [...declarations];
+  const declarations: Declaration[] = [];
+  const sides: Record<string, string> = {};
+  for (const { property, value } of set) {
+    const { css } = property;
+    if (css === undefined) continue;
+    if (css.startsWith('padding-')) sides[css] = value.css;
+    else declarations.push([css, value.css]);
+    if (css === 'height') declarations.push(['box-sizing', 'border-box']);
+  }
+  return [...declarations, ...facing(sides, 'padding-block'), ...facing(sides, 'padding-inline')];
 }
 
-function pair(declarations: Map<string, string>, name: string): void {
-  const [start, end] = [declarations.get(`${name}-start`), declarations.get(`${name}-end`)];
-  if (start === undefined || end === undefined) return;
-  declarations.delete(`${name}-start`);
-  declarations.delete(`${name}-end`);
-  declarations.set(name, start === end ? start : `${start} ${end}`);
+function facing(sides: Readonly<Record<string, string>>, name: string): readonly Declaration[] {
+  const [start, end] = [sides[`${name}-start`], sides[`${name}-end`]];
+  if (start !== undefined && end !== undefined) return [[name, start === end ? start : `${start} ${end}`]];
+  if (start !== undefined) return [[`${name}-start`, start]];
+  return end === undefined ? [] : [[`${name}-end`, end]];
 }
 
 /** Each inner edge is drawn once: by the cell below it, or by the cell after it. */

@@ -1,5 +1,5 @@
 import { lineStyles, type LineStyle, type Theme, type Value } from '../theme';
-import { resolve } from '../resolve';
+import { resolveAt } from '../resolve';
 
 export type Line = Extract<Value, { kind: 'line' }>;
 export type LineName = 'outer-top' | 'outer-end' | 'outer-bottom' | 'outer-start' | 'rows' | 'columns' | 'under-header' | 'above-footer';
@@ -32,7 +32,7 @@ export function stronger(first: Contender, second: Contender): Contender {
 export const isDrawn = (line: Line): boolean => line.style !== 'none' && line.style !== 'hidden';
 
 export function lineAt(theme: Theme, name: LineName): Line {
-  const { value } = resolve(theme, { part: 'lines', conditions: [] }, name);
+  const value = resolveAt(theme, { part: 'lines', condition: 'rest' }, name);
   if (value.kind !== 'line') throw new TypeError(`${name} is not a line`);
   return value;
 }
@@ -53,7 +53,7 @@ export interface EdgeLines {
 }
 
 export function edgeLines(theme: Theme): EdgeLines {
-  const joined = resolve(theme, { part: 'table', conditions: [] }, 'cells').value.css === 'joined';
+  const joined = resolveAt(theme, { part: 'table', condition: 'rest' }, 'cells').css === 'joined';
   const rows: Contender = { line: lineAt(theme, 'rows'), origin: 'row' };
   const underHeader: Contender = { line: lineAt(theme, 'under-header'), origin: 'cell' };
   const aboveFooter: Contender = { line: lineAt(theme, 'above-footer'), origin: 'cell' };

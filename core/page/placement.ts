@@ -2,7 +2,7 @@ import { bad, good, type Outcome } from '../outcome';
 import { readValue } from '../theme';
 import type { TableBlock } from './page';
 
-const nothing = { swatches: new Map<string, string>(), scale: { base: 16, ratio: 1, steps: [] } };
+const nothing = { swatches: new Map(), scale: { base: 16, ratio: 1, steps: [] } };
 
 /** Reads a placement's width and gives the CSS for it. */
 export function readWidth(text: string): Outcome<string> {

@@ -1,6 +1,6 @@
 import { BLACK, TRANSPARENT, WHITE, blend, contrast, flatten, neededContrast, type Rgba } from '../colour';
 import { fontSize, resolve } from '../resolve';
-import { conditionOf, firstGood, lookOf, partOf, placesFor, propertyOf, type Place, type Slot, type Theme } from '../theme';
+import { conditionOf, lookOf, partOf, placesFor, propertyOf, type Place, type Slot, type Theme } from '../theme';
 
 /** The page that a table stands on. */
 export interface PageColours {
@@ -34,11 +34,12 @@ export function fillLayers(theme: Theme, slot: Slot): FillLayers {
   const look = lookOf(theme);
   const layers: Record<LayerName, Rgba> = { table: TRANSPARENT, row: TRANSPARENT, cell: TRANSPARENT, over: TRANSPARENT };
   const open = new Set<LayerName>(['table', 'row', 'cell', 'over']);
-  for (const place of placesFor(slot, propertyOf('fill'))) {
+  const fill = propertyOf('fill');
+  for (const place of placesFor(slot, fill)) {
     const layer = layerOf(place);
-    const found = open.has(layer) ? firstGood(look.said(place, 'fill')) : undefined;
-    if (found?.value.kind !== 'colour') continue;
-    layers[layer] = found.value.rgba;
+    const value = open.has(layer) ? look.valueAt(place, fill) : undefined;
+    if (value?.kind !== 'colour') continue;
+    layers[layer] = value.rgba;
     open.delete(layer);
   }
   return layers;

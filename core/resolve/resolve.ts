@@ -3,7 +3,6 @@ import {
   lookOf,
   placesFor,
   propertyOf,
-  readValue,
   type Place,
   type PropertyName,
   type Saying,
@@ -25,6 +24,13 @@ export interface Link {
   readonly say?: string;
 }
 
+/** The value of a property at a place where nothing else has a say: the whole table's box and the lines. */
+export function resolveAt(theme: Theme, place: Place, name: PropertyName): Value {
+  const look = lookOf(theme);
+  const property = propertyOf(name);
+  return look.valueAt(place, property) ?? look.initial(property);
+}
+
 export interface Resolved {
   readonly value: Value;
   readonly text: string;
@@ -44,10 +50,8 @@ export function resolve(theme: Theme, slot: Slot, name: PropertyName): Resolved 
     const from = chain.find(({ state }) => state === 'holds');
     if (from) return { value: winner.value, text: winner.saying.text, from, chain: [...chain, initialLink(property.initial, false)] };
   }
-  const initial = readValue(property.kind, property.initial, look.vocabulary);
-  if (!initial.ok) throw new TypeError(`The initial value of ${name} cannot be read`);
   const from = initialLink(property.initial, true);
-  return { value: initial.value, text: property.initial, from, chain: [...chain, from] };
+  return { value: look.initial(property), text: property.initial, from, chain: [...chain, from] };
 }
 
 function linkOf({ source, place, text, read }: Saying, holds: boolean): Link {

@@ -57,15 +57,31 @@ export const tableSchema = object({
 })
   .noUnknown('A table has no other fields.')
   .test('grid', (table, context) => {
-    const wrong = gridProblem(table as unknown as Table);
+    const wrong = isGrid(table) ? gridProblem(table) : undefined;
     return wrong === undefined || context.createError({ message: wrong, path: 'merges' });
   }) as unknown as ObjectSchema<Table>;
 
 /** Reads a table document from JSON that came from anywhere. */
 export const readTable = (json: unknown): Outcome<Table> => checkShape(tableSchema, json);
 
+/** Whether the fields that the grid's rules look at are there at all; if not, the fields' own rules say so. */
+function isGrid(table: unknown): table is Table {
+  const { rows, merges, headerRows, footerRows, rowHeaders } = table as Record<keyof Table, unknown>;
+  const numbers = (...values: readonly unknown[]): boolean => values.every((value) => Number.isInteger(value));
+  const isMerge = (merge: unknown): boolean => {
+    const { row, column, rows: down, columns: across } = (merge ?? {}) as Partial<Record<keyof Merge, unknown>>;
+    return numbers(row, column, down, across);
+  };
+  return (
+    Array.isArray(rows) &&
+    rows.every((row) => Array.isArray(row)) &&
+    Array.isArray(merges) &&
+    merges.every(isMerge) &&
+    numbers(headerRows, footerRows, rowHeaders)
+  );
+}
+
 function gridProblem(table: Table): string | undefined {
-  if (!Array.isArray(table.rows) || !Array.isArray(table.merges)) return undefined;
   const width = table.rows[0]?.length ?? 0;
   if (table.headerRows + table.footerRows > table.rows.length) return 'There are more header and footer rows than rows.';
   if (table.rowHeaders > width) return 'There are more row header columns than columns.';

@@ -208,6 +208,9 @@ describe('Reading a table document', () => {
       },
       /overlap/,
     ],
+    ['a merge that is null', { ...table, merges: [null] }, /.+/],
+    ['a merge of half a row', { ...table, merges: [{ row: 1, column: 0, rows: 0.5, columns: 2 }] }, /whole number/],
+    ['rows that are null', { ...table, rows: [null] }, /.+/],
     ['something else', [1, 2], /.+/],
   ] as const) {
     it(`says what is wrong with ${what}`, () => expect(says(json)).toMatch(expected));

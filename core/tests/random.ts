@@ -1,4 +1,4 @@
-import { conditionNames, parts, propertiesOf, type PartName, type Theme, type ValueKind } from '../theme';
+import { conditionNames, parts, propertiesOf, type Theme, type ValueKind } from '../theme';
 import { mergeCells, tableOf, type Table } from '../table';
 
 /** Random themes and tables from a seed, for specs that hold core against the browser. Same seed, same things. */
@@ -63,7 +63,7 @@ export function randomTheme(d: Dice, bases: readonly string[]): Theme {
   const values: Record<string, Record<string, Record<string, string>>> = {};
   for (const part of parts) {
     for (const condition of conditionNames.filter((name) => (part.conditions as readonly string[]).includes(name))) {
-      for (const property of propertiesOf(part.name as PartName)) {
+      for (const property of propertiesOf(part.name)) {
         // Inherited ink needs a page colour; everything else may say "page" wherever it likes.
         if (d.chance(density)) ((values[part.name] ??= {})[condition] ??= {})[property.name] = randomText[property.kind](d);
       }

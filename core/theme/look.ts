@@ -1,5 +1,6 @@
+import { parseColour, type Rgba } from '../colour';
 import { type Outcome } from '../outcome';
-import { propertyOf, type PropertyName, type ValueKind } from './properties';
+import { propertyOf, type Property, type PropertyName, type ValueKind } from './properties';
 import { ground } from './starters/ground';
 import { starterOf } from './starters';
 import { ownText, type Place, type Swatch, type Theme } from './theme';
@@ -28,6 +29,10 @@ export interface Look {
   readonly scale: TypeScale;
   /** What is said for a property at a place, strongest source first. */
   readonly said: (place: Place, property: PropertyName) => readonly Saying[];
+  /** The strongest value at a place that can be read; undefined where none is said. */
+  readonly valueAt: (place: Place, property: Property) => Value | undefined;
+  /** What holds when nothing is said. */
+  readonly initial: (property: Property) => Value;
 }
 
 const looks = new WeakMap<Theme, Look>();
@@ -56,6 +61,19 @@ export function lookOf(theme: Theme): Look {
         if (text !== undefined) found.push({ source, place, text, read: words.read(propertyOf(property).kind, text) });
       }
       return found;
+    },
+    valueAt: (place, { name, kind }) => {
+      for (const { theme: layer } of layers) {
+        const text = ownText(layer, place, name);
+        const outcome = text === undefined ? undefined : words.read(kind, text);
+        if (outcome?.ok) return outcome.value;
+      }
+      return undefined;
+    },
+    initial: ({ kind, name, initial }) => {
+      const outcome = words.read(kind, initial);
+      if (!outcome.ok) throw new TypeError(`The initial value of ${name} cannot be read`);
+      return outcome.value;
     },
   };
   looks.set(theme, look);
@@ -87,20 +105,27 @@ function wordsOf(own: readonly Swatch[], base: Theme, scale: TypeScale): Words {
   const known = wordsBySwatches.get(own);
   if (known && known.base === base && known.scale === scale) return known;
   const swatches = mergeSwatches(base.swatches, own);
-  const vocabulary: Vocabulary = { swatches: new Map(swatches.map(({ name, colour }) => [name, colour])), scale };
-  const remembered = new Map<string, Outcome<Value>>();
+  const vocabulary: Vocabulary = { swatches: new Map(swatches.flatMap(({ name, colour }) => named(name, colour))), scale };
+  const remembered = new Map<ValueKind, Map<string, Outcome<Value>>>();
   const read = (kind: ValueKind, text: string): Outcome<Value> => {
-    const key = `${kind} ${text}`;
-    const before = remembered.get(key);
+    let ofKind = remembered.get(kind);
+    if (!ofKind) remembered.set(kind, (ofKind = new Map()));
+    const before = ofKind.get(text);
     if (before) return before;
     const outcome = readValue(kind, text, vocabulary);
-    if (remembered.size > 5000) remembered.clear();
-    remembered.set(key, outcome);
+    if (ofKind.size > 5000) ofKind.clear();
+    ofKind.set(text, outcome);
     return outcome;
   };
   const words: Words = { base, scale, swatches, vocabulary, read };
   wordsBySwatches.set(own, words);
   return words;
+}
+
+/** A swatch whose colour cannot be read is none: what refers to it falls back. */
+function named(name: string, text: string): readonly (readonly [string, Rgba])[] {
+  const colour = parseColour(text);
+  return colour ? [[name, colour]] : [];
 }
 
 /** The base theme's swatches in their order, own ones in place of those they replace, then the rest. */

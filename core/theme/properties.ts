@@ -90,8 +90,13 @@ export function propertyOf(name: PropertyName): Property {
 }
 
 /** The properties that a part has, in the catalogue's order. */
-export const propertiesOf = (part: PartName): readonly Property[] =>
-  properties.filter((property) => (property.parts as readonly string[]).includes(part));
+export const propertiesOf = (part: PartName): readonly Property[] => byPart.get(part) ?? [];
+
+const byPart = new Map(
+  [...new Set(properties.flatMap(({ parts }) => parts as readonly PartName[]))].map(
+    (part) => [part, properties.filter(({ parts }) => (parts as readonly PartName[]).includes(part))] as const,
+  ),
+);
 
 /** Sides that are set together by one text (`7px 12px`), in the order in which CSS names them. */
 export const bundles = [

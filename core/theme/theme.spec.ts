@@ -1,3 +1,4 @@
+import { WHITE, toHex } from '../colour';
 import { themeWith } from '../tests/themes';
 import {
   bundleText,
@@ -48,7 +49,8 @@ describe('The catalogue', () => {
 });
 
 describe('The order of strength', () => {
-  const at = (part: string, condition: string): number => places.findIndex((place) => place.part === part && place.condition === condition);
+  const at = ([part, condition]: readonly [string, string]): number =>
+    places.findIndex((place) => place.part === part && place.condition === condition);
   it('has every place once', () => expect(places.length).toBe(new Set(places.map(({ part, condition }) => `${part} ${condition}`)).size));
   for (const [weaker, stronger] of [
     [
@@ -80,7 +82,7 @@ describe('The order of strength', () => {
       ['body-rows', 'selected'],
     ],
   ] as const) {
-    it(`${weaker.join(' ')} gives way to ${stronger.join(' ')}`, () => expect(at(...weaker)).toBeLessThan(at(...stronger)));
+    it(`${weaker.join(' ')} gives way to ${stronger.join(' ')}`, () => expect(at(weaker)).toBeLessThan(at(stronger)));
   }
   it('asks no other part’s places, and only conditions that hold', () => {
     const asked = placesFor({ part: 'body-rows', conditions: ['even', 'hovered'] }, propertyOf('ink')).map(
@@ -129,8 +131,8 @@ describe('A theme’s swatches', () => {
         },
       ),
     );
-    expect(look.vocabulary.swatches.get('deep')).toBe('#111111');
-    expect(look.vocabulary.swatches.get('mist')).toBe('#eef5f7');
+    expect(toHex(look.vocabulary.swatches.get('deep') ?? WHITE)).toBe('#111111');
+    expect(toHex(look.vocabulary.swatches.get('mist') ?? WHITE)).toBe('#eef5f7');
     expect(look.swatches.at(-1)?.name).toBe('zing');
     expect(look.swatches.map(({ name }) => name).indexOf('deep')).toBe(2);
   });

@@ -1,10 +1,12 @@
+import { TRANSPARENT, parseColour, type Rgba } from '../colour';
 import { readValue, tidy, type Value, type Vocabulary } from './values';
 import type { ValueKind } from './properties';
 
+const colour = (text: string): Rgba => parseColour(text) ?? TRANSPARENT;
 const vocabulary: Vocabulary = {
   swatches: new Map([
-    ['mist', '#eef5f6'],
-    ['deep', '#123c4d'],
+    ['mist', colour('#eef5f6')],
+    ['deep', colour('#123c4d')],
   ]),
   scale: {
     base: 14,
@@ -68,7 +70,7 @@ describe('Values become CSS', () => {
     expect(value.kind === 'colour' && value.swatch).toBe('deep');
   });
   it('reads a swatch before a CSS colour of the same name', () => {
-    const read = readValue('colour', 'red', { ...vocabulary, swatches: new Map([['red', '#123456']]) });
+    const read = readValue('colour', 'red', { ...vocabulary, swatches: new Map([['red', colour('#123456')]]) });
     expect(read.ok && read.value.css).toBe('var(--zp-red)');
   });
 });

@@ -1,5 +1,5 @@
 import { closest } from 'fastest-levenshtein';
-import { fade, parseColour, toHex, type Rgba } from '../colour';
+import { fade, parseColour, toBytes, toHex, type Rgba } from '../colour';
 import { bad, good, type Outcome, type Problem } from '../outcome';
 import { fontStack, fonts } from './fonts';
 import type { ValueKind } from './properties';
@@ -7,7 +7,7 @@ import { readStep, stepSize, type TypeScale } from './type-scale';
 
 /** What values may refer to. */
 export interface Vocabulary {
-  readonly swatches: ReadonlyMap<string, string>;
+  readonly swatches: ReadonlyMap<string, Rgba>;
   readonly scale: TypeScale;
 }
 
@@ -40,6 +40,8 @@ export function readValue(kind: ValueKind, typed: string, vocabulary: Vocabulary
 
 /** The text as it is kept: trimmed, single spaces, and lower case unless quotes or commas make it a font list. */
 export function tidy(text: string): string {
+  // Most texts are kept as they are; this is asked of every value of a theme.
+  if (/^[a-z0-9#.%+-]+$/.test(text)) return text;
   const single = text.trim().replace(/\s+/g, ' ');
   return /[",']/.test(single) && !/\(/.test(single) ? single : single.toLowerCase();
 }
@@ -98,10 +100,10 @@ const readColour: Reader = (text, vocabulary) => {
   const percent = share ? Number(share[2]) : 100;
   if (percent > 100) return problem('value-range', `${percent}% is more than all of it.`, 'Use 0% to 100%.');
   const swatch = vocabulary.swatches.get(name);
-  const colour = parseColour(swatch ?? name);
+  const colour = swatch ?? parseColour(name);
   if (!colour) return unknownColour(name, vocabulary);
   const rgba = fade(colour, percent / 100);
-  if (swatch === undefined) return good({ kind: 'colour', css: toHex(rgba), rgba: parseColour(toHex(rgba)) ?? rgba });
+  if (swatch === undefined) return good({ kind: 'colour', css: toHex(rgba), rgba: toBytes(rgba) });
   const variable = `var(${swatchVariable(name)})`;
   const css = percent === 100 ? variable : `color-mix(in srgb, ${variable} ${percent}%, transparent)`;
   return good({ kind: 'colour', css, rgba, swatch: name });

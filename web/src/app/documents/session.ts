@@ -1,6 +1,6 @@
 import {
   BehaviorSubject,
-  Observable,
+  type Observable,
   Subject,
   catchError,
   debounceTime,

@@ -36,7 +36,7 @@ const heldAtFirst: readonly (readonly ConditionName[])[] = [[], ['hovered'], [],
           </button>
         }
       </div>
-      <div class="host" #host [style.width.px]="width()" (click)="pick($event)"></div>
+      <div class="host" #host [style.width.px]="width()"></div>
     </div>
   `,
   styles: `
@@ -142,6 +142,8 @@ export class Specimen {
     if (this.shadow) return;
     this.shadow = this.host().nativeElement.attachShadow({ mode: 'open' });
     this.shadow.adoptedStyleSheets = [this.sheet];
+    // Picking with the pointer; the keyboard picks parts in the anatomy.
+    this.content.addEventListener('click', (event) => this.pick(event));
     this.shadow.append(this.content);
   }
 
@@ -170,7 +172,7 @@ export class Specimen {
   }
 
   /** A click picks the part of the cell, under the condition that its row is held in. */
-  protected pick(event: MouseEvent): void {
+  private pick(event: MouseEvent): void {
     const target = event.composedPath()[0] as HTMLElement;
     if (target.closest('caption')) return this.picked.emit({ part: 'caption', condition: 'rest' });
     const [row, column] = (target.closest<HTMLElement>('[data-slot]')?.dataset['slot'] ?? '').split(' ').map(Number);

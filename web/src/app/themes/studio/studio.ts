@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, ElementRef, OnDestroy, OnInit, effect, inject, input, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  type ElementRef,
+  type OnDestroy,
+  type OnInit,
+  effect,
+  inject,
+  input,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
 import { MatTooltipModule } from '@angular/material/tooltip';
@@ -70,7 +81,7 @@ export class Studio implements OnInit, OnDestroy {
     const condition = conditionNames.find((name) => name === this.condition());
     if (condition && partOf(this.state.part()).conditions.includes(condition)) this.state.condition.set(condition);
     const row = [...propertyNames, ...bundles.map(({ name }) => name)].find((name) => name === this.property());
-    if (row) this.state.row.set(row as RowName);
+    if (row) this.state.row.set(row);
     void this.state.open(this.id());
   }
   ngOnDestroy(): void {

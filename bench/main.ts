@@ -1,0 +1,7 @@
+import { benchBrowser } from './browser';
+import { benchCompile } from './compile';
+import { benchStart } from './start';
+
+benchCompile();
+await benchStart();
+await benchBrowser();

@@ -1,0 +1,54 @@
+import { defineConfig } from 'eslint/config';
+import angular from 'angular-eslint';
+import tseslint from 'typescript-eslint';
+
+export default defineConfig(
+  { ignores: ['dist/', 'coverage/', '.angular/', 'data/', 'e2e/_*'] },
+  {
+    files: ['**/*.ts'],
+    extends: [tseslint.configs.recommendedTypeChecked],
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/switch-exhaustiveness-check': 'error',
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      'no-console': 'error',
+      'max-lines': ['error', { max: 400, skipBlankLines: true, skipComments: true }],
+      // A void promise is how an event handler says that it does not wait.
+      'no-void': 'off',
+    },
+    languageOptions: {
+      parserOptions: {
+        tsconfigRootDir: import.meta.dirname,
+        project: [
+          'core/tsconfig.json',
+          'server/tsconfig.json',
+          'e2e/tsconfig.json',
+          'bench/tsconfig.json',
+          'web/tsconfig.app.json',
+          'web/tsconfig.spec.json',
+          'web/tsconfig.worker.json',
+        ],
+      },
+    },
+  },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['**/*.spec.ts', 'core/tests/**'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'localStorage', 'setTimeout', 'performance', 'console'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'The core has no clock: take the time as an argument.' },
+        { object: 'Math', property: 'random', message: 'The core has no dice: take a seed as an argument.' },
+      ],
+    },
+  },
+  {
+    files: ['web/**/*.ts'],
+    extends: [angular.configs.tsRecommended],
+    processor: angular.processInlineTemplates,
+    rules: { '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'zest', style: 'kebab-case' }] },
+  },
+  { files: ['web/**/*.html'], extends: [angular.configs.templateRecommended, angular.configs.templateAccessibility] },
+  { files: ['web/src/main.ts', 'e2e/**/*.ts', 'bench/**/*.ts'], rules: { 'no-console': 'off' } },
+);
