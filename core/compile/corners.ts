@@ -5,6 +5,14 @@ import { firstGroup, lastGroup, type SelectorOptions } from './selectors';
 import { rule, type CssNode } from './stylesheet';
 
 /**
+ * How far the clip reaches beyond the row group, in px. Fills are painted on whole device pixels and a clip is
+ * not, so a clip that ended where the fill ends would leave a pale seam along the line.
+ */
+const BEYOND = 0.5;
+/** The clip's curve lies further out by that much; with a radius larger by this it meets the inner curve at its middle. */
+const WIDER = Math.round((BEYOND * Math.SQRT2 * 10) / (Math.SQRT2 - 1)) / 10;
+
+/**
  * Rounded corners clip what lies in them. The table's own overflow cannot do it, since its box holds the
  * caption too; and with merged cells the corner cell may start in any row. So the first and the last row
  * group are clipped to the inner curve: the radius less the line and the gap (CSS Backgrounds 3, section 5.2).
@@ -21,21 +29,18 @@ export function cornerRules(theme: Theme, options: SelectorOptions): readonly Cs
   if (inner === undefined) return [];
   const first = firstGroup(options);
   const last = lastGroup(options);
-  return [
-    rule(first, ['clip-path', `inset(0 round ${inner} ${inner} 0 0)`]),
-    rule(last, ['clip-path', `inset(0 round 0 0 ${inner} ${inner})`]),
-    rule(`${first}:where(:last-child)`, ['clip-path', `inset(0 round ${inner})`]),
-  ];
+  const clip = (corners: string): readonly [string, string] => ['clip-path', `inset(-${BEYOND}px round ${corners})`];
+  return [rule(first, clip(`${inner} ${inner} 0 0`)), rule(last, clip(`0 0 ${inner} ${inner}`)), rule(`${first}:where(:last-child)`, clip(inner))];
 }
 
-/** The radius less line and gap, worked out where all are px; undefined where nothing is left of it. */
+/** The radius less line and gap, fitted to the clip, worked out where all are px; undefined where nothing is left of it. */
 function innerRadius(radius: Value, line: number, gap: Value | undefined): string | undefined {
   if (radius.kind !== 'length' || radius.amount === 0) return undefined;
   const spacing = gap?.kind === 'length' ? gap : undefined;
   const inPx = radius.unit === 'px' && (spacing === undefined || spacing.unit === 'px' || spacing.amount === 0);
   if (inPx) {
     const left = radius.amount - line - (spacing?.amount ?? 0);
-    return left > 0 ? `${Math.round(left * 100) / 100}px` : undefined;
+    return left > 0 ? `${Math.round((left + WIDER) * 100) / 100}px` : undefined;
   }
-  return `max(0px,${radius.css} - ${line}px${spacing && spacing.amount > 0 ? ` - ${spacing.css}` : ''})`;
+  return `max(0px,${radius.css} - ${line}px${spacing && spacing.amount > 0 ? ` - ${spacing.css}` : ''} + ${WIDER}px)`;
 }

@@ -81,7 +81,7 @@ export class ThemeLibrary {
   protected async create(): Promise<void> {
     const { StarterDialog } = await import('./starter-dialog');
     const theme = await firstValueFrom(
-      this.dialog.open<InstanceType<typeof StarterDialog>, undefined, Theme>(StarterDialog, { width: '960px' }).afterClosed(),
+      this.dialog.open<InstanceType<typeof StarterDialog>, undefined, Theme>(StarterDialog, { width: '1120px' }).afterClosed(),
     );
     const kept = theme && (await this.deleting.attempt(() => firstValueFrom(this.api.create('themes', theme))));
     if (kept) await this.router.navigate(['/themes', kept.id]);

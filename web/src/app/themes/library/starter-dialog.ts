@@ -16,7 +16,7 @@ import { sampleTable } from '../../controls/sample-table';
       <ul class="zest-cards" aria-label="Starters">
         @for (starter of starters; track starter.key) {
           <li>
-            <zest-dressed [theme]="starter.theme" [table]="sample" [scale]="0.6" />
+            <zest-dressed [theme]="starter.theme" [table]="sample" [scale]="0.47" />
             <button type="button" (click)="take(starter)">
               <strong>{{ starter.theme.name }}</strong>
               <span class="zest-note">{{ starter.temper }}</span>
@@ -54,8 +54,11 @@ import { sampleTable } from '../../controls/sample-table';
     li button:focus-visible::after {
       outline: 2px solid var(--zest-zest);
     }
+    .zest-cards {
+      grid-template-columns: repeat(auto-fill, minmax(236px, 1fr));
+    }
     zest-dressed {
-      height: 152px;
+      height: 150px;
       margin-block-end: 8px;
     }
     strong {

@@ -117,7 +117,10 @@ interface Step {
 export class Why {
   private readonly state = inject(StudioState);
   private readonly property = computed(() => sidesOf(this.state.row())[0] ?? 'fill');
-  protected readonly word = computed(() => propertyOf(this.property()).label.toLowerCase());
+  protected readonly word = computed(() => {
+    const { kind, label } = propertyOf(this.property());
+    return kind === 'line' ? 'line' : label.toLowerCase();
+  });
   protected readonly steps = computed<readonly Step[]>(() => {
     const theme = this.state.theme();
     if (!theme || !this.fits()) return [];

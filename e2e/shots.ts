@@ -1,0 +1,69 @@
+// npm run shots: one current picture of each main view, from the demo data, into docs/screenshots/.
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { Key, type WebDriver } from 'selenium-webdriver';
+import { devTools, openBrowser } from './driver';
+import { Person } from './person';
+import { startApp } from './server';
+
+const folder = 'docs/screenshots';
+mkdirSync(folder, { recursive: true });
+const app = await startApp({ demo: true });
+const driver: WebDriver = await openBrowser();
+const person = new Person(driver);
+const still = { name: 'prefers-reduced-motion', value: 'reduce' };
+await devTools(driver, 'Emulation.setEmulatedMedia', { features: [still] });
+
+async function shoot(name: string, path: string, prepare: () => Promise<unknown>, width = 1280, height = 800): Promise<void> {
+  await devTools(driver, 'Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
+  await person.open(app.url + path);
+  await prepare();
+  await driver.executeScript('return document.fonts.ready');
+  // Two frames, so that what the last change brought is painted.
+  await driver.executeAsyncScript('const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(done))');
+  writeFileSync(`${folder}/${name}.png`, await driver.takeScreenshot(), 'base64');
+  console.log(`${folder}/${name}.png`);
+}
+
+try {
+  await shoot('themes', '/themes', () => person.find('link', 'Harbour dusk'));
+  await shoot('starters', '/themes', async () => {
+    await person.click('button', 'New theme');
+    await person.find('heading', 'Choose a starter');
+  });
+  await shoot('studio', '/themes/harbour-dusk?part=body-rows', async () => {
+    await person.find('cell', 'Fennel Point');
+    await person.click('gridcell', /^Fill, Selected/);
+  });
+  await shoot('studio-mistake', '/themes/harbour-dusk?part=body-rows', async () => {
+    await person.click('gridcell', /^Ink, Selected/);
+    await person.press('#9db4bd', Key.ENTER);
+    await person.click('gridcell', /^Fill, Even/);
+    await person.press('mits', Key.ENTER);
+    await person.click('gridcell', /^Ink, Selected/);
+    await person.click('button', /^Swatch glow/);
+  });
+  await shoot('studio-lines', '/themes/paper-stock?part=lines&property=rows', () => person.find('gridcell', /^Between rows/));
+  await shoot('tables', '/tables', () => person.find('link', 'Evening crossings'));
+  await shoot('table-new', '/tables', async () => {
+    await person.click('button', 'New table');
+    await person.paste(await person.find('textbox', 'Paste copied cells here'), {
+      'text/plain': 'Boat\tTo\tFare\nMoth\tSkerrin\t£8.20\nWick\tTarn Isle\nPaper Gull\tSkerrin\t£11.40\n',
+    });
+    await person.find('button', 'Create table');
+  });
+  await shoot('table', '/tables/evening-crossings', async () => {
+    await person.click('cell', 'no sailing');
+  });
+  await shoot('pages', '/pages', () => person.find('link', 'Night boats'));
+  await shoot('page', '/pages/night-boats', async () => {
+    await person.click('button', /^Evening crossings/);
+    await person.find('combobox', 'Theme');
+  });
+  await shoot('live-page', '/site/night-boats', () => person.find('table', 'Fares by age'));
+  await shoot('live-page-phone', '/site/night-boats', () => person.find('table', 'Fares by age'), 390, 800);
+  await devTools(driver, 'Emulation.setEmulatedMedia', { features: [still, { name: 'prefers-color-scheme', value: 'dark' }] });
+  await shoot('studio-dark', '/themes/low-sound?part=column-headers', () => person.find('gridcell', /^Fill, At rest/));
+} finally {
+  await driver.quit();
+  await app.kill();
+}
