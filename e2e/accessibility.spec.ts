@@ -79,6 +79,10 @@ describe('axe finds nothing', () => {
         await person.open(app.url + path);
         await ready(person);
         expect(await findings(driver)).toEqual([]);
+        const fetched = await driver.executeScript<string[]>('return performance.getEntriesByType("resource").map(({ name }) => name)');
+        expect(fetched.filter((address) => !address.startsWith(app.url)))
+          .withContext('fetched from elsewhere')
+          .toEqual([]);
       }, 40_000);
     }
   }

@@ -109,7 +109,7 @@ function wordsOf(own: readonly Swatch[], base: Theme, scale: TypeScale): Words {
   const remembered = new Map<ValueKind, Map<string, Outcome<Value>>>();
   const read = (kind: ValueKind, text: string): Outcome<Value> => {
     let ofKind = remembered.get(kind);
-    if (!ofKind) remembered.set(kind, (ofKind = new Map()));
+    if (!ofKind) remembered.set(kind, (ofKind = new Map<string, Outcome<Value>>()));
     const before = ofKind.get(text);
     if (before) return before;
     const outcome = readValue(kind, text, vocabulary);

@@ -93,9 +93,7 @@ export function propertyOf(name: PropertyName): Property {
 export const propertiesOf = (part: PartName): readonly Property[] => byPart.get(part) ?? [];
 
 const byPart = new Map(
-  [...new Set(properties.flatMap(({ parts }) => parts as readonly PartName[]))].map(
-    (part) => [part, properties.filter(({ parts }) => (parts as readonly PartName[]).includes(part))] as const,
-  ),
+  [...new Set(properties.flatMap(({ parts }) => parts))].map((part) => [part, properties.filter(({ parts }) => parts.includes(part))] as const),
 );
 
 /** Sides that are set together by one text (`7px 12px`), in the order in which CSS names them. */

@@ -1,4 +1,4 @@
-import { Observable, defer, firstValueFrom, of, throwError } from 'rxjs';
+import { type Observable, defer, firstValueFrom, of, throwError } from 'rxjs';
 import { filter } from 'rxjs/operators';
 import { ApiError, type Api, type Kept, type Kind } from './api';
 import { type Draft, Drafts } from './drafts';

@@ -1,33 +1,22 @@
 import { DatePipe } from '@angular/common';
-import {
-  ChangeDetectionStrategy,
-  Component,
-  type ElementRef,
-  type OnDestroy,
-  type OnInit,
-  computed,
-  effect,
-  inject,
-  input,
-  signal,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, type ElementRef, type OnInit, computed, effect, inject, input, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { MatTooltipModule } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
-import { Subscription, firstValueFrom } from 'rxjs';
+import { firstValueFrom } from 'rxjs';
 import type { PageInput } from '../../../../core/compile';
 import { pageSchema, readRoom, readWidth, type Block, type Page, type TableBlock } from '../../../../core/page';
 import type { Table } from '../../../../core/table';
 import { Deleting } from '../controls/deleting';
 import { Name } from '../controls/rename';
 import { Ruler } from '../controls/ruler';
+import { UndoRedo } from '../controls/undo-redo';
+import { followRoom } from '../controls/follow-room';
 import { Api, type KeptPage, type KeptTable, type KeptTheme } from '../documents/api';
-import type { DocumentSession } from '../documents/session';
-import { Sessions } from '../documents/sessions';
+import { OpenDocument } from '../documents/open-document';
 import { Preview } from './preview';
 
 type LiveState = KeptPage['live'];
@@ -35,31 +24,28 @@ type LiveState = KeptPage['live'];
 @Component({
   selector: 'zest-page-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DatePipe, MatButtonModule, MatIconModule, MatMenuModule, MatTooltipModule, Name, Preview, RouterLink, Ruler],
+  imports: [DatePipe, MatButtonModule, MatIconModule, MatMenuModule, MatTooltipModule, Name, Preview, RouterLink, Ruler, UndoRedo],
+  providers: [OpenDocument],
   templateUrl: './editor.html',
   styleUrl: './editor.scss',
 })
-export class PageEditor implements OnInit, OnDestroy {
+export class PageEditor implements OnInit {
   readonly id = input.required<string>();
-  private readonly sessions = inject(Sessions);
   private readonly api = inject(Api);
   private readonly deleting = inject(Deleting);
   private readonly snackBar = inject(MatSnackBar);
-  private readonly subscriptions = new Subscription();
 
-  protected readonly session = signal<DocumentSession<Page> | undefined>(undefined);
-  protected readonly page = signal<Page | undefined>(undefined);
-  protected readonly missing = signal('');
-  protected readonly undoLabel = signal<string | undefined>(undefined);
-  protected readonly redoLabel = signal<string | undefined>(undefined);
+  private readonly open = inject<OpenDocument<Page>>(OpenDocument);
+  protected readonly page = this.open.document;
+  protected readonly missing = this.open.missing;
   protected readonly tables = signal<readonly KeptTable[]>([]);
   protected readonly themes = signal<readonly KeptTheme[]>([]);
   private readonly fullTables = signal<ReadonlyMap<string, Table>>(new Map());
   protected readonly live = signal<LiveState>(undefined);
   protected readonly pickedId = signal('');
   protected readonly wrong = signal<Readonly<Record<string, string>>>({});
-  protected readonly width = signal(10_000);
-  protected readonly room = signal(800);
+  readonly width = signal(10_000);
+  readonly room = signal(800);
   private readonly stage = viewChild<ElementRef<HTMLElement>>('stage');
 
   protected readonly picked = computed(() => this.page()?.blocks.find(({ id }) => id === this.pickedId()));
@@ -69,17 +55,7 @@ export class PageEditor implements OnInit, OnDestroy {
   });
 
   constructor() {
-    effect((onCleanup) => {
-      const stage = this.stage()?.nativeElement;
-      if (!stage) return;
-      const observer = new ResizeObserver(() => {
-        const room = Math.floor(stage.clientWidth - 40);
-        if (this.width() >= this.room() - 8 || this.width() > room) this.width.set(room);
-        this.room.set(room);
-      });
-      observer.observe(stage);
-      onCleanup(() => observer.disconnect());
-    });
+    followRoom(this.stage, 40, this);
     effect(() => {
       const wanted = [...new Set((this.page()?.blocks ?? []).flatMap((block) => (block.kind === 'table' && block.table ? [block.table] : [])))];
       for (const id of wanted) if (!this.fullTables().has(id)) void this.fetchTable(id);
@@ -87,24 +63,11 @@ export class PageEditor implements OnInit, OnDestroy {
   }
 
   ngOnInit(): void {
-    void this.open();
-  }
-  ngOnDestroy(): void {
-    this.subscriptions.unsubscribe();
-    this.sessions.leave(this.session());
+    void this.load();
   }
 
-  private async open(): Promise<void> {
-    try {
-      const session = await firstValueFrom(this.sessions.open<Page>('pages', this.id()));
-      this.subscriptions.add(session.document$.subscribe((page) => this.page.set(page)));
-      this.subscriptions.add(session.undoLabel$.subscribe((label) => this.undoLabel.set(label)));
-      this.subscriptions.add(session.redoLabel$.subscribe((label) => this.redoLabel.set(label)));
-      this.session.set(session);
-    } catch (error) {
-      this.missing.set((error as Error).message);
-      return;
-    }
+  private async load(): Promise<void> {
+    if (!(await this.open.open('pages', this.id()))) return;
     await this.deleting.attempt(async () => {
       const [tables, themes, pages] = await Promise.all([
         firstValueFrom(this.api.tables()),
@@ -170,7 +133,7 @@ export class PageEditor implements OnInit, OnDestroy {
     this.snackBar
       .open(`“${this.title(block)}” was taken off the page.`, 'Undo')
       .onAction()
-      .subscribe(() => this.session()?.undo());
+      .subscribe(() => this.open.session()?.undo());
   }
   protected pick(id: string): void {
     this.pickedId.set(id);
@@ -216,7 +179,7 @@ export class PageEditor implements OnInit, OnDestroy {
   }
 
   protected async publish(): Promise<void> {
-    const session = this.session();
+    const session = this.open.session();
     if (!session || !(await session.flush())) {
       this.snackBar.open('It cannot be published before it is kept. See what the header says.', 'Close');
       return;
@@ -235,7 +198,7 @@ export class PageEditor implements OnInit, OnDestroy {
   }
 
   private change(label: string, touches: string, make: (page: Page) => Page): void {
-    this.session()?.act(label, touches, make);
+    this.open.act(label, touches, make);
   }
 }
 

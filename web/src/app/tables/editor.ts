@@ -1,10 +1,10 @@
-import { ChangeDetectionStrategy, Component, type OnDestroy, type OnInit, computed, inject, input, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, type OnInit, computed, inject, input, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatTooltipModule } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
-import { Subscription, firstValueFrom } from 'rxjs';
+import { firstValueFrom } from 'rxjs';
 import { sayProblem } from '../../../../core/outcome';
 import {
   LIMITS,
@@ -29,33 +29,30 @@ import {
 import { Deleting } from '../controls/deleting';
 import { Name } from '../controls/rename';
 import { Api, type KeptTheme } from '../documents/api';
-import type { DocumentSession } from '../documents/session';
-import { Sessions } from '../documents/sessions';
+import { OpenDocument } from '../documents/open-document';
+import { UndoRedo } from '../controls/undo-redo';
 import { FreshNotes } from './fresh-notes';
 import { Grid, type Choice } from './grid';
 
 @Component({
   selector: 'zest-table-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Grid, MatButtonModule, MatIconModule, MatMenuModule, MatTooltipModule, Name, RouterLink],
+  imports: [Grid, MatButtonModule, MatIconModule, MatMenuModule, MatTooltipModule, Name, RouterLink, UndoRedo],
+  providers: [OpenDocument],
   templateUrl: './editor.html',
   styleUrl: './editor.scss',
 })
-export class TableEditor implements OnInit, OnDestroy {
+export class TableEditor implements OnInit {
   readonly id = input.required<string>();
-  private readonly sessions = inject(Sessions);
   private readonly api = inject(Api);
   private readonly deleting = inject(Deleting);
   private readonly fresh = inject(FreshNotes);
-  private readonly subscriptions = new Subscription();
   private readonly grid = viewChild(Grid);
 
-  protected readonly session = signal<DocumentSession<Table> | undefined>(undefined);
-  protected readonly table = signal<Table | undefined>(undefined);
+  private readonly open = inject<OpenDocument<Table>>(OpenDocument);
+  protected readonly table = this.open.document;
   protected readonly themes = signal<readonly KeptTheme[]>([]);
-  protected readonly missing = signal('');
-  protected readonly undoLabel = signal<string | undefined>(undefined);
-  protected readonly redoLabel = signal<string | undefined>(undefined);
+  protected readonly missing = this.open.missing;
   protected readonly notes = signal<readonly string[]>([]);
   protected readonly refusal = signal('');
   protected readonly choice = signal<Choice>({ row: 0, column: 0, toRow: 0, toColumn: 0 });
@@ -74,25 +71,12 @@ export class TableEditor implements OnInit, OnDestroy {
   });
 
   ngOnInit(): void {
-    void this.open();
-  }
-  ngOnDestroy(): void {
-    this.subscriptions.unsubscribe();
-    this.sessions.leave(this.session());
+    void this.load();
   }
 
-  private async open(): Promise<void> {
-    try {
-      const session = await firstValueFrom(this.sessions.open<Table>('tables', this.id()));
-      this.subscriptions.add(session.document$.subscribe((table) => this.table.set(table)));
-      this.subscriptions.add(session.undoLabel$.subscribe((label) => this.undoLabel.set(label)));
-      this.subscriptions.add(session.redoLabel$.subscribe((label) => this.redoLabel.set(label)));
-      this.session.set(session);
-      this.notes.set(this.fresh.take(this.id()));
-    } catch (error) {
-      this.missing.set((error as Error).message);
-      return;
-    }
+  private async load(): Promise<void> {
+    if (!(await this.open.open('tables', this.id()))) return;
+    this.notes.set(this.fresh.take(this.id()));
     this.themes.set((await this.deleting.attempt(() => firstValueFrom(this.api.themes()))) ?? []);
   }
 
@@ -159,18 +143,18 @@ export class TableEditor implements OnInit, OnDestroy {
   protected dress = (theme: string): void => this.change('dress the table', 'theme', (table) => ({ ...table, theme }));
 
   protected async download(): Promise<void> {
-    const session = this.session();
+    const session = this.open.session();
     if (session && (await session.flush())) location.assign(`/api/tables/${session.id}/markup`);
   }
 
   private change(label: string, touches: string, make: (table: Table) => Table): void {
     this.refusal.set('');
-    this.session()?.act(label, touches, make);
+    this.open.act(label, touches, make);
   }
 
   /** An edit that may be refused: the reason is shown, the table stays as it is. */
   private edit(label: string, make: (table: Table) => Edited): boolean {
-    const session = this.session();
+    const session = this.open.session();
     if (!session) return false;
     const edited = make(session.document);
     const problem = edited.ok ? undefined : edited.problems[0];

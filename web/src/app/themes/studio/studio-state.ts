@@ -1,6 +1,6 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { MatSnackBar } from '@angular/material/snack-bar';
-import { Subscription, firstValueFrom } from 'rxjs';
+import { firstValueFrom } from 'rxjs';
 import { placeInWords, setValue } from '../../../../../core/edit';
 import { sayProblem, type Outcome } from '../../../../../core/outcome';
 import { previewOf, type Table } from '../../../../../core/table';
@@ -21,8 +21,7 @@ import {
 import { Deleting } from '../../controls/deleting';
 import { sampleTable } from '../../controls/sample-table';
 import { Api, type KeptTable } from '../../documents/api';
-import type { DocumentSession } from '../../documents/session';
-import { Sessions } from '../../documents/sessions';
+import { OpenDocument } from '../../documents/open-document';
 
 /** A row of the ledger that can be edited: one property, or the sides of a bundle together. */
 export type RowName = PropertyName | BundleName;
@@ -41,17 +40,14 @@ export const sidesOf = (row: RowName): readonly PropertyName[] => (isBundle(row)
 /** What the studio shows and what can be done there: one theme being edited on one table. */
 @Injectable()
 export class StudioState {
-  private readonly sessions = inject(Sessions);
+  private readonly opened = inject<OpenDocument<Theme>>(OpenDocument);
   private readonly api = inject(Api);
   private readonly snackBar = inject(MatSnackBar);
   private readonly deleting = inject(Deleting);
-  private readonly subscriptions = new Subscription();
 
-  readonly session = signal<DocumentSession<Theme> | undefined>(undefined);
-  readonly theme = signal<Theme | undefined>(undefined);
-  readonly missing = signal('');
-  readonly undoLabel = signal<string | undefined>(undefined);
-  readonly redoLabel = signal<string | undefined>(undefined);
+  readonly session = this.opened.session;
+  readonly theme = this.opened.document;
+  readonly missing = this.opened.missing;
   readonly edition = signal(0);
   readonly key = signal('');
   readonly tables = signal<readonly KeptTable[]>([]);
@@ -68,16 +64,7 @@ export class StudioState {
   });
 
   async open(id: string): Promise<void> {
-    try {
-      const session = await firstValueFrom(this.sessions.open<Theme>('themes', id));
-      this.session.set(session);
-      this.subscriptions.add(session.document$.subscribe((theme) => this.theme.set(theme)));
-      this.subscriptions.add(session.undoLabel$.subscribe((label) => this.undoLabel.set(label)));
-      this.subscriptions.add(session.redoLabel$.subscribe((label) => this.redoLabel.set(label)));
-    } catch (error) {
-      this.missing.set((error as Error).message);
-      return;
-    }
+    if (!(await this.opened.open('themes', id))) return;
     const themes = (await this.deleting.attempt(() => firstValueFrom(this.api.themes()))) ?? [];
     const kept = themes.find((theme) => theme.id === id);
     this.edition.set(kept?.edition ?? 0);
@@ -86,11 +73,6 @@ export class StudioState {
     this.tables.set(tables);
     const first = tables.find(({ document }) => document.theme === id) ?? tables[0];
     if (first) await this.showOn(first.id);
-  }
-
-  close(): void {
-    this.subscriptions.unsubscribe();
-    this.sessions.leave(this.session());
   }
 
   async showOn(id: string): Promise<void> {

@@ -1,15 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  type ElementRef,
-  type OnDestroy,
-  type OnInit,
-  effect,
-  inject,
-  input,
-  signal,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, type ElementRef, type OnInit, effect, inject, input, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
 import { MatTooltipModule } from '@angular/material/tooltip';
@@ -27,6 +16,9 @@ import {
 } from '../../../../../core/theme';
 import { Name } from '../../controls/rename';
 import { Ruler } from '../../controls/ruler';
+import { UndoRedo } from '../../controls/undo-redo';
+import { followRoom } from '../../controls/follow-room';
+import { OpenDocument } from '../../documents/open-document';
 import { Anatomy } from './anatomy';
 import { Ledger } from './ledger';
 import { Specimen } from './specimen';
@@ -38,12 +30,26 @@ import { Why } from './why';
 @Component({
   selector: 'zest-studio',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Anatomy, Ledger, MatButtonModule, MatIconModule, MatTooltipModule, Name, RouterLink, Ruler, Specimen, Swatches, TypeScalePanel, Why],
-  providers: [StudioState],
+  imports: [
+    Anatomy,
+    Ledger,
+    MatButtonModule,
+    MatIconModule,
+    MatTooltipModule,
+    Name,
+    RouterLink,
+    Ruler,
+    Specimen,
+    Swatches,
+    TypeScalePanel,
+    UndoRedo,
+    Why,
+  ],
+  providers: [OpenDocument, StudioState],
   templateUrl: './studio.html',
   styleUrl: './studio.scss',
 })
-export class Studio implements OnInit, OnDestroy {
+export class Studio implements OnInit {
   protected readonly state = inject(StudioState);
   private readonly router = inject(Router);
   readonly id = input.required<string>();
@@ -52,8 +58,8 @@ export class Studio implements OnInit, OnDestroy {
   readonly condition = input<string>();
   readonly property = input<string>();
 
-  protected readonly width = signal(720);
-  protected readonly room = signal(900);
+  readonly width = signal(10_000);
+  readonly room = signal(900);
   private readonly stage = viewChild<ElementRef<HTMLElement>>('stage');
 
   constructor() {
@@ -61,18 +67,7 @@ export class Studio implements OnInit, OnDestroy {
       const [part, condition, property] = [this.state.part(), this.state.condition(), this.state.row()];
       void this.router.navigate([], { queryParams: { part, condition, property }, replaceUrl: true });
     });
-    effect((onCleanup) => {
-      const stage = this.stage()?.nativeElement;
-      if (!stage) return;
-      const observer = new ResizeObserver(() => {
-        const room = Math.floor(stage.clientWidth - 152);
-        if (this.width() >= this.room() - 8 || this.width() > room) this.width.set(room);
-        this.room.set(room);
-      });
-      observer.observe(stage);
-      onCleanup(() => observer.disconnect());
-    });
-    this.width.set(10_000);
+    followRoom(this.stage, 152, this);
   }
 
   ngOnInit(): void {
@@ -83,9 +78,6 @@ export class Studio implements OnInit, OnDestroy {
     const row = [...propertyNames, ...bundles.map(({ name }) => name)].find((name) => name === this.property());
     if (row) this.state.row.set(row);
     void this.state.open(this.id());
-  }
-  ngOnDestroy(): void {
-    this.state.close();
   }
 
   protected about(): string {
