@@ -164,7 +164,8 @@ describe('The server as a process', () => {
       expect(Number(revision)).withContext(`round ${round}`).toBeGreaterThanOrEqual(acknowledged);
       const [{ id }] = JSON.parse((await ask(`${address}/api/tables`)).text) as [{ id: string }];
       const stopAt = Date.now() + 400;
-      const killing = new Promise<void>((resolve) => setTimeout(() => (child.kill('SIGKILL'), resolve()), 400));
+      const dead = new Promise((resolve) => child.once('close', resolve));
+      setTimeout(() => child.kill('SIGKILL'), 400);
       while (Date.now() < stopAt + 50) {
         const answer = await ask(
           `${address}/api/tables/${id}`,
@@ -176,7 +177,7 @@ describe('The server as a process', () => {
         revision = answer.json['revision'];
         acknowledged = Number(revision);
       }
-      await killing;
+      await dead;
     }
     expect(acknowledged).toBeGreaterThan(3);
     const database = await openFolder(folder);
