@@ -1,4 +1,3 @@
-import { tableFile, themeFile } from '../hand-off';
 import { emptyPage, type Page } from '../page';
 import { dice, randomTable, randomTheme } from '../tests/random';
 import { gridTable, themeWith } from '../tests/themes';
@@ -182,14 +181,4 @@ describe('A page', () => {
         .toBeLessThan(12_000);
     }
   });
-});
-
-describe('The hand-off', () => {
-  it('puts the same class on the table that the stylesheet dresses', () => {
-    const theme = starters[0]?.theme ?? themeWith({});
-    expect(themeFile(theme, 'hairline')).toContain('.zp-hairline');
-    expect(tableFile(gridTable(2, 2), 'hairline')).toContain('<table class="zp-hairline">');
-    expect(tableFile(gridTable(2, 2), undefined)).toContain('<table>');
-  });
-  it('keeps a name out of the comment’s end', () => expect(themeFile({ ...themeWith({}), name: 'x */ body{}' }, 'x').split('*/').length).toBe(2));
 });

@@ -1,5 +1,3 @@
-import { toHex } from '../colour';
-import { fillLayers, paintedFill, readability } from '../paint';
 import { themeWith } from '../tests/themes';
 import type { Slot } from '../theme';
 import { fontSize, resolve } from './index';
@@ -55,27 +53,5 @@ describe('Resolving a value', () => {
     expect(fontSize(themeWith({ table: { rest: { size: '0.5em' } } }), even, { fontSize: 20, rootSize: 16 })).toBe(10);
     expect(fontSize(themeWith({ table: { rest: { size: '2rem' } } }), even)).toBe(32);
     expect(fontSize(themeWith({}), even)).toBe(16);
-  });
-});
-
-describe('What is painted behind a text', () => {
-  const theme = themeWith({
-    table: { rest: { fill: '#ffffff' } },
-    'body-rows': { even: { fill: '#0000ff' }, selected: { fill: '#ff0000 20%' } },
-    'row-headers': { rest: { fill: '#00ff00 20%' } },
-  });
-  it('lays a selected row’s fill over its band', () =>
-    expect(toHex(paintedFill(theme, { part: 'body-rows', conditions: ['even', 'selected'] }))).toBe('#3300cc'));
-  it('lays a row header’s own fill between the row and the selection', () => {
-    expect(toHex(paintedFill(theme, { part: 'row-headers', conditions: ['even'] }))).toBe('#0033cc');
-    expect(toHex(paintedFill(theme, { part: 'row-headers', conditions: ['even', 'selected'] }))).toBe('#3329a3');
-  });
-  it('shows the page where nothing is filled', () => expect(toHex(paintedFill(themeWith({}), even))).toBe('#ffffff'));
-  it('keeps the caption off the table’s fill', () => expect(fillLayers(theme, { part: 'caption', conditions: [] }).table.alpha).toBe(0));
-  it('knows how well a text reads there', () => {
-    const hard = themeWith({ table: { rest: { ink: '#777777', fill: '#888888' } } });
-    expect(readability(hard, even)).toEqual(jasmine.objectContaining({ needed: 4.5, passes: false }));
-    const large = themeWith({ table: { rest: { ink: '#777777', size: '30px', weight: '700' } } });
-    expect(readability(large, even)).toEqual(jasmine.objectContaining({ needed: 3, passes: true }));
   });
 });
