@@ -1,4 +1,19 @@
-import { columnGroups, gridOf, headerRole, sectionOf, type GridCell, type Section, type Table } from '../table';
+import {
+  columnGroups,
+  gridOf,
+  headerRole,
+  heldOn,
+  isNegative,
+  isNumberCell,
+  isUnevenRow,
+  marksOf,
+  padOf,
+  sectionOf,
+  type GridCell,
+  type Held,
+  type Section,
+  type Table,
+} from '../table';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
 import { contract } from './selectors';
 
@@ -7,8 +22,10 @@ export interface TableHtmlOptions {
   readonly theme?: string;
   /** A prefix that makes ids unique on the page. */
   readonly id: string;
-  /** Conditions to hold open, by row of the grid: for previews only. */
-  readonly held?: ReadonlyMap<number, string>;
+  /** Conditions to hold open: for previews only. */
+  readonly held?: Held;
+  /** What stands in a cell in place of its text: for specimens with links, buttons and icons. */
+  readonly contentOf?: (cell: GridCell) => readonly MarkupNode[] | undefined;
   /** For previews: says which slot each cell starts in, so that a click can be told apart. */
   readonly slots?: boolean;
   readonly style?: string;
@@ -39,22 +56,54 @@ export function framedTable(table: Table, options: TableHtmlOptions): Element {
 function rowsOf(table: Table, section: Section, options: TableHtmlOptions): Element[] {
   return gridOf(table).rows.flatMap((cells, row) => {
     if (sectionOf(table, row) !== section) return [];
-    return [element('tr', { [contract.held]: options.held?.get(row) }, ...cells.map((cell, i) => cellElement(table, cell, i === 0, options)))];
+    const attributes = {
+      class: isUnevenRow(table, row) ? contract.uneven : undefined,
+      [contract.held]: options.held?.rows?.get(row)?.join(' ') || undefined,
+    };
+    return [element('tr', attributes, ...cells.map((cell) => cellElement(table, cell, options)))];
   });
 }
 
-function cellElement(table: Table, cell: GridCell, isFirst: boolean, { slots }: TableHtmlOptions): Element {
+function cellElement(table: Table, cell: GridCell, { slots, held, contentOf }: TableHtmlOptions): Element {
   const { tag, scope } = headerRole(table, cell);
-  const classes = [isFirst && cell.column > 0 ? contract.inset : '', cell.isRowHeader && tag === 'td' ? contract.head : ''].filter(Boolean).join(' ');
+  const conditions = held ? heldOn(table, cell, held) : [];
+  const isHeader = cell.section === 'header';
   return element(
     tag,
     {
-      class: classes || undefined,
+      class: classesOf(table, cell, tag, isHeader ? [] : conditions) || undefined,
       scope,
       rowspan: cell.rows > 1 ? cell.rows : undefined,
       colspan: cell.columns > 1 ? cell.columns : undefined,
+      'aria-sort': isHeader && conditions.includes('sorted') ? 'ascending' : undefined,
+      [contract.held]: (isHeader && conditions.filter((condition) => condition !== 'sorted').join(' ')) || undefined,
+      [contract.pad]: (isNumberCell(table, cell) && padOf(table, cell)) || undefined,
       'data-slot': slots ? `${cell.row} ${cell.column}` : undefined,
     },
-    ...textWithBreaks(cell.text),
+    ...(contentOf?.(cell) ?? textWithBreaks(cell.text)),
   );
+}
+
+/** The marks by which the stylesheet finds a cell (docs/markup.md). */
+function classesOf(table: Table, cell: GridCell, tag: 'th' | 'td', conditions: readonly string[]): string {
+  const marks = marksOf(table, cell);
+  const number = isNumberCell(table, cell);
+  const holds: readonly (readonly [string, boolean])[] = [
+    [contract.inset, marks.inset],
+    [contract.head, cell.isRowHeader && tag === 'td'],
+    [contract.group, marks.group],
+    [contract.corner, marks.corner],
+    [contract.beside, marks.beside],
+    [contract.second, marks.second],
+    [contract.last, marks.last],
+    [contract.even, marks.even],
+    [contract.number, number],
+    [contract.negative, number && isNegative(cell.text)],
+    [contract.sorted, conditions.includes('sorted')],
+    [contract.columnHovered, conditions.includes('column-hovered')],
+  ];
+  return holds
+    .filter(([, is]) => is)
+    .map(([name]) => name)
+    .join(' ');
 }

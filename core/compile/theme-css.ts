@@ -1,52 +1,54 @@
 import { layerOf } from '../paint';
-import { edgeLines, isDrawn, outerLines, type Line } from '../lines';
 import { resolveAt } from '../resolve';
-import { conditionOf, lookOf, places, propertiesOf, swatchVariable, type Look, type Place, type Property, type Theme, type Value } from '../theme';
+import { conditionOf, lineage, lookOf, partOf, places, propertiesOf, swatchVariable, type Look, type Place, type Theme, type Value } from '../theme';
+import { aroundRules, contentRules } from './around-rules';
 import { cornerRules } from './corners';
-import {
-  captionOf,
-  cellsOf,
-  contract,
-  everyCell,
-  firstRowCells,
-  heldTest,
-  isCellPart,
-  laterCells,
-  laterRowCells,
-  rowsOf,
-  type SelectorOptions,
-} from './selectors';
+import { declare, type SetValue } from './declare';
+import { iconRules } from './icons';
+import { lineRules, outerBorder } from './line-rules';
+import { hasPicture, pictureBehind, pictureInCells, pictureUnder, picturedCells } from './pictures';
+import { aroundBars, captionOf, cellsOf, contract, everyCell, groupsOf, heldCellsOf, rowsOf, type SelectorOptions } from './selectors';
 import { rule, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
 
 export interface ThemeCssOptions {
   /** The key that names the theme's class: `zp-` and the key. */
   readonly key: string;
-  /** For previews: conditions can also be held open by `data-held` on a row. Published CSS does not carry this. */
+  /** For previews: conditions can also be held open by `data-held`. Published CSS does not carry this. */
   readonly held?: boolean;
+  /** With what stands around the table: search bar, info line, empty message, pager. */
+  readonly around?: boolean;
 }
 
 /**
  * The stylesheet of a theme: its swatches, the table's box, then a rule for each place in the order of
- * strength, then the lines. It dresses every table that carries the theme's class.
+ * strength, then what stands in cells and around the table, then the lines. It dresses every table that
+ * carries the theme's class.
  */
-export function themeCss(theme: Theme, { key, held = false }: ThemeCssOptions): Stylesheet {
+export function themeCss(theme: Theme, { key, held = false, around = false }: ThemeCssOptions): Stylesheet {
   const look = lookOf(theme);
-  const options: SelectorOptions = { theme: contract.theme(key), held };
-  const body = places.filter(({ part }) => part !== 'lines').flatMap((place) => placeRules(look, place, options));
-  const nodes = [tableBox(theme), ...body, ...lineRules(theme, options), ...cornerRules(theme, options)].map((node) =>
-    typeof node === 'function' ? node(options) : node,
-  );
-  return [...swatchRule(look, options, nodes), ...nodes.filter((node) => node.kind !== 'rule' || node.declarations.length > 0)];
+  const options: SelectorOptions = { theme: contract.theme(key), held, band: resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band').css };
+  const body = places.filter(({ part }) => partOf(part).box !== 'lines').flatMap((place) => placeRules(look, place, options, around));
+  const nodes = [
+    tableBox(theme, options),
+    ...body,
+    ...iconRules(look, options),
+    ...decimalRules(look, options),
+    ...contentRules(look, options),
+    ...(around ? aroundRules(look, options) : []),
+    ...lineRules(theme, options),
+    ...cornerRules(theme, options),
+  ].filter((node) => node.kind !== 'rule' || node.declarations.length > 0);
+  return [...swatchRule(look, options, nodes, around), ...nodes];
 }
 
 /** The swatches that are used, as custom properties, so that a brand colour is changed in one place. */
-function swatchRule(look: Look, { theme }: SelectorOptions, nodes: readonly CssNode[]): readonly CssNode[] {
+function swatchRule(look: Look, { theme }: SelectorOptions, nodes: readonly CssNode[], around: boolean): readonly CssNode[] {
   const used = new Set<string>();
   for (const node of nodes) collectVariables(node, used);
   const declarations = look.swatches
     .filter(({ name }) => used.has(swatchVariable(name)))
     .map(({ name, colour }): Declaration => [swatchVariable(name), colour.toLowerCase()]);
-  return declarations.length > 0 ? [rule(`.${theme}`, ...declarations)] : [];
+  return declarations.length > 0 ? [rule(around ? `.${theme},.${theme}-around` : `.${theme}`, ...declarations)] : [];
 }
 
 /** Names of the custom properties that a node's values read. Scanned by hand: this runs at every edit. */
@@ -58,118 +60,82 @@ function collectVariables(node: CssNode, used: Set<string>): void {
 }
 
 /** The table's own box. Borders are always separate, since only then do corners round and lines have one owner. */
-function tableBox(theme: Theme): (options: SelectorOptions) => CssNode {
-  return (options) => {
-    const table = { part: 'table', condition: 'rest' } as const;
-    const value = (name: 'radius' | 'cells' | 'gap'): Value => resolveAt(theme, table, name);
-    const spaced = value('cells').css === 'spaced';
-    const radius = value('radius').css;
-    const rounded: Declaration[] = radius === '0' ? [] : [['border-radius', radius]];
-    return rule(
-      `.${options.theme}`,
-      ['border-collapse', 'separate'],
-      ['border-spacing', spaced ? value('gap').css : '0'],
-      ...outer(theme),
-      ...rounded,
-    );
-  };
-}
-
-function outer(theme: Theme): Declaration[] {
-  const { top, end, bottom, start } = outerLines(theme);
-  if ([end, bottom, start].every((line) => line.css === top.css)) return isDrawn(top) ? [['border', top.css]] : [];
-  const sides: readonly (readonly [string, Line])[] = [
-    ['block-start', top],
-    ['inline-end', end],
-    ['block-end', bottom],
-    ['inline-start', start],
-  ];
-  return sides.filter(([, line]) => isDrawn(line)).map(([side, line]) => [`border-${side}`, line.css]);
+function tableBox(theme: Theme, options: SelectorOptions): CssNode {
+  const value = (name: 'cells' | 'gap'): Value => resolveAt(theme, { part: 'table', condition: 'rest' }, name);
+  const spaced = value('cells').css === 'spaced';
+  return rule(
+    `.${options.theme}`,
+    ['border-collapse', 'separate'],
+    ['border-spacing', spaced ? value('gap').css : '0'],
+    ...outerBorder(theme),
+    ...pictureBehind(theme, 'table'),
+  );
 }
 
 /** The rules of one place: what is set there by the theme or, failing that, by what it grows from. */
-function placeRules(look: Look, place: Place, options: SelectorOptions): readonly CssNode[] {
+function placeRules(look: Look, place: Place, options: SelectorOptions, around: boolean): readonly CssNode[] {
   const set: SetValue[] = [];
   for (const property of propertiesOf(place.part)) {
     const value = look.valueAt(place, property);
     if (value) set.push({ property, value });
   }
   if (set.length === 0) return [];
-  if (place.part === 'table') return wholeTable(set, options);
-  const fill = set.find(({ property }) => property.name === 'fill');
-  const others = declare(set.filter(({ property }) => property.name !== 'fill'));
-  if (!isCellPart(place.part)) return [rule(captionOf(options), ...others, ...(fill ? [['background-color', fill.value.css] as const] : []))];
-  return conditionOf(place.condition).interactive ? interactive(place, fill?.value, others, options) : atRest(place, fill?.value, others, options);
+  const { box } = partOf(place.part);
+  if (box === 'table') return wholeTable(set, options, around);
+  if (box === 'caption') return [rule(captionOf(options), ...declare(set), ...fillOf(set))];
+  if (box !== 'cells') return [];
+  return conditionOf(place.condition).tier === 'hand' ? underHand(look, place, set, options) : atRest(look, place, set, options);
 }
 
-interface SetValue {
-  readonly property: Property;
-  readonly value: Value;
-}
+const fillOf = (set: readonly SetValue[]): readonly Declaration[] =>
+  set.filter(({ property }) => property.name === 'fill').map(({ value }) => ['background-color', value.css]);
 
-/** The whole table's values: its fill on the table, type on caption and cells, room inside on the cells only. */
-function wholeTable(set: readonly SetValue[], options: SelectorOptions): readonly CssNode[] {
+/** The whole table's values: its box on the table, type on caption, cells and bars, room inside on the cells only. */
+function wholeTable(set: readonly SetValue[], options: SelectorOptions, around: boolean): readonly CssNode[] {
+  const own = set.filter(({ property }) => property.falls === 'part');
   const handed = set.filter(({ property }) => property.falls === 'table' && property.name !== 'fill');
-  const fill = set.find(({ property }) => property.name === 'fill');
   const shared = handed.filter(({ property }) => property.parts.includes('caption') && !property.stops?.includes('caption'));
   const inside = handed.filter((each) => !shared.includes(each));
+  const outside = [captionOf(options), ...(around ? [aroundBars(options)] : [])].join(',');
   return [
-    rule(`.${options.theme}`, ...(fill ? [['background-color', fill.value.css] as const] : [])),
-    rule(`${captionOf(options)},${everyCell(options)}`, ...declare(shared)),
+    rule(`.${options.theme}`, ...fillOf(set), ...declare(own).filter(([property, value]) => property !== 'border-radius' || value !== '0')),
+    rule(`${outside},${everyCell(options)}`, ...declare(shared)),
     rule(everyCell(options), ...declare(inside)),
   ];
 }
 
-function atRest(place: Place, fill: Value | undefined, others: readonly Declaration[], options: SelectorOptions): readonly CssNode[] {
-  const target = layerOf(place) === 'row' ? rowsOf(options, place) : cellsOf(options, place);
-  return [...(fill ? [rule(target, ['background-color', fill.css])] : []), rule(cellsOf(options, place), ...others)];
+function atRest(look: Look, place: Place, set: readonly SetValue[], options: SelectorOptions): readonly CssNode[] {
+  const { part, condition } = place;
+  const layer = layerOf(place);
+  const cells = cellsOf(options, place);
+  const fill = fillOf(set);
+  const picture = condition === 'rest' && hasPicture(look.theme, part) ? part : undefined;
+  if (layer === 'cell') return [rule(cells, ...fill, ...(picture ? pictureInCells(look.theme, picture) : []), ...declare(set))];
+  const target = layer === 'group' ? groupsOf(options, part) : rowsOf(options, place);
+  return [rule(target, ...fill, ...(picture ? pictureBehind(look.theme, picture) : [])), rule(cells, ...declare(set))];
 }
 
 /**
- * A hovered or selected row's fill is laid over the one at rest, as a picture of one colour: a translucent
+ * The fill of what the hand touches is laid over the one at rest, as a picture of one colour: a translucent
  * one shows the band behind it. Hover is asked for only where a pointer can hover, since it sticks after a tap.
  */
-function interactive(place: Place, fill: Value | undefined, others: readonly Declaration[], options: SelectorOptions): readonly CssNode[] {
-  const declarations: Declaration[] = [...(fill ? [over(fill)] : []), ...others];
-  if (declarations.length === 0) return [];
-  const held = options.held ? [rule(cellsOf(options, place, heldTest(place.condition)), ...declarations)] : [];
-  const real = rule(cellsOf(options, place), ...declarations);
-  return place.condition === 'hovered' ? [{ kind: 'media', query: '(hover:hover)', rules: [real] }, ...held] : [real, ...held];
-}
-
-const over = ({ css }: Value): Declaration => ['background-image', css === 'transparent' ? 'none' : `linear-gradient(${css},${css})`];
-
-/** Values as declarations; sides that face each other are written together. */
-function declare(set: readonly SetValue[]): readonly Declaration[] {
-  const declarations: Declaration[] = [];
-  const sides: Record<string, string> = {};
-  for (const { property, value } of set) {
-    const { css } = property;
-    if (css === undefined) continue;
-    if (css.startsWith('padding-')) sides[css] = value.css;
-    else declarations.push([css, value.css]);
-    if (css === 'height') declarations.push(['box-sizing', 'border-box']);
-  }
-  return [...declarations, ...facing(sides, 'padding-block'), ...facing(sides, 'padding-inline')];
-}
-
-function facing(sides: Readonly<Record<string, string>>, name: string): readonly Declaration[] {
-  const [start, end] = [sides[`${name}-start`], sides[`${name}-end`]];
-  if (start !== undefined && end !== undefined) return [[name, start === end ? start : `${start} ${end}`]];
-  if (start !== undefined) return [[`${name}-start`, start]];
-  return end === undefined ? [] : [[`${name}-end`, end]];
-}
-
-/** Each inner edge is drawn once: by the cell below it, or by the cell after it. */
-function lineRules(theme: Theme, options: SelectorOptions): readonly CssNode[] {
-  const { rows, columns, headerBody, bodyFooter, headerFooter } = edgeLines(theme);
-  const draw = (selector: string, side: string, line: Line): CssNode =>
-    rule(selector, ...(isDrawn(line) ? [[`border-${side}`, line.css] as const] : []));
-  return [
-    draw(`${laterRowCells(options)},${firstRowCells(options, 'tbody+tbody')}`, 'block-start', rows),
-    draw(firstRowCells(options, 'thead+tbody'), 'block-start', headerBody),
-    draw(firstRowCells(options, 'tbody+tfoot'), 'block-start', bodyFooter),
-    draw(firstRowCells(options, 'thead+tfoot'), 'block-start', headerFooter),
-    draw(laterCells(options), 'inline-start', columns),
+function underHand(look: Look, place: Place, set: readonly SetValue[], options: SelectorOptions): readonly CssNode[] {
+  const fill = set.find(({ property }) => property.name === 'fill')?.value;
+  const over = fill && (fill.css === 'transparent' ? 'none' : `linear-gradient(${fill.css},${fill.css})`);
+  const pictured = over === undefined ? [] : picturedCells(look.theme).filter((part) => lineage(part).includes(place.part));
+  const declarations: readonly Declaration[] = [...(over === undefined ? [] : [['background-image', over] as const]), ...declare(set)];
+  const rules = (select: (only?: Place['part']) => string): readonly CssNode[] => [
+    rule(select(), ...declarations),
+    ...pictured.map((part) => rule(select(part), pictureUnder(look.theme, part, over ?? 'none'))),
   ];
+  // A hovered column is marked on its cells, in previews as on pages.
+  const held = options.held && place.condition !== 'column-hovered' ? rules((only) => heldCellsOf(options, place, only)) : [];
+  const real = rules((only) => cellsOf(options, place, only));
+  return place.condition === 'hovered' ? [{ kind: 'media', query: '(hover:hover)', rules: real }, ...held] : [...real, ...held];
+}
+
+/** What numbers lack behind their decimal mark, as digits that are not seen: they then end in one line, however they were typed. */
+function decimalRules(look: Look, options: SelectorOptions): readonly CssNode[] {
+  if (resolveAt(look.theme, { part: 'numbers', condition: 'rest' }, 'decimals').css !== 'aligned') return [];
+  return [rule(`${cellsOf(options, { part: 'numbers', condition: 'rest' })}::after`, ['content', `attr(${contract.pad})`], ['visibility', 'hidden'])];
 }

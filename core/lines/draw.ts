@@ -1,6 +1,7 @@
-import { gridOf, sectionRows, type GridCell, type Table } from '../table';
-import { edgeLines, lineAt, type EdgeLines, type Line } from './lines';
+import { gridOf, marksOf, sectionRows, widthOf, type GridCell, type Table } from '../table';
 import type { Theme } from '../theme';
+import { columnLine, columnTraits, rowLine, type ColumnTrait, type RowTrait } from './edges';
+import { lineAt, type Line } from './lines';
 
 /**
  * Who draws what, so that every edge is drawn exactly once, however cells are merged: the table's own
@@ -14,18 +15,32 @@ export interface CellLines {
   readonly start: Line | undefined;
 }
 
-export function cellLines(theme: Theme, table: Table, cell: GridCell): CellLines {
-  const lines = edgeLines(theme);
-  return { top: topLine(lines, table, cell), start: cell.column === 0 ? undefined : lines.columns };
+export const cellLines = (theme: Theme, table: Table, cell: GridCell): CellLines => ({
+  top: topLine(theme, table, cell),
+  start: cell.column === 0 ? undefined : columnLine(theme, columnTraitsOf(table, cell)),
+});
+
+function topLine(theme: Theme, table: Table, cell: GridCell): Line | undefined {
+  if (cell.row === 0) return undefined;
+  const { first, count } = sectionRows(table, cell.section);
+  if (cell.section === 'header') return rowLine(theme, 'tiers');
+  if (cell.row > first) return rowLine(theme, 'rows', cell.section === 'body' ? rowTraitsOf(cell.row - first, count) : []);
+  if (cell.section === 'body') return rowLine(theme, 'header-body');
+  return rowLine(theme, sectionRows(table, 'body').count > 0 ? 'body-footer' : 'header-footer');
 }
 
-function topLine(lines: EdgeLines, table: Table, cell: GridCell): Line | undefined {
-  if (cell.row === 0) return undefined;
-  if (cell.section === 'body' && cell.row === table.headerRows) return lines.headerBody;
-  if (cell.section === 'footer' && cell.row === sectionRows(table, 'footer').first) {
-    return sectionRows(table, 'body').count > 0 ? lines.bodyFooter : lines.headerFooter;
-  }
-  return lines.rows;
+function rowTraitsOf(index: number, count: number): readonly RowTrait[] {
+  return [...(index === 1 ? (['after-first-row'] as const) : []), ...(index === count - 1 ? (['before-last-row'] as const) : [])];
+}
+
+function columnTraitsOf(table: Table, cell: GridCell): readonly ColumnTrait[] {
+  const holds: Readonly<Record<ColumnTrait, boolean>> = {
+    'header-columns': cell.section === 'header',
+    'after-first-column': cell.column === 1,
+    'before-last-column': cell.column === widthOf(table) - 1,
+    'beside-row-headers': marksOf(table, cell).beside,
+  };
+  return columnTraits.filter((trait) => holds[trait]);
 }
 
 export interface OuterLines {

@@ -1,7 +1,7 @@
 import { dice, randomTable } from '../tests/random';
 import { gridTable, themeWith } from '../tests/themes';
 import { gridOf } from '../table';
-import { cellLines, drawnSegments, edgeLines, lineAt, outerLines, stronger, type Contender, type Line, type Origin } from './index';
+import { cellLines, columnLine, drawnSegments, lineAt, outerLines, rowLine, stronger, type Contender, type Line, type Origin } from './index';
 
 const line = (width: number, style: Line['style'] = 'solid'): Line => ({
   kind: 'line',
@@ -42,21 +42,38 @@ describe('The stronger line (CSS 2.2, section 17.6.2.1)', () => {
 
 describe('Lines between the parts', () => {
   const values = { rows: '3px solid mist', 'under-header': '2px solid deep', 'above-footer': '3px double lamp' };
+  const joined = themeWith({ lines: { rest: values } });
   it('are the strongest where cells are joined', () => {
-    const { headerBody, bodyFooter } = edgeLines(themeWith({ lines: { rest: values } }));
-    expect(headerBody.css).toContain('mist');
-    expect(bodyFooter.css).toContain('lamp');
+    expect(rowLine(joined, 'header-body').css).toContain('mist');
+    expect(rowLine(joined, 'body-footer').css).toContain('lamp');
   });
-  it('are the more particular one where cells are spaced', () => {
-    const { headerBody } = edgeLines(themeWith({ table: { rest: { cells: 'spaced' } }, lines: { rest: values } }));
-    expect(headerBody.css).toContain('deep');
-  });
-  it('fall to the line between rows where none is set', () => {
-    expect(edgeLines(themeWith({ lines: { rest: { rows: '1px solid mist' } } })).headerBody.css).toBe('1px solid var(--zp-mist)');
-  });
-  it('are put out by hidden', () => {
-    const { headerBody } = edgeLines(themeWith({ lines: { rest: { ...values, 'under-header': 'hidden' } } }));
-    expect(headerBody.style).toBe('hidden');
+  for (const cells of ['spaced', 'single']) {
+    it(`are the more particular one where cells are ${cells}`, () =>
+      expect(rowLine(themeWith({ table: { rest: { cells } }, lines: { rest: values } }), 'header-body').css).toContain('deep'));
+  }
+  it('fall to the line between rows where none is set', () =>
+    expect(rowLine(themeWith({ lines: { rest: { rows: '1px solid mist' } } }), 'header-body').css).toBe('1px solid var(--zp-mist)'));
+  it('are put out by hidden', () =>
+    expect(rowLine(themeWith({ lines: { rest: { ...values, 'under-header': 'hidden' } } }), 'header-body').style).toBe('hidden'));
+  it('are apart on the first and the last row and column, and beside the row headers', () => {
+    const apart = themeWith({
+      table: { rest: { cells: 'single' } },
+      lines: {
+        rest: {
+          rows: '1px solid mist',
+          columns: '1px solid mist',
+          'after-first-row': '2px solid deep',
+          'before-last-row': '3px solid deep',
+          'before-last-column': '4px solid deep',
+          'beside-row-headers': '5px solid deep',
+          'header-columns': '6px solid deep',
+        },
+      },
+    });
+    expect([rowLine(apart, 'rows', ['after-first-row']).width, rowLine(apart, 'rows', ['before-last-row', 'after-first-row']).width]).toEqual([2, 3]);
+    expect(columnLine(apart, ['after-first-column']).width).toBe(1);
+    expect(columnLine(apart, ['beside-row-headers', 'before-last-column', 'header-columns']).width).toBe(5);
+    expect(columnLine(apart, ['before-last-column', 'header-columns']).width).toBe(4);
   });
   it('are none at first', () => expect(lineAt(themeWith({}), 'rows').style).toBe('none'));
   it('close each side apart', () => {

@@ -1,8 +1,26 @@
-import { lineStyles, type LineStyle, type Theme, type Value } from '../theme';
+import { lineStyles, type LineStyle, type PropertyName, type Theme, type Value } from '../theme';
 import { resolveAt } from '../resolve';
 
 export type Line = Extract<Value, { kind: 'line' }>;
-export type LineName = 'outer-top' | 'outer-end' | 'outer-bottom' | 'outer-start' | 'rows' | 'columns' | 'under-header' | 'above-footer';
+export type LineName = Extract<
+  PropertyName,
+  | 'outer-top'
+  | 'outer-end'
+  | 'outer-bottom'
+  | 'outer-start'
+  | 'rows'
+  | 'after-first-row'
+  | 'before-last-row'
+  | 'columns'
+  | 'after-first-column'
+  | 'before-last-column'
+  | 'header-columns'
+  | 'beside-row-headers'
+  | 'between-tiers'
+  | 'under-header'
+  | 'above-footer'
+  | 'under-caption'
+>;
 
 /** Whose line it is: with all else equal, the nearer to the cell wins (CSS 2.2, section 17.6.2.1). */
 const origins = ['table', 'column', 'row-group', 'row', 'cell'] as const;
@@ -35,37 +53,4 @@ export function lineAt(theme: Theme, name: LineName): Line {
   const value = resolveAt(theme, { part: 'lines', condition: 'rest' }, name);
   if (value.kind !== 'line') throw new TypeError(`${name} is not a line`);
   return value;
-}
-
-/**
- * Which line is drawn at each kind of edge. Where cells are joined the strongest contender wins; where they
- * are spaced the more particular one is drawn, unless it is none.
- */
-export interface EdgeLines {
-  readonly rows: Line;
-  readonly columns: Line;
-  /** Between the header and the body. */
-  readonly headerBody: Line;
-  /** Between the body and the footer. */
-  readonly bodyFooter: Line;
-  /** Between the header and the footer of a table that has no body. */
-  readonly headerFooter: Line;
-}
-
-export function edgeLines(theme: Theme): EdgeLines {
-  const joined = resolveAt(theme, { part: 'table', condition: 'rest' }, 'cells').css === 'joined';
-  const rows: Contender = { line: lineAt(theme, 'rows'), origin: 'row' };
-  const underHeader: Contender = { line: lineAt(theme, 'under-header'), origin: 'cell' };
-  const aboveFooter: Contender = { line: lineAt(theme, 'above-footer'), origin: 'cell' };
-  const winner = (...contenders: readonly [Contender, ...Contender[]]): Line => {
-    const nearest = contenders.find(({ line }) => line.style !== 'none') ?? contenders[0];
-    return joined ? contenders.reduce(stronger).line : nearest.line;
-  };
-  return {
-    rows: rows.line,
-    columns: lineAt(theme, 'columns'),
-    headerBody: winner(underHeader, rows),
-    bodyFooter: winner(aboveFooter, rows),
-    headerFooter: winner(underHeader, aboveFooter, rows),
-  };
 }

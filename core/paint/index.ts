@@ -1,1 +1,13 @@
-export { WHITE_PAGE, fillLayers, inkOf, layerOf, paintedFill, readability, type FillLayers, type PageColours, type Readability } from './paint';
+export {
+  WHITE_PAGE,
+  fillLayers,
+  hasPictureBehind,
+  inkOf,
+  layerOf,
+  paintedFill,
+  readability,
+  type FillLayers,
+  type LayerName,
+  type PageColours,
+  type Readability,
+} from './paint';

@@ -1,6 +1,6 @@
-import { BLACK, TRANSPARENT, WHITE, blend, contrast, flatten, neededContrast, type Rgba } from '../colour';
-import { fontSize, resolve } from '../resolve';
-import { conditionOf, lookOf, partOf, placesFor, propertyOf, type Place, type Slot, type Theme } from '../theme';
+import { BLACK, TRANSPARENT, WHITE, blend, contrast, fade, flatten, neededContrast, type Rgba } from '../colour';
+import { fontSize, resolve, resolveAt } from '../resolve';
+import { conditionOf, containerOf, lineage, lookOf, partOf, placesFor, propertyOf, type PartName, type Place, type Slot, type Theme } from '../theme';
 
 /** The page that a table stands on. */
 export interface PageColours {
@@ -10,30 +10,36 @@ export interface PageColours {
 export const WHITE_PAGE: PageColours = { fill: WHITE, ink: BLACK };
 
 /**
- * A slot's fills, back to front (CSS 2.2, section 17.5.1): the table's, the row's, the cell's own as row
- * header, and above them that of a hovered or selected row. Within a layer the strongest value wins;
- * a translucent winner shows the layer behind it.
+ * A slot's fills, back to front (CSS 2.2, section 17.5.1): the table's, the row group's, the row's, the
+ * cell's own, and above them that of a hovered, selected, focused or disabled one. Within a layer the
+ * strongest value wins; a translucent winner shows the layer behind it.
  */
 export interface FillLayers {
   readonly table: Rgba;
+  readonly group: Rgba;
   readonly row: Rgba;
   readonly cell: Rgba;
   readonly over: Rgba;
 }
 
-type LayerName = keyof FillLayers;
+export type LayerName = keyof FillLayers;
+const layerNames: readonly LayerName[] = ['table', 'group', 'row', 'cell', 'over'];
 
 /** Which box paints the fill that is set at a place. */
 export function layerOf({ part, condition }: Place): LayerName {
-  if (conditionOf(condition).interactive) return 'over';
-  if (part === 'table' || part === 'caption') return 'table';
-  return partOf(part).depth > 1 ? 'cell' : 'row';
+  const { box, depth } = partOf(part);
+  if (box !== 'cells') return 'table';
+  const { tier } = conditionOf(condition);
+  if (tier === 'hand') return 'over';
+  if (tier === 'column' || depth > 1 || condition === 'odd-columns' || condition === 'even-columns') return 'cell';
+  // Header and footer are filled as a whole, so that a picture behind them is not covered row by row.
+  return part !== 'body-rows' && condition === 'rest' ? 'group' : 'row';
 }
 
 export function fillLayers(theme: Theme, slot: Slot): FillLayers {
   const look = lookOf(theme);
-  const layers: Record<LayerName, Rgba> = { table: TRANSPARENT, row: TRANSPARENT, cell: TRANSPARENT, over: TRANSPARENT };
-  const open = new Set<LayerName>(['table', 'row', 'cell', 'over']);
+  const layers: Record<LayerName, Rgba> = { table: TRANSPARENT, group: TRANSPARENT, row: TRANSPARENT, cell: TRANSPARENT, over: TRANSPARENT };
+  const open = new Set<LayerName>(layerNames);
   const fill = propertyOf('fill');
   for (const place of placesFor(slot, fill)) {
     const layer = layerOf(place);
@@ -45,16 +51,46 @@ export function fillLayers(theme: Theme, slot: Slot): FillLayers {
   return layers;
 }
 
-/** What is finally seen behind a slot's text: its fills blended over the page. */
-export function paintedFill(theme: Theme, slot: Slot, page: PageColours = WHITE_PAGE): Rgba {
-  const { over, cell, row, table } = fillLayers(theme, slot);
-  return flatten(over, cell, row, table, page.fill);
+/** What lies behind a slot's own box: the page, or for what stands in a cell or a bar, that cell or bar. */
+function behind(theme: Theme, slot: Slot, page: PageColours): Rgba {
+  const container = containerOf(slot);
+  return container ? stacked(theme, container, page) : page.fill;
+}
+
+/** A slot's fills blended, before the whole table's opacity. */
+function stacked(theme: Theme, slot: Slot, page: PageColours): Rgba {
+  const { over, cell, row, group, table } = fillLayers(theme, slot);
+  return flatten(over, cell, row, group, table, behind(theme, slot, page));
+}
+
+/** How opaque the table is as a whole, 0 to 1. What stands around it does not fade with it. */
+function opacityOf(theme: Theme, { part }: Slot): number {
+  if (partOf(part).box === 'around') return 1;
+  const value = resolveAt(theme, { part: 'table', condition: 'rest' }, 'opacity');
+  return value.kind === 'number' ? value.amount : 1;
+}
+
+/** What is finally seen behind a slot's text: its fills blended, faded with the table, over the page. */
+export const paintedFill = (theme: Theme, slot: Slot, page: PageColours = WHITE_PAGE): Rgba =>
+  blend(fade(stacked(theme, slot, page), opacityOf(theme, slot)), page.fill);
+
+/** Whether a picture lies behind a slot's text, so that what is painted there cannot be known. */
+export function hasPictureBehind(theme: Theme, { part }: Slot): boolean {
+  const box = partOf(part).box;
+  if (box === 'caption' || box === 'around' || box === 'lines') return false;
+  const under: readonly PartName[] = box === 'content' ? ['table'] : ['table', ...lineage(part)];
+  return under.some((each) => {
+    const picture = propertyOf('picture');
+    return picture.parts.includes(each) && resolveAt(theme, { part: each, condition: 'rest' }, 'picture').css !== 'none';
+  });
 }
 
 /** A slot's ink, not yet blended with what is behind it. */
 export function inkOf(theme: Theme, slot: Slot, page: PageColours = WHITE_PAGE): Rgba {
   const { value } = resolve(theme, slot, 'ink');
-  return value.kind === 'colour' ? value.rgba : page.ink;
+  if (value.kind === 'colour') return value.rgba;
+  const container = containerOf(slot);
+  return container ? inkOf(theme, container, page) : page.ink;
 }
 
 export interface Readability {
@@ -65,14 +101,17 @@ export interface Readability {
   readonly passes: boolean;
   readonly ink: Rgba;
   readonly ground: Rgba;
+  readonly picture: boolean;
 }
 
-/** How well a slot's text reads on what is painted behind it. */
+/** How well a slot's text reads on what is painted behind it. A picture behind is not looked at: `picture` says that there is one. */
 export function readability(theme: Theme, slot: Slot, page: PageColours = WHITE_PAGE): Readability {
-  const ground = paintedFill(theme, slot, page);
-  const ink = inkOf(theme, slot, page);
+  const opacity = opacityOf(theme, slot);
+  const under = stacked(theme, slot, page);
+  const ground = blend(fade(under, opacity), page.fill);
+  const ink = blend(fade(blend(inkOf(theme, slot, page), under), opacity), page.fill);
   const weight = resolve(theme, slot, 'weight').value;
   const needed = neededContrast(fontSize(theme, slot), weight.kind === 'number' ? weight.amount : 400);
   const ratio = contrast(ink, ground);
-  return { ratio, needed, passes: ratio >= needed, ink: blend(ink, ground), ground };
+  return { ratio, needed, passes: ratio >= needed, ink, ground, picture: hasPictureBehind(theme, slot) };
 }

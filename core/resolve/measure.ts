@@ -1,4 +1,4 @@
-import type { Slot, Theme, Value } from '../theme';
+import { containerOf, type Slot, type Theme, type Value } from '../theme';
 import { resolve } from './resolve';
 
 /** What the page around the table gives: what `page` and rem refer to. Sizes in px. */
@@ -11,8 +11,12 @@ export const ORDINARY_PAGE: PageType = { fontSize: 16, rootSize: 16 };
 
 /** Font size of a slot in px. */
 export function fontSize(theme: Theme, slot: Slot, page: PageType = ORDINARY_PAGE): number {
-  const { value } = resolve(theme, slot, 'size');
-  return value.kind === 'length' ? toPx(value, page.fontSize, page) : page.fontSize;
+  const { value, from } = resolve(theme, slot, 'size');
+  const container = containerOf(slot);
+  const around = container ? fontSize(theme, container, page) : page.fontSize;
+  if (value.kind !== 'length') return around;
+  // A value that a bar hands down has been measured there.
+  return container && from.place?.part !== slot.part ? around : toPx(value, around, page);
 }
 
 /** A length in px; em refers to `emSize`. Values that are no length come to 0. */

@@ -163,8 +163,11 @@ describe('Header cells (HTML Standard, header assignment)', () => {
 describe('A cell as the theme sees it', () => {
   const table = gridTable(6, 2, { headerRows: 1, footerRows: 1, rowHeaders: 1 });
   it('counts bands, first and last in its own row group', () => {
-    expect(slotOf(table, gridOf(table).at(1, 1))).toEqual({ part: 'body-rows', conditions: ['odd', 'first'] });
-    expect(slotOf(table, gridOf(table).at(4, 0), ['hovered'])).toEqual({ part: 'row-headers', conditions: ['even', 'last', 'hovered'] });
+    expect(slotOf(table, gridOf(table).at(1, 1))).toEqual({ part: 'body-rows', conditions: ['odd', 'even-columns', 'first'] });
+    expect(slotOf(table, gridOf(table).at(4, 0), ['hovered'])).toEqual({
+      part: 'row-headers',
+      conditions: ['even', 'odd-columns', 'last', 'hovered'],
+    });
     expect(slotOf(table, gridOf(table).at(5, 1)).part).toBe('footer');
   });
   it('knows the rows of each group', () => expect(sectionRows(table, 'body')).toEqual({ first: 1, count: 4 }));

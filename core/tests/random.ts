@@ -1,5 +1,5 @@
-import { conditionNames, parts, propertiesOf, type Theme, type ValueKind } from '../theme';
-import { mergeCells, tableOf, type Table } from '../table';
+import { canBeSet, conditionNames, parts, propertiesOf, type ConditionName, type Theme, type ValueKind } from '../theme';
+import { mergeCells, tableOf, type Held, type Table } from '../table';
 
 /** Random themes and tables from a seed, for specs that hold core against the browser. Same seed, same things. */
 export interface Dice {
@@ -54,7 +54,25 @@ export const randomText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
     d.chance(0.25)
       ? d.pick(['none', 'hidden'])
       : `${d.whole(1, 5)}px ${d.pick(['solid', 'dashed', 'dotted', 'double', 'ridge', 'inset'])} ${colour(d)}`,
-  cells: (d) => d.pick(['joined', 'spaced']),
+  cells: (d) => d.pick(['joined', 'single', 'spaced']),
+  width: (d) => d.pick(['content', 'fill', '240px', '12em', '75%']),
+  picture: (d) => d.pick(['none', 'waves', 'dots']),
+  repeat: (d) => d.pick(['both ways', 'across', 'down', 'once']),
+  'picture-size': (d) => d.pick(['its own', 'cover', 'contain', '24px', '50% auto']),
+  'picture-position': (d) => d.pick(['left top', 'center', 'right', 'bottom', '10px 25%']),
+  share: (d) => d.pick(['100%', '80%', '35%']),
+  shadow: (d) =>
+    d.pick(['none', `0 2px 8px ${colour(d)}`, `inset 0 0 0 2px ${colour(d)}`, `1px 1px 0.5em -1px ${colour(d)}, 0 4px 10px rgb(10, 20, 30)`]),
+  layout: (d) => d.pick(['by content', 'equal']),
+  side: (d) => d.pick(['above', 'below']),
+  wrap: (d) => d.pick(['wrap', 'one line']),
+  figures: (d) => d.pick(['as the font has them', 'tabular', 'old style']),
+  decimals: (d) => d.pick(['as typed', 'aligned']),
+  icon: (d) => d.pick(['none', 'boat', 'up', 'star']),
+  'icon-side': (d) => d.pick(['before', 'after']),
+  underline: (d) => d.pick(['none', 'underline', 'dotted']),
+  band: (d) => d.pick(['2nd', '2nd from 1', '3rd', '3rd from 1', '4th from 2']),
+  switch: (d) => (d.chance(0.75) ? 'on' : 'off'),
 };
 
 /** A theme with values strewn over every part, condition and property. */
@@ -64,19 +82,36 @@ export function randomTheme(d: Dice, bases: readonly string[]): Theme {
   for (const part of parts) {
     for (const condition of conditionNames.filter((name) => (part.conditions as readonly string[]).includes(name))) {
       for (const property of propertiesOf(part.name)) {
-        // Inherited ink needs a page colour; everything else may say "page" wherever it likes.
-        if (d.chance(density)) ((values[part.name] ??= {})[condition] ??= {})[property.name] = randomText[property.kind](d);
+        if (canBeSet(property, condition) && d.chance(density))
+          ((values[part.name] ??= {})[condition] ??= {})[property.name] = randomText[property.kind](d);
       }
     }
   }
   return { format: 'zest-theme/1', name: 'Random', base: d.pick(bases), swatches: names.map((name) => ({ name, colour: hex(d) })), values };
 }
 
-/** A table with up to two header tiers, row headers, a footer and merged cells anywhere. */
+const randomNumber = (d: Dice): string =>
+  d.pick([`${d.whole(-90, 900)}`, `£${d.whole(1, 90)}.50`, `−${d.whole(1, 9)}.125`, `${d.whole(1, 9)},${d.whole(100, 999)}`]);
+
+/** Conditions held open here and there: on rows, on columns, and on the header cells that sort. */
+export function randomHeld(d: Dice, { rows }: Table): Held {
+  const some = (count: number, conditions: readonly ConditionName[], share: number): ReadonlyMap<number, readonly ConditionName[]> =>
+    new Map(Array.from({ length: count }, (_, i) => [i, conditions.filter(() => d.chance(share))] as const).filter(([, names]) => names.length > 0));
+  const width = rows[0]?.length ?? 0;
+  return {
+    rows: some(rows.length, ['hovered', 'selected', 'focused', 'disabled'], 0.3),
+    columns: some(width, ['sorted', 'column-hovered'], 0.25),
+    headers: some(width, ['hovered', 'pressed', 'focused'], 0.25),
+  };
+}
+
+/** A table with up to three header tiers, row headers, a footer and merged cells anywhere. */
 export function randomTable(d: Dice): Table {
   const [height, width] = [d.whole(1, 9), d.whole(1, 7)];
-  const rows = Array.from({ length: height }, (_, row) => Array.from({ length: width }, (_, column) => (d.chance(0.1) ? '' : `r${row}c${column}`)));
-  const headerRows = d.whole(0, Math.min(2, height));
+  const rows = Array.from({ length: height }, (_, row) =>
+    Array.from({ length: width }, (_, column) => (d.chance(0.1) ? '' : column % 3 === 2 && row > 1 ? randomNumber(d) : `r${row}c${column}`)),
+  );
+  const headerRows = d.whole(0, Math.min(3, height));
   const footerRows = d.whole(0, Math.min(2, height - headerRows));
   let table = tableOf('Random', rows, {
     headerRows,

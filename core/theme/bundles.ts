@@ -1,6 +1,7 @@
 import { bad, good, type Outcome } from '../outcome';
 import { bundles, propertyOf, type PropertyName } from './properties';
-import { readValue, tidy, type Vocabulary } from './values';
+import { tidy, type Vocabulary } from './reading';
+import { readValue } from './values';
 
 type Bundle = (typeof bundles)[number];
 

@@ -3,9 +3,11 @@ import { type Outcome } from '../outcome';
 import { propertyOf, type Property, type PropertyName, type ValueKind } from './properties';
 import { ground } from './starters/ground';
 import { starterOf } from './starters';
-import { ownText, type Place, type Swatch, type Theme } from './theme';
+import { ownText, type Picture, type Place, type Swatch, type Theme } from './theme';
 import type { TypeScale } from './type-scale';
-import { readValue, type Value, type Vocabulary } from './values';
+import type { PartName } from './parts';
+import type { Value, Vocabulary } from './reading';
+import { readValue } from './values';
 
 /** Who says a value: the theme itself, its base theme, or the ground under every theme. */
 export type Source = 'theme' | 'base' | 'ground';
@@ -31,10 +33,13 @@ export interface Look {
   readonly said: (place: Place, property: PropertyName) => readonly Saying[];
   /** The strongest value at a place that can be read; undefined where none is said. */
   readonly valueAt: (place: Place, property: Property) => Value | undefined;
+  /** Whether a part's own look is off, so that it looks like what it stands within. */
+  readonly isOff: (part: PartName) => boolean;
   /** What holds when nothing is said. */
   readonly initial: (property: Property) => Value;
 }
 
+const switchable = propertyOf('look').parts;
 const looks = new WeakMap<Theme, Look>();
 
 export function lookOf(theme: Theme): Look {
@@ -42,12 +47,20 @@ export function lookOf(theme: Theme): Look {
   if (known) return known;
   const base = starterOf(theme.base);
   const scale = theme.scale ?? base.scale ?? groundScale();
-  const words = wordsOf(theme.swatches, base, scale);
+  const words = wordsOf(theme.swatches, base, scale, theme.pictures);
   const layers: readonly { source: Source; theme: Theme }[] = [
     { source: 'theme', theme },
     { source: 'base', theme: base },
     { source: 'ground', theme: ground },
   ];
+  const isOff = (part: PartName): boolean => {
+    const place = { part, condition: 'rest' } as const;
+    const text = layers.map(({ theme: layer }) => ownText(layer, place, 'look')).find((each) => each !== undefined && words.read('switch', each).ok);
+    return text === 'off';
+  };
+  const off = new Set(switchable.filter(isOff));
+  /** A part whose own look is off says nothing but that. */
+  const isSilent = (part: PartName, property: PropertyName): boolean => off.has(part) && property !== 'look';
   const look: Look = {
     theme,
     base,
@@ -56,13 +69,16 @@ export function lookOf(theme: Theme): Look {
     vocabulary: words.vocabulary,
     said: (place, property) => {
       const found: Saying[] = [];
+      if (isSilent(place.part, property)) return found;
       for (const { source, theme: layer } of layers) {
         const text = ownText(layer, place, property);
         if (text !== undefined) found.push({ source, place, text, read: words.read(propertyOf(property).kind, text) });
       }
       return found;
     },
+    isOff: (part) => off.has(part),
     valueAt: (place, { name, kind }) => {
+      if (isSilent(place.part, name)) return undefined;
       for (const { theme: layer } of layers) {
         const text = ownText(layer, place, name);
         const outcome = text === undefined ? undefined : words.read(kind, text);
@@ -93,6 +109,7 @@ function groundScale(): TypeScale {
 
 interface Words {
   readonly base: Theme;
+  readonly pictures: readonly Picture[] | undefined;
   readonly scale: TypeScale;
   readonly swatches: readonly Swatch[];
   readonly vocabulary: Vocabulary;
@@ -101,11 +118,15 @@ interface Words {
 
 const wordsBySwatches = new WeakMap<readonly Swatch[], Words>();
 
-function wordsOf(own: readonly Swatch[], base: Theme, scale: TypeScale): Words {
+function wordsOf(own: readonly Swatch[], base: Theme, scale: TypeScale, pictures: readonly Picture[] | undefined): Words {
   const known = wordsBySwatches.get(own);
-  if (known && known.base === base && known.scale === scale) return known;
+  if (known && known.base === base && known.scale === scale && known.pictures === pictures) return known;
   const swatches = mergeSwatches(base.swatches, own);
-  const vocabulary: Vocabulary = { swatches: new Map(swatches.flatMap(({ name, colour }) => named(name, colour))), scale };
+  const vocabulary: Vocabulary = {
+    swatches: new Map(swatches.flatMap(({ name, colour }) => named(name, colour))),
+    scale,
+    pictures: new Map(pictures?.map(({ name, media }) => [name, `url("${mediaAddress(media)}")`])),
+  };
   const remembered = new Map<ValueKind, Map<string, Outcome<Value>>>();
   const read = (kind: ValueKind, text: string): Outcome<Value> => {
     let ofKind = remembered.get(kind);
@@ -117,10 +138,13 @@ function wordsOf(own: readonly Swatch[], base: Theme, scale: TypeScale): Words {
     ofKind.set(text, outcome);
     return outcome;
   };
-  const words: Words = { base, scale, swatches, vocabulary, read };
+  const words: Words = { base, scale, pictures, swatches, vocabulary, read };
   wordsBySwatches.set(own, words);
   return words;
 }
+
+/** Where the server keeps a picture that somebody brought in. */
+export const mediaAddress = (id: string): string => `/media/${id}`;
 
 /** A swatch whose colour cannot be read is none: what refers to it falls back. */
 function named(name: string, text: string): readonly (readonly [string, Rgba])[] {

@@ -1,8 +1,38 @@
-import type { PartName } from './parts';
+import type { ConditionName } from './conditions';
+import { outsideParts, parts, type PartName } from './parts';
 
-/** How a value is written and read: one parser for each kind, in values.ts. */
+/** How a value is written and read: one reader for each kind, in values.ts. */
 export type ValueKind =
-  'colour' | 'family' | 'size' | 'weight' | 'case' | 'spacing' | 'leading' | 'align' | 'valign' | 'length' | 'height' | 'line' | 'cells';
+  | 'colour'
+  | 'family'
+  | 'size'
+  | 'weight'
+  | 'case'
+  | 'spacing'
+  | 'leading'
+  | 'align'
+  | 'valign'
+  | 'length'
+  | 'height'
+  | 'width'
+  | 'line'
+  | 'cells'
+  | 'picture'
+  | 'repeat'
+  | 'picture-size'
+  | 'picture-position'
+  | 'share'
+  | 'shadow'
+  | 'layout'
+  | 'side'
+  | 'wrap'
+  | 'figures'
+  | 'decimals'
+  | 'icon'
+  | 'icon-side'
+  | 'underline'
+  | 'band'
+  | 'switch';
 
 /** Where a part without a value of its own looks: up to the whole table, or no further than itself. */
 export type FallBack = 'table' | 'part';
@@ -14,67 +44,135 @@ export interface PropertyDefinition {
   readonly kind: ValueKind;
   readonly parts: readonly PartName[];
   readonly falls: FallBack;
-  /** Parts that do not take the whole table's value all the same: the caption stands outside the table's box. */
+  /** Parts that take nothing from the parts above them all the same: they stand outside those parts' boxes. */
   readonly stops?: readonly PartName[];
+  /** The conditions under which it can be set; all that the part has where none are named. */
+  readonly conditions?: readonly ConditionName[];
   /** What holds when no theme says anything, in the value's own syntax. */
   readonly initial: string;
-  /** The longhand CSS property that the value becomes; lines and cells are written by their own module. */
+  /** The longhand CSS property that the value becomes; lines, pictures, icons and cells are written by modules of their own. */
   readonly css?: string;
 }
 
-const cells: readonly PartName[] = ['table', 'column-headers', 'row-headers', 'body-rows', 'footer'];
-const texts: readonly PartName[] = ['caption', ...cells];
-const type = { group: 'Type', parts: texts, falls: 'table' as FallBack, initial: 'page' };
-const pad = {
-  group: 'Space and size',
-  kind: 'length' as ValueKind,
-  parts: texts,
-  falls: 'table' as FallBack,
-  initial: '0',
-  stops: ['caption'] as readonly PartName[],
-};
-const space = { group: 'Space and size', parts: texts, falls: 'table' as FallBack, initial: '0' };
-const lines = { group: 'Lines', kind: 'line' as ValueKind, parts: ['lines'] as readonly PartName[], falls: 'part' as FallBack, initial: 'none' };
-const box = { group: 'Shape', parts: ['table'] as readonly PartName[], falls: 'part' as FallBack };
+const headerParts: readonly PartName[] = ['column-headers', 'header-groups', 'corner', 'row-headers', 'footer'];
+const bars: readonly PartName[] = ['search-bar', 'info-line', 'empty-message', 'pager'];
+const boxes: readonly PartName[] = [...bars, 'pager-items'];
+const cells: readonly PartName[] = ['table', 'column-headers', 'header-groups', 'corner', 'row-headers', 'body-rows', 'footer'];
+const texts: readonly PartName[] = ['caption', ...cells, ...boxes];
+const rest: readonly ConditionName[] = ['rest'];
+
+const table = 'table' as FallBack;
+const part = 'part' as FallBack;
+const type = { group: 'Type', parts: texts, falls: table, initial: 'page' };
+const space = { group: 'Space and size', parts: texts, falls: table, initial: '0' };
+const pad = { ...space, parts: [...texts, 'buttons'] as readonly PartName[], kind: 'length' as ValueKind, stops: outsideParts };
+const lines = { group: 'Lines', kind: 'line' as ValueKind, parts: ['lines'] as readonly PartName[], falls: part, initial: 'none' };
+const box = { group: 'Shape', parts: ['table'] as readonly PartName[], falls: part };
+const pictures = { group: 'Picture', parts: ['table', ...headerParts] as readonly PartName[], falls: part, conditions: rest };
+const icons = { group: 'Icon', parts: headerParts, falls: table };
 
 /** THE CATALOGUE of properties. Ledger, validation, compile, documentation and the file format read it. */
 export const properties = [
   {
+    ...type,
     name: 'fill',
     label: 'Fill',
     group: 'Colour',
     kind: 'colour',
-    parts: texts,
-    falls: 'table',
-    stops: ['caption'],
+    parts: [...texts, 'buttons'],
+    stops: outsideParts,
     initial: 'none',
     css: 'background-color',
   },
-  { name: 'ink', label: 'Ink', group: 'Colour', kind: 'colour', parts: texts, falls: 'table', initial: 'page', css: 'color' },
-  { ...type, name: 'font', label: 'Font', kind: 'family', css: 'font-family' },
-  { ...type, name: 'size', label: 'Size', kind: 'size', css: 'font-size' },
-  { ...type, name: 'weight', label: 'Weight', kind: 'weight', initial: '400', css: 'font-weight' },
+  { ...type, name: 'ink', label: 'Ink', group: 'Colour', kind: 'colour', parts: [...texts, 'numbers', 'links', 'buttons', 'icons'], css: 'color' },
+  { ...box, name: 'opacity', label: 'Opacity', group: 'Colour', kind: 'share', initial: '100%', css: 'opacity' },
+  { ...pictures, name: 'picture', label: 'Picture behind', kind: 'picture', initial: 'none' },
+  { ...pictures, name: 'picture-repeat', label: 'Picture repeats', kind: 'repeat', initial: 'both ways' },
+  { ...pictures, name: 'picture-size', label: 'Picture size', kind: 'picture-size', initial: 'its own' },
+  { ...pictures, name: 'picture-position', label: 'Picture position', kind: 'picture-position', initial: 'left top' },
+  { ...type, name: 'font', label: 'Font', kind: 'family', parts: [...texts, 'numbers'], css: 'font-family' },
+  { ...type, name: 'size', label: 'Size', kind: 'size', parts: [...texts, 'buttons', 'icons'], css: 'font-size' },
+  { ...type, name: 'weight', label: 'Weight', kind: 'weight', parts: [...texts, 'numbers', 'links', 'buttons'], initial: '400', css: 'font-weight' },
   { ...type, name: 'case', label: 'Case', kind: 'case', initial: 'as typed', css: 'text-transform' },
   { ...type, name: 'letter-spacing', label: 'Letter spacing', kind: 'spacing', initial: 'normal', css: 'letter-spacing' },
   { ...type, name: 'line-height', label: 'Line height', kind: 'leading', css: 'line-height' },
-  { ...space, name: 'align', label: 'Align across', kind: 'align', initial: 'start', css: 'text-align' },
+  { ...type, name: 'underline', label: 'Underline', kind: 'underline', parts: ['links'], initial: 'underline', css: 'text-decoration' },
+  {
+    ...type,
+    name: 'figures',
+    label: 'Figures',
+    kind: 'figures',
+    parts: [...cells, 'numbers'],
+    initial: 'as the font has them',
+    css: 'font-variant-numeric',
+  },
+  { ...type, name: 'decimals', label: 'Decimal marks', kind: 'decimals', parts: ['numbers'], conditions: rest, initial: 'as typed' },
+  { ...type, name: 'wrap', label: 'Wrapping', kind: 'wrap', parts: cells, initial: 'wrap', css: 'white-space' },
+  { ...space, name: 'align', label: 'Align across', kind: 'align', parts: [...texts, 'numbers'], initial: 'start', css: 'text-align' },
   { ...space, name: 'valign', label: 'Align down', kind: 'valign', parts: cells, initial: 'middle', css: 'vertical-align' },
   { ...pad, name: 'padding-top', label: 'Padding top', css: 'padding-block-start' },
   { ...pad, name: 'padding-end', label: 'Padding end', css: 'padding-inline-end' },
   { ...pad, name: 'padding-bottom', label: 'Padding bottom', css: 'padding-block-end' },
   { ...pad, name: 'padding-start', label: 'Padding start', css: 'padding-inline-start' },
+  { ...space, name: 'room', label: 'Room to the table', kind: 'length', parts: bars, falls: part, conditions: rest },
   { ...space, name: 'row-height', label: 'Least row height', kind: 'height', parts: cells, initial: 'auto', css: 'height' },
-  { ...box, name: 'radius', label: 'Corner radius', kind: 'length', initial: '0', css: 'border-radius' },
+  {
+    ...space,
+    name: 'width',
+    label: 'Width',
+    kind: 'width',
+    parts: ['table', 'row-headers'],
+    falls: part,
+    conditions: rest,
+    initial: 'content',
+    css: 'width',
+  },
+  { ...box, name: 'layout', label: 'Columns', kind: 'layout', initial: 'by content', css: 'table-layout' },
+  { ...space, name: 'side', label: 'Stands', kind: 'side', parts: ['caption'], falls: part, initial: 'above', css: 'caption-side' },
+  {
+    ...type,
+    name: 'band',
+    label: 'Even means every',
+    group: 'Bands',
+    kind: 'band',
+    parts: ['body-rows'],
+    falls: part,
+    conditions: rest,
+    initial: '2nd',
+  },
+  { ...icons, name: 'icon', label: 'Icon', kind: 'icon', initial: 'none' },
+  { ...icons, name: 'icon-side', label: 'Icon stands', kind: 'icon-side', conditions: rest, initial: 'before' },
+  {
+    ...box,
+    name: 'radius',
+    label: 'Corner radius',
+    kind: 'length',
+    parts: ['table', ...boxes, 'buttons'],
+    initial: '0',
+    css: 'border-radius',
+  },
+  { ...box, name: 'shadow', label: 'Shadow', kind: 'shadow', parts: ['table', ...boxes, 'buttons'], initial: 'none', css: 'box-shadow' },
+  { ...box, name: 'edge', label: 'Line around', kind: 'line', parts: [...boxes, 'buttons'], initial: 'none', css: 'border' },
   { ...box, name: 'cells', label: 'Cells', kind: 'cells', initial: 'joined' },
   { ...box, name: 'gap', label: 'Gap when spaced', kind: 'length', initial: '0', css: 'border-spacing' },
+  { ...box, name: 'look', label: 'Own look', kind: 'switch', parts: headerParts, conditions: rest, initial: 'on' },
+  { ...box, name: 'shown', label: 'Shown', kind: 'switch', parts: bars, conditions: rest, initial: 'on' },
   { ...lines, name: 'outer-top', label: 'Outer, top' },
   { ...lines, name: 'outer-end', label: 'Outer, end' },
   { ...lines, name: 'outer-bottom', label: 'Outer, bottom' },
   { ...lines, name: 'outer-start', label: 'Outer, start' },
   { ...lines, name: 'rows', label: 'Between rows' },
+  { ...lines, name: 'after-first-row', label: 'After the first row' },
+  { ...lines, name: 'before-last-row', label: 'Before the last row' },
   { ...lines, name: 'columns', label: 'Between columns' },
+  { ...lines, name: 'after-first-column', label: 'After the first column' },
+  { ...lines, name: 'before-last-column', label: 'Before the last column' },
+  { ...lines, name: 'header-columns', label: 'Between column headers' },
+  { ...lines, name: 'beside-row-headers', label: 'Beside the row headers' },
+  { ...lines, name: 'between-tiers', label: 'Between header tiers' },
   { ...lines, name: 'under-header', label: 'Under the header' },
   { ...lines, name: 'above-footer', label: 'Above the footer' },
+  { ...lines, name: 'under-caption', label: 'Under the caption' },
 ] as const satisfies readonly PropertyDefinition[];
 
 export type PropertyName = (typeof properties)[number]['name'];
@@ -90,11 +188,14 @@ export function propertyOf(name: PropertyName): Property {
 }
 
 /** The properties that a part has, in the catalogue's order. */
-export const propertiesOf = (part: PartName): readonly Property[] => byPart.get(part) ?? [];
+export const propertiesOf = (name: PartName): readonly Property[] => byPart.get(name) ?? [];
 
-const byPart = new Map(
-  [...new Set(properties.flatMap(({ parts }) => parts))].map((part) => [part, properties.filter(({ parts }) => parts.includes(part))] as const),
+const byPart = new Map<PartName, readonly Property[]>(
+  parts.map(({ name }) => [name, properties.filter((property) => (property.parts as readonly PartName[]).includes(name))]),
 );
+
+/** Whether a property can be set under a condition of a part that has both. */
+export const canBeSet = ({ conditions }: Property, condition: ConditionName): boolean => conditions === undefined || conditions.includes(condition);
 
 /** Sides that are set together by one text (`7px 12px`), in the order in which CSS names them. */
 export const bundles = [

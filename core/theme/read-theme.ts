@@ -2,8 +2,9 @@ import { array, mixed, number, object, string, type ObjectSchema } from 'yup';
 import { parseColour } from '../colour';
 import { bad, type Outcome, type Problem } from '../outcome';
 import { checkShape } from '../problems-of';
+import type { ConditionName } from './conditions';
 import { partNames, partOf, type PartName } from './parts';
-import { propertiesOf } from './properties';
+import { canBeSet, propertiesOf } from './properties';
 import { starterNames } from './starters';
 import { THEME_FORMAT, type Theme } from './theme';
 
@@ -31,6 +32,18 @@ const swatchSchema = object({
     .max(100)
     .test('colour', 'A swatch’s colour is a CSS colour, as in #eef5f6.', (text) => parseColour(text ?? '') !== undefined),
 }).noUnknown('A swatch has a name and a colour only.');
+
+/** The id of a kept picture: the start of its content's SHA-256 in hex, and what kind it is. */
+export const MEDIA_ID = /^[0-9a-f]{24}\.(png|jpg|gif|webp|avif|svg)$/;
+export const PICTURES_MOST = 50;
+
+const pictureSchema = object({
+  name: string()
+    .strict()
+    .required('A picture needs a name.')
+    .matches(SWATCH_NAME, 'A picture’s name is made of lower-case letters, digits and hyphens, a letter first.'),
+  media: string().strict().required('A picture names its file.').matches(MEDIA_ID, 'This is not the id of a kept picture.'),
+}).noUnknown('A picture has a name and a file only.');
 
 const stepSchema = object({
   name: string().strict().required('A step needs a name.').matches(SWATCH_NAME, 'A step’s name is made of lower-case letters, digits and hyphens.'),
@@ -69,6 +82,13 @@ export const themeSchema: ObjectSchema<Theme> = object({
     .max(SWATCHES_MOST, `A theme has at most ${SWATCHES_MOST} swatches.`)
     .test('unique', 'Two swatches have the same name.', (swatches) => unique(swatches)),
   scale: scaleSchema.optional().default(undefined),
+  pictures: array()
+    .strict()
+    .of(pictureSchema.required())
+    .optional()
+    .default(undefined)
+    .max(PICTURES_MOST, `A theme has at most ${PICTURES_MOST} pictures of its own.`)
+    .test('unique', 'Two pictures have the same name.', (pictures) => unique(pictures)),
   values: mixed<Theme['values']>()
     .required('A theme has values, even if none is set.')
     .test('values', (value, context) => {
@@ -102,10 +122,12 @@ function misplacedIn(part: PartName, condition: string, own: unknown): Problem[]
   if (!(partOf(part).conditions as readonly string[]).includes(condition))
     return [{ code: 'condition', say: `${partOf(part).label} has no condition “${condition}”.`, at }];
   if (!isRecord(own)) return [{ code: 'values', say: 'These values are not an object of properties.', at }];
-  const known = propertiesOf(part).map(({ name }) => name as string);
+  const known = propertiesOf(part);
   return Object.entries(own).flatMap(([property, text]): Problem[] => {
-    if (!known.includes(property))
-      return [{ code: 'property', say: `${partOf(part).label} has no property “${property}”.`, at: `${at}.${property}` }];
+    const found = known.find(({ name }) => name === property);
+    if (!found) return [{ code: 'property', say: `${partOf(part).label} has no property “${property}”.`, at: `${at}.${property}` }];
+    if (!canBeSet(found, condition as ConditionName))
+      return [{ code: 'property', say: `${found.label} of ${partOf(part).label.toLowerCase()} can be set at rest only.`, at: `${at}.${property}` }];
     if (typeof text !== 'string' || text.length === 0 || text.length > 200)
       return [{ code: 'value', say: 'A value is a text of 1 to 200 characters.', at: `${at}.${property}` }];
     return [];

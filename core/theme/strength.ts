@@ -1,14 +1,16 @@
-import { conditionOf, conditions, type ConditionName } from './conditions';
-import { lineage, parts, type PartName } from './parts';
+import { conditionOf, conditions, tiers, type ConditionName } from './conditions';
+import { lineage, partOf, parts, type PartName } from './parts';
 import type { Property } from './properties';
 import type { Place } from './theme';
 
 /**
  * THE ORDER OF STRENGTH of places, weakest first: whole table, part, its bands, first and last, then the
- * same of a more particular part (row headers), then hovered, then selected. It is worked out from the
- * catalogue: interactive conditions outrank every part, then the more particular part, then the later
- * condition. At one place the theme is stronger than its base theme. The stylesheet writes its rules in
- * this order, so that the browser's cascade and `resolve` follow one list.
+ * same of a more particular part (header groups, corner, row headers, numbers), then sorted columns, then
+ * what the visitor's hand brings. It is worked out from the catalogue: a later tier outranks every part of
+ * an earlier one; within the first tier the more particular part, then the later condition wins; within the
+ * others the later condition, then the more particular part. At one place the theme is stronger than its
+ * base theme. The stylesheet writes its rules in this order, so that the browser's cascade and `resolve`
+ * follow one list.
  */
 export const places: readonly Place[] = parts
   .flatMap((part) => part.conditions.map((condition) => ({ part: part.name, condition })))
@@ -16,8 +18,9 @@ export const places: readonly Place[] = parts
 
 function rank({ part, condition }: Place): readonly number[] {
   const position = conditions.findIndex(({ name }) => name === condition);
-  const depth = lineage(part).length;
-  return conditionOf(condition).interactive ? [1, position, depth] : [0, depth, position];
+  const tier = tiers.indexOf(conditionOf(condition).tier);
+  const { depth } = partOf(part);
+  return tier > 0 ? [tier, position, depth] : [tier, depth, position];
 }
 
 function compare(a: readonly number[], b: readonly number[]): number {
@@ -29,15 +32,29 @@ function compare(a: readonly number[], b: readonly number[]): number {
 export interface Slot {
   readonly part: PartName;
   readonly conditions: readonly ConditionName[];
+  /** Parts that it belongs to beside its own: a number in a body row or in the footer. */
+  readonly also?: readonly PartName[];
+  /** For what stands in a cell: the cell. Without one, a body row at rest. */
+  readonly inside?: Slot;
+}
+
+const bodyAtRest: Slot = { part: 'body-rows', conditions: [] };
+
+/** What a slot stands in, so that its em and its inherited values refer to it: a cell, a bar, or nothing but the page. */
+export function containerOf({ part, inside }: Slot): Slot | undefined {
+  const { box, within } = partOf(part);
+  if (box === 'content') return inside ?? bodyAtRest;
+  return box === 'around' && within !== undefined && within !== 'table' ? { part: within, conditions: [] } : undefined;
 }
 
 /** The places whose values reach a slot, strongest first. */
 export function placesFor(slot: Slot, property: Property): readonly Place[] {
-  const line = lineage(slot.part).filter((part) => part === slot.part || reaches(part, slot.part, property));
+  const own = [slot.part, ...(slot.also ?? [])];
+  const line = [...own, ...lineage(slot.part).slice(1)].filter((part) => reaches(part, slot.part, own, property));
   return places.filter(({ part, condition }) => line.includes(part) && (condition === 'rest' || slot.conditions.includes(condition))).toReversed();
 }
 
-function reaches(from: PartName, to: PartName, property: Property): boolean {
-  if (!property.parts.includes(from) || property.falls === 'part') return false;
-  return from !== 'table' || !property.stops?.includes(to);
+function reaches(from: PartName, to: PartName, own: readonly PartName[], property: Property): boolean {
+  if (!property.parts.includes(from)) return false;
+  return own.includes(from) || (property.falls === 'table' && !property.stops?.includes(to));
 }

@@ -10,6 +10,12 @@ export interface Swatch {
   readonly colour: string;
 }
 
+/** A picture that the theme brings: its name in values, and the id under which the media shelf keeps the file. */
+export interface Picture {
+  readonly name: string;
+  readonly media: string;
+}
+
 /** The values of one part under one condition, as texts in the value syntax. */
 export type Values = { readonly [property in PropertyName]?: string };
 export type PartValues = { readonly [condition in ConditionName]?: Values };
@@ -24,6 +30,8 @@ export interface Theme {
   readonly swatches: readonly Swatch[];
   /** Its own type scale; without one, the base theme's holds. */
   readonly scale?: TypeScale;
+  /** Pictures of its own, beside those of the media shelf. */
+  readonly pictures?: readonly Picture[];
   readonly values: { readonly [part in PartName]?: PartValues };
 }
 

@@ -1,5 +1,6 @@
 import { TRANSPARENT, parseColour, type Rgba } from '../colour';
-import { readValue, tidy, type Value, type Vocabulary } from './values';
+import { tidy, type Value, type Vocabulary } from './reading';
+import { readValue } from './values';
 import type { ValueKind } from './properties';
 
 const colour = (text: string): Rgba => parseColour(text) ?? TRANSPARENT;

@@ -1,31 +1,14 @@
 import { closest } from 'fastest-levenshtein';
-import { fade, parseColour, toBytes, toHex, type Rgba } from '../colour';
-import { bad, good, type Outcome, type Problem } from '../outcome';
+import { good, type Outcome } from '../outcome';
+import { icons, pictures } from '../media';
 import { fontStack, fonts } from './fonts';
 import type { ValueKind } from './properties';
-import { readStep, stepSize, type TypeScale } from './type-scale';
-
-/** What values may refer to. */
-export interface Vocabulary {
-  readonly swatches: ReadonlyMap<string, Rgba>;
-  readonly scale: TypeScale;
-}
-
-export type Unit = 'px' | 'em' | 'rem';
-export const lineStyles = ['double', 'solid', 'dashed', 'dotted', 'ridge', 'outset', 'groove', 'inset'] as const;
-export type LineStyle = (typeof lineStyles)[number] | 'none' | 'hidden';
-
-/** A value that has been read. `css` is what the stylesheet says; the rest is what it comes to. */
-export type Value =
-  | { readonly kind: 'page'; readonly css: 'inherit' }
-  | { readonly kind: 'colour'; readonly css: string; readonly rgba: Rgba; readonly swatch?: string }
-  | { readonly kind: 'length'; readonly css: string; readonly amount: number; readonly unit: Unit }
-  | { readonly kind: 'line'; readonly css: string; readonly width: number; readonly style: LineStyle; readonly rgba: Rgba; readonly swatch?: string }
-  | { readonly kind: 'number'; readonly css: string; readonly amount: number }
-  | { readonly kind: 'word'; readonly css: string };
-
-const problem = (code: string, say: string, remedy: string): Outcome<never> => bad({ code, say, remedy } satisfies Problem);
-const list = (words: readonly string[]): string => (words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} or ${words.at(-1) ?? ''}`);
+import { readBand } from './read-band';
+import { readLine } from './read-line';
+import { readIcon, readPicture, readPicturePosition, readPictureSize } from './read-picture';
+import { readShadow } from './read-shadow';
+import { lengthReader, list, oneOf, orPage, page, problem, readColour, tidy, type Reader, type Value, type Vocabulary } from './reading';
+import { readStep, stepSize } from './type-scale';
 
 /**
  * Reads a value as a person types it. The text is normal once it has been trimmed and its spaces are single;
@@ -38,107 +21,6 @@ export function readValue(kind: ValueKind, typed: string, vocabulary: Vocabulary
   return readers[kind](text, vocabulary);
 }
 
-/** The text as it is kept: trimmed, single spaces, and lower case unless quotes or commas make it a font list. */
-export function tidy(text: string): string {
-  // Most texts are kept as they are; this is asked of every value of a theme.
-  if (/^[a-z0-9#.%+-]+$/.test(text)) return text;
-  const single = text.trim().replace(/\s+/g, ' ');
-  return /[",']/.test(single) && !/\(/.test(single) ? single : single.toLowerCase();
-}
-
-type Reader = (text: string, vocabulary: Vocabulary) => Outcome<Value>;
-const page: Value = { kind: 'page', css: 'inherit' };
-const orPage =
-  (reader: Reader): Reader =>
-  (text, vocabulary) =>
-    text === 'page' ? good(page) : reader(text, vocabulary);
-
-/** A reader for a closed list of words: what is typed, and the CSS that it stands for. */
-function oneOf(words: Readonly<Record<string, string>>): Reader {
-  const names = Object.keys(words);
-  return (text) => {
-    const css = words[text];
-    if (css !== undefined) return good({ kind: 'word', css });
-    return problem('value-word', `“${text}” is none of the choices here.`, `Did you mean ${closest(text, names)}? Choices: ${list(names)}.`);
-  };
-}
-
-interface Range {
-  readonly least: number;
-  readonly most: number;
-}
-
-function lengthReader({ least, most }: Range, words: Readonly<Record<string, string>> = {}): Reader {
-  return (text) => {
-    const word = words[text];
-    if (word !== undefined) return good({ kind: 'word', css: word });
-    const match = /^([+-]?(?:\d+\.?\d*|\.\d+))\s*([a-z%]*)$/.exec(text);
-    const choices = Object.keys(words);
-    const examples = list(['7px', '0.5em', '1rem', ...choices]);
-    if (!match) return problem('value-length', `“${text}” is not a length.`, `Write ${examples}.`);
-    const amount = Number(match[1]);
-    const unit = match[2] ?? '';
-    if (unit === '' && amount !== 0) return problem('value-unit', `“${text}” has no unit.`, `Did you mean ${amount}px?`);
-    if (unit !== '' && !isUnit(unit))
-      return problem('value-unit', `“${unit}” is not a unit here.`, `Did you mean ${amount}px? Units: px, em or rem.`);
-    if (amount < least || amount > most) {
-      return problem('value-range', `${text} is out of range.`, `Use a number from ${least} to ${most}.`);
-    }
-    return good({ kind: 'length', css: amount === 0 ? '0' : `${amount}${unit}`, amount, unit: isUnit(unit) ? unit : 'px' });
-  };
-}
-
-const isUnit = (text: string): text is Unit => text === 'px' || text === 'em' || text === 'rem';
-
-/** The custom property that carries a swatch; prefixed, since custom properties inherit from the page. */
-export const swatchVariable = (name: string): string => `--zp-${name}`;
-
-const readColour: Reader = (text, vocabulary) => {
-  if (text === 'none' || text === 'transparent') return good({ kind: 'colour', css: 'transparent', rgba: { r: 0, g: 0, b: 0, alpha: 0 } });
-  const share = /^(.+?)\s+(\d+(?:\.\d+)?)%$/.exec(text);
-  const name = share?.[1] ?? text;
-  const percent = share ? Number(share[2]) : 100;
-  if (percent > 100) return problem('value-range', `${percent}% is more than all of it.`, 'Use 0% to 100%.');
-  const swatch = vocabulary.swatches.get(name);
-  const colour = swatch ?? parseColour(name);
-  if (!colour) return unknownColour(name, vocabulary);
-  const rgba = fade(colour, percent / 100);
-  if (swatch === undefined) return good({ kind: 'colour', css: toHex(rgba), rgba: toBytes(rgba) });
-  const variable = `var(${swatchVariable(name)})`;
-  const css = percent === 100 ? variable : `color-mix(in srgb, ${variable} ${percent}%, transparent)`;
-  return good({ kind: 'colour', css, rgba, swatch: name });
-};
-
-function unknownColour(name: string, { swatches }: Vocabulary): Outcome<never> {
-  if (name.startsWith('#')) {
-    return problem('value-hex', `“${name}” is not a colour.`, 'After # come 3, 4, 6 or 8 digits from 0 to f, as in #eef5f6.');
-  }
-  if (/^[0-9a-f]{6}$/.test(name)) return problem('value-hex', `“${name}” lacks its #.`, `Did you mean #${name}?`);
-  const names = [...swatches.keys()];
-  const near = names.length > 0 ? `Did you mean ${closest(name, names)}? ` : '';
-  return problem('value-colour', `There is no swatch or colour “${name}”.`, `${near}Swatches: ${list(names)}; or a colour such as #eef5f6.`);
-}
-
-const readLine: Reader = (text, vocabulary) => {
-  if (text === 'none' || text === 'hidden') return good({ kind: 'line', css: text, width: 0, style: text, rgba: { r: 0, g: 0, b: 0, alpha: 0 } });
-  const match = /^(\d+\.?\d*|\.\d+)\s*([a-z]*)\s*(.*)$/.exec(text);
-  if (!match) return problem('value-line', `“${text}” is not a line.`, 'Write width, style and colour, as in 1px solid wake; or none.');
-  const [, amount = '', unit = '', rest = ''] = match;
-  if (unit !== 'px') return problem('value-unit', `A line’s width is in px, not “${unit}”.`, `Did you mean ${amount}px?`);
-  const width = Number(amount);
-  if (width <= 0 || width > 40) return problem('value-range', `A line of ${amount}px is out of range.`, 'Use more than 0 and at most 40px; or none.');
-  const [first = '', ...others] = rest.split(' ');
-  const style = lineStyles.find((known) => known === first);
-  const colourText = style ? others.join(' ') : rest;
-  if (colourText === '')
-    return problem('value-line', 'The line has no colour.', `Write one after it, as in ${amount}px ${style ?? 'solid'} #999999.`);
-  const colour = readColour(colourText, vocabulary);
-  if (!colour.ok) return colour;
-  if (colour.value.kind !== 'colour') throw new TypeError('A colour reader gave something else');
-  const { css, rgba, swatch } = colour.value;
-  return good({ kind: 'line', css: `${width}px ${style ?? 'solid'} ${css}`, width, style: style ?? 'solid', rgba, swatch });
-};
-
 const readSize: Reader = (text, vocabulary) => {
   const step = readStep(vocabulary.scale, text);
   if (step) {
@@ -146,7 +28,7 @@ const readSize: Reader = (text, vocabulary) => {
     if (amount < 4 || amount > 200) return problem('value-range', `${text} comes to ${amount}px.`, 'Use a size from 4px to 200px.');
     return good({ kind: 'length', css: `${amount}px`, amount, unit: 'px' });
   }
-  const length = lengthReader({ least: 0.3, most: 200 })(text, vocabulary);
+  const length = lengthReader({ least: 0.3, most: 200, percent: 'em' })(text, vocabulary);
   if (length.ok || /^[.\d]/.test(text)) return length;
   const names = vocabulary.scale.steps.map(({ name }) => name);
   return problem(
@@ -180,7 +62,7 @@ const readLeading: Reader = (text, vocabulary) => {
     if (amount < 0.5 || amount > 10) return problem('value-range', `A line height of ${text} is out of range.`, 'Use 0.5 to 10, or a length.');
     return good({ kind: 'number', css: String(amount), amount });
   }
-  return lengthReader({ least: 0, most: 400 }, { normal: 'normal' })(text, vocabulary);
+  return lengthReader({ least: 0, most: 400, percent: 'em' }, { normal: 'normal' })(text, vocabulary);
 };
 
 const readFamily: Reader = (text) => {
@@ -194,14 +76,44 @@ const readFamily: Reader = (text) => {
   );
 };
 
+const readShare: Reader = (text) => {
+  const match = /^(\d+(?:\.\d+)?)%$/.exec(text);
+  const amount = match ? Number(match[1]) / 100 : Number.NaN;
+  if (amount >= 0 && amount <= 1) return good({ kind: 'number', css: String(amount), amount });
+  return problem('value-share', `“${text}” is not a share.`, 'Write 0% to 100%.');
+};
+
+const words = {
+  case: { 'as typed': 'none', none: 'none', uppercase: 'uppercase', lowercase: 'lowercase', capitalize: 'capitalize' },
+  align: { start: 'start', center: 'center', end: 'end', justify: 'justify' },
+  valign: { top: 'top', middle: 'middle', bottom: 'bottom', baseline: 'baseline' },
+  cells: { joined: 'joined', single: 'single', spaced: 'spaced' },
+  repeat: { 'both ways': 'repeat', across: 'repeat-x', down: 'repeat-y', once: 'no-repeat' },
+  layout: { 'by content': 'auto', equal: 'fixed' },
+  side: { above: 'top', below: 'bottom' },
+  wrap: { wrap: 'normal', 'one line': 'nowrap' },
+  figures: { 'as the font has them': 'normal', tabular: 'tabular-nums', proportional: 'proportional-nums', 'old style': 'oldstyle-nums' },
+  decimals: { 'as typed': 'typed', aligned: 'aligned' },
+  'icon-side': { before: 'before', after: 'after' },
+  underline: { none: 'none', underline: 'underline', dotted: 'underline dotted', dashed: 'underline dashed' },
+  switch: { on: 'on', off: 'off' },
+} as const;
+
 /** The words that a kind of value offers, for lists of choices in the interface. */
 export const choices: { readonly [kind in ValueKind]?: readonly string[] } = {
+  ...(Object.fromEntries(Object.entries(words).map(([kind, each]) => [kind, Object.keys(each)])) as { [kind in keyof typeof words]: string[] }),
+  case: ['as typed', 'uppercase', 'lowercase', 'capitalize'],
   family: ['page', ...fonts.map(({ name }) => name)],
   weight: ['300', '400', '500', '600', '700', '800'],
-  case: ['as typed', 'uppercase', 'lowercase', 'capitalize'],
-  align: ['start', 'center', 'end', 'justify'],
-  valign: ['top', 'middle', 'bottom', 'baseline'],
-  cells: ['joined', 'spaced'],
+  width: ['content', 'fill', '32rem', '75%'],
+  height: ['auto', '36px', '3em'],
+  share: ['100%', '90%', '75%', '50%'],
+  shadow: ['none', '0 1px 3px #000000 20%', '0 4px 16px #000000 15%'],
+  picture: ['none', ...pictures.map(({ name }) => name)],
+  'picture-size': ['its own', 'cover', 'contain', '24px'],
+  'picture-position': ['left top', 'center', 'right top', 'right center', '10px 50%'],
+  icon: ['none', ...icons.map(({ name }) => name)],
+  band: ['2nd', '3rd', '4th', '2nd from 1', '3rd from 1'],
 };
 
 const readers: Readonly<Record<ValueKind, Reader>> = {
@@ -209,13 +121,30 @@ const readers: Readonly<Record<ValueKind, Reader>> = {
   family: orPage(readFamily),
   size: orPage(readSize),
   weight: orPage(readWeight),
-  case: orPage(oneOf({ 'as typed': 'none', none: 'none', uppercase: 'uppercase', lowercase: 'lowercase', capitalize: 'capitalize' })),
+  case: orPage(oneOf(words.case)),
   spacing: lengthReader({ least: -20, most: 60 }, { normal: 'normal' }),
   leading: orPage(readLeading),
-  align: oneOf({ start: 'start', center: 'center', end: 'end', justify: 'justify' }),
-  valign: oneOf({ top: 'top', middle: 'middle', bottom: 'bottom', baseline: 'baseline' }),
+  align: oneOf(words.align),
+  valign: oneOf(words.valign),
   length: lengthReader({ least: 0, most: 400 }),
   height: lengthReader({ least: 0, most: 1000 }, { auto: 'auto' }),
+  width: lengthReader({ least: 0, most: 4000, percent: 'room' }, { content: 'auto', fill: '100%' }),
   line: readLine,
-  cells: oneOf({ joined: 'joined', spaced: 'spaced' }),
+  cells: oneOf(words.cells),
+  picture: readPicture,
+  repeat: oneOf(words.repeat),
+  'picture-size': readPictureSize,
+  'picture-position': readPicturePosition,
+  share: readShare,
+  shadow: readShadow,
+  layout: oneOf(words.layout),
+  side: oneOf(words.side),
+  wrap: oneOf(words.wrap),
+  figures: oneOf(words.figures),
+  decimals: oneOf(words.decimals),
+  icon: readIcon,
+  'icon-side': oneOf(words['icon-side']),
+  underline: oneOf(words.underline),
+  band: readBand,
+  switch: oneOf(words.switch),
 };

@@ -1,9 +1,10 @@
 import { TRANSPARENT, WHITE, flatten, parseColour, type Rgba } from '../../../core/colour';
-import { cellLines, outerLines, type Line } from '../../../core/lines';
-import { fillLayers, inkOf, paintedFill } from '../../../core/paint';
-import { ORDINARY_PAGE, fontSize, resolve, toPx } from '../../../core/resolve';
-import { slotOf, type GridCell, type Table } from '../../../core/table';
-import type { ConditionName, PropertyName, Slot, Theme } from '../../../core/theme';
+import { cellLines, lineAt, outerLines, type Line } from '../../../core/lines';
+import { iconAddress, icons, pictures } from '../../../core/media';
+import { fillLayers, inkOf } from '../../../core/paint';
+import { ORDINARY_PAGE, fontSize, resolve, resolveAt, toPx } from '../../../core/resolve';
+import { ORDINARY_BAND, padOf, slotOf, type Band, type GridCell, type Table } from '../../../core/table';
+import { partOf, propertyOf, type ConditionName, type PartName, type PropertyName, type Slot, type Theme } from '../../../core/theme';
 
 /** Everything about one cell that core says and Chromium can be asked for, in the same words. */
 export type Facts = Readonly<Record<string, string | number>>;
@@ -15,30 +16,129 @@ export const colourFact = ({ r, g, b, alpha }: Rgba): string =>
 const borderFact = (line: Line | undefined): string =>
   line === undefined || line.style === 'none' || line.style === 'hidden' ? 'none' : `${line.width} ${line.style} ${colourFact(line.rgba)}`;
 
-/** What core says of a cell. */
-export function predictCell(theme: Theme, table: Table, cell: GridCell, held: readonly ConditionName[]): Facts {
-  const slot = slotOf(table, cell, held);
+/** What core says of a cell. `shown` paints a declared value as the browser does, so that only who wins is compared. */
+export function predictCell(theme: Theme, table: Table, cell: GridCell, held: readonly ConditionName[], shown: Shown): Facts {
+  const slot = slotOf(table, cell, held, bandOf(theme));
   const lines = cellLines(theme, table, cell);
+  const number = slot.also?.includes('numbers') ?? false;
   return {
     ...predictText(theme, slot),
-    fill: colourFact(paintedFill(theme, slot)),
+    fill: colourFact(flattened(theme, slot)),
     top: borderFact(lines.top),
     start: borderFact(lines.start),
     end: 'none',
     bottom: 'none',
     valign: word(theme, slot, 'valign'),
+    wrap: word(theme, slot, 'wrap'),
+    figures: word(theme, slot, 'figures'),
+    height: shown('height', word(theme, slot, 'row-height')),
+    ...(slot.part === 'row-headers' ? { width: shown('width', atRest(theme, 'row-headers', 'width')) } : {}),
+    ...predictIcon(theme, slot),
+    picture: cellPicture(theme, slot.part),
+    'group picture': groupPicture(theme, cell),
+    pad: number && padOf(table, cell) !== '' && atRest(theme, 'numbers', 'decimals') === 'aligned' ? padOf(table, cell) : 'none',
   };
 }
 
-export function predictCaption(theme: Theme): Facts {
-  const slot: Slot = { part: 'caption', conditions: [] };
-  return { ...predictText(theme, slot), fill: colourFact(flatten(fillLayers(theme, slot).table, WHITE)) };
+/** A declared value as the browser computes it on a bare element in the same place. */
+export type Shown = (property: string, css: string) => string;
+
+const atRest = (theme: Theme, part: PartName, name: PropertyName): string => resolveAt(theme, { part, condition: 'rest' }, name).css;
+export function bandOf(theme: Theme): Band {
+  const value = resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band');
+  return value.kind === 'band' ? value : ORDINARY_BAND;
 }
 
-export function predictTable(theme: Theme): Facts {
-  const { top, end, bottom, start } = outerLines(theme);
-  return { top: borderFact(top), end: borderFact(end), bottom: borderFact(bottom), start: borderFact(start) };
+/** The fill before the whole table's opacity, which is compared by itself. */
+const flattened = (theme: Theme, slot: Slot): Rgba => {
+  const { over, cell, row, group, table } = fillLayers(theme, slot);
+  return flatten(over, cell, row, group, table, WHITE);
+};
+
+/** The name of a shelf picture in what a stylesheet or the browser says, so that data addresses can be compared. */
+const pictureFact = (css: string): string => {
+  const found = pictures.find(({ svg }) => decodeURIComponent(css).includes(svg));
+  return found?.name ?? 'none';
+};
+const iconFact = (css: string): string => icons.find(({ path }) => decodeURIComponent(css).includes(`'${path}'`))?.name ?? 'none';
+
+const cellPicture = (theme: Theme, part: PartName): string =>
+  partOf(part).depth > 1 && propertyOf('picture').parts.includes(part) ? pictureFact(atRest(theme, part, 'picture')) : 'none';
+const groupPicture = (theme: Theme, cell: GridCell): string =>
+  cell.section === 'body' ? 'none' : pictureFact(atRest(theme, cell.section === 'header' ? 'column-headers' : 'footer', 'picture'));
+
+function predictIcon(theme: Theme, slot: Slot): Facts {
+  if (!propertyOf('icon').parts.includes(slot.part)) return { before: 'none', after: 'none' };
+  // An icon stands on the side of the part that sets it; one of another part is not put out by that.
+  const found: Record<string, string> = {};
+  for (const side of ['before', 'after']) {
+    const said = resolve(theme, slot, 'icon').chain.find(({ place, state }) => place && state !== 'broken' && sideOf(theme, place.part) === side);
+    found[side] = said ? iconFact(iconAddress(said.text) ?? 'none') : 'none';
+  }
+  return found;
 }
+const sideOf = (theme: Theme, part: PartName): string => resolve(theme, { part, conditions: [] }, 'icon-side').value.css;
+
+export function predictCaption(theme: Theme): Facts {
+  const slot: Slot = { part: 'caption', conditions: [] };
+  const below = atRest(theme, 'caption', 'side') === 'bottom';
+  const line = borderFact(lineAt(theme, 'under-caption'));
+  return {
+    ...predictText(theme, slot),
+    fill: colourFact(flatten(fillLayers(theme, slot).table, WHITE)),
+    side: atRest(theme, 'caption', 'side'),
+    top: below ? line : 'none',
+    bottom: below ? 'none' : line,
+  };
+}
+
+export function predictTable(theme: Theme, shown: Shown): Facts {
+  const { top, end, bottom, start } = outerLines(theme);
+  const value = (name: PropertyName): string => atRest(theme, 'table', name);
+  const pictured = value('picture') !== 'none';
+  return {
+    top: borderFact(top),
+    end: borderFact(end),
+    bottom: borderFact(bottom),
+    start: borderFact(start),
+    opacity: value('opacity'),
+    radius: shown('border-top-left-radius', value('radius')),
+    shadow: shown('box-shadow', value('shadow')),
+    layout: value('layout'),
+    width: shown('width', value('width')),
+    gap: shown('border-spacing', value('cells') === 'spaced' ? value('gap') : '0'),
+    picture: pictureFact(value('picture')),
+    'picture-size': shown('background-size', pictured ? value('picture-size') : 'auto'),
+    'picture-repeat': shown('background-repeat', pictured ? value('picture-repeat') : 'repeat'),
+    'picture-position': shown('background-position', pictured ? value('picture-position') : 'left top'),
+  };
+}
+
+/** What core says of a link, a button or an icon in a cell, or of a bar around the table. */
+export function predictThing(theme: Theme, slot: Slot, shown: Shown): Facts {
+  const has = (name: PropertyName): boolean => propertyOf(name).parts.includes(slot.part);
+  const facts: Record<string, string | number> = { ink: colourFact(inkOf(theme, slot)), size: round(fontSize(theme, slot)) };
+  const tell = (name: PropertyName, key: string, css: string): void => {
+    if (has(name)) facts[key] = shown(css, word(theme, slot, name));
+  };
+  tell('radius', 'radius', 'border-top-left-radius');
+  tell('shadow', 'shadow', 'box-shadow');
+  tell('underline', 'underline', 'text-decoration-line');
+  if (has('fill')) facts['fill'] = colourFact(resolvedColour(theme, slot));
+  if (has('edge')) {
+    const edge = resolve(theme, slot, 'edge').value;
+    facts['edge'] = edge.kind === 'line' ? borderFact(edge) : 'none';
+  }
+  if (has('shown')) facts['shown'] = atRest(theme, slot.part, 'shown');
+  if (has('weight') && word(theme, slot, 'weight') !== 'inherit' && slot.part !== 'links' && slot.part !== 'buttons')
+    facts['weight'] = word(theme, slot, 'weight');
+  return facts;
+}
+
+const resolvedColour = (theme: Theme, slot: Slot): Rgba => {
+  const { value } = resolve(theme, slot, 'fill');
+  return value.kind === 'colour' ? value.rgba : TRANSPARENT;
+};
 
 const word = (theme: Theme, slot: Slot, name: PropertyName): string => resolve(theme, slot, name).value.css;
 
@@ -64,7 +164,7 @@ function predictText(theme: Theme, slot: Slot): Facts {
   };
 }
 
-const read = (text: string): Rgba => {
+export const read = (text: string): Rgba => {
   const colour = text === 'rgba(0, 0, 0, 0)' ? TRANSPARENT : parseColour(text);
   if (!colour) throw new Error(`The browser gave a colour that cannot be read: ${text}`);
   return colour;
@@ -78,12 +178,13 @@ const side = (style: CSSStyleDeclaration, name: string): string => {
 
 /** The fill that is laid over a cell as a picture of one colour; nothing where there is none. */
 function overFill(style: CSSStyleDeclaration): Rgba {
-  const gradient = /^linear-gradient\((.+)\)$/.exec(style.backgroundImage)?.[1];
+  // A picture may lie below it, as a layer of its own.
+  const gradient = /^linear-gradient\((.+?)\)(?:, url\(.*)?$/s.exec(style.backgroundImage)?.[1];
   if (gradient === undefined) return TRANSPARENT;
   return read(gradient.slice(0, (gradient.length - 2) / 2));
 }
 
-const fillOf = (element: globalThis.Element): Rgba => read(getComputedStyle(element).backgroundColor);
+const fillOf = (element: globalThis.Element | null): Rgba => (element ? read(getComputedStyle(element).backgroundColor) : TRANSPARENT);
 
 function observeText(style: CSSStyleDeclaration): Facts {
   const number = (text: string): number | string => (Number.isNaN(Number.parseFloat(text)) ? text : round(Number.parseFloat(text)));
@@ -104,13 +205,17 @@ function observeText(style: CSSStyleDeclaration): Facts {
   };
 }
 
-/** What Chromium says of a cell: its layers are blended here from the computed colours of cell, row and table. */
+/** What Chromium says of a cell: its layers are blended here from the computed colours of cell, row, group and table. */
 export function observeCell(cell: HTMLElement): Facts {
   const style = getComputedStyle(cell);
   const row = cell.closest('tr');
-  const table = cell.closest('table');
-  if (!row || !table) throw new Error('A cell stands in a row of a table');
-  const fill = flatten(overFill(style), fillOf(cell), fillOf(row), fillOf(table), WHITE);
+  const group = cell.closest('thead,tbody,tfoot');
+  const fill = flatten(overFill(style), fillOf(cell), fillOf(row), fillOf(group), fillOf(cell.closest('table')), WHITE);
+  const pseudo = (name: string): string => {
+    const { content, maskImage } = getComputedStyle(cell, name);
+    return content === 'none' || content === 'normal' ? 'none' : iconFact(maskImage);
+  };
+  const after = getComputedStyle(cell, '::after');
   return {
     ...observeText(style),
     fill: colourFact(fill),
@@ -119,14 +224,60 @@ export function observeCell(cell: HTMLElement): Facts {
     end: side(style, 'inline-end'),
     bottom: side(style, 'block-end'),
     valign: style.verticalAlign,
+    wrap: style.whiteSpace,
+    figures: style.fontVariantNumeric,
+    height: String(cell.computedStyleMap().get('height')),
+    width: String(cell.computedStyleMap().get('width')),
+    before: pseudo('::before'),
+    after: pseudo('::after'),
+    picture: pictureFact(style.backgroundImage),
+    'group picture': group ? pictureFact(getComputedStyle(group).backgroundImage) : 'none',
+    pad: after.visibility === 'hidden' && after.content !== 'none' ? after.content.replace(/"/g, '') || 'none' : 'none',
   };
 }
 
 export function observeCaption(caption: HTMLElement): Facts {
-  return { ...observeText(getComputedStyle(caption)), fill: colourFact(flatten(fillOf(caption), WHITE)) };
+  const style = getComputedStyle(caption);
+  return {
+    ...observeText(style),
+    fill: colourFact(flatten(fillOf(caption), WHITE)),
+    side: style.captionSide,
+    top: side(style, 'block-start'),
+    bottom: side(style, 'block-end'),
+  };
 }
 
 export function observeTable(table: HTMLElement): Facts {
   const style = getComputedStyle(table);
-  return { top: side(style, 'block-start'), end: side(style, 'inline-end'), bottom: side(style, 'block-end'), start: side(style, 'inline-start') };
+  return {
+    top: side(style, 'block-start'),
+    end: side(style, 'inline-end'),
+    bottom: side(style, 'block-end'),
+    start: side(style, 'inline-start'),
+    opacity: style.opacity,
+    radius: style.borderTopLeftRadius,
+    shadow: style.boxShadow,
+    layout: style.tableLayout,
+    width: String(table.computedStyleMap().get('width')),
+    gap: style.borderSpacing,
+    picture: pictureFact(style.backgroundImage),
+    'picture-size': style.backgroundSize,
+    'picture-repeat': style.backgroundRepeat,
+    'picture-position': style.backgroundPosition,
+  };
+}
+
+export function observeThing(thing: HTMLElement): Facts {
+  const style = getComputedStyle(thing);
+  return {
+    ink: colourFact(read(style.color)),
+    size: round(Number.parseFloat(style.fontSize)),
+    radius: style.borderTopLeftRadius,
+    shadow: style.boxShadow,
+    underline: style.textDecorationLine,
+    fill: colourFact(read(style.backgroundColor)),
+    edge: side(style, 'block-start'),
+    shown: style.display === 'none' ? 'off' : 'on',
+    weight: style.fontWeight,
+  };
 }

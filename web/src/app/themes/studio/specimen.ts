@@ -108,7 +108,7 @@ export class Specimen {
   constructor() {
     this.content.className = 'zp-frame';
     effect(() => {
-      const css = writeCss([frameRule, ...themeCss(this.theme(), { key: 'specimen', held: true })], 'compact');
+      const css = writeCss([frameRule, ...themeCss(this.theme(), { key: 'specimen', held: true, around: true })], 'compact');
       this.sheet.replaceSync(`:host{color:#000;font:16px/1.4 system-ui,sans-serif}table{width:100%}${css}`);
       this.attach();
       this.placeTags();

@@ -1,0 +1,88 @@
+import { partOf, places, propertiesOf, propertyOf, type Look, type PartName, type PropertyName } from '../theme';
+import { declare, type SetValue } from './declare';
+import { searchField, thingsOf, type SelectorOptions } from './selectors';
+import { rule, type CssNode, type Declaration } from './stylesheet';
+
+/** What browsers give buttons and links of themselves, levelled, so that only the theme's values are seen. */
+const levelled: readonly Declaration[] = [
+  ['margin', '0'],
+  ['border', '0'],
+  ['padding', '0'],
+  ['background', 'none'],
+  ['color', 'inherit'],
+  ['font', 'inherit'],
+  ['letter-spacing', 'inherit'],
+  ['text-transform', 'inherit'],
+  ['text-decoration', 'none'],
+];
+
+const isThing = (part: PartName, box: 'content' | 'around'): boolean => partOf(part).box === box;
+const rest = (part: PartName): { readonly part: PartName; readonly condition: 'rest' } => ({ part, condition: 'rest' });
+
+/** Links, buttons and icons in cells. */
+export const contentRules = (look: Look, options: SelectorOptions): readonly CssNode[] => [
+  rule(thingsOf(options, rest('links')), ...unless(look, 'links', [['color', 'inherit']])),
+  rule(thingsOf(options, rest('buttons')), ...unless(look, 'buttons', levelled)),
+  ...thingRules(look, options, 'content'),
+];
+
+/** Search bar, info line, empty message and pager. */
+export const aroundRules = (look: Look, options: SelectorOptions): readonly CssNode[] => [
+  rule(thingsOf(options, rest('pager-items')), ...unless(look, 'pager-items', levelled), ['display', 'inline-block']),
+  rule(
+    searchField(options),
+    ['font', 'inherit'],
+    ['color', 'inherit'],
+    ['background', 'none'],
+    ['border', '1px solid'],
+    ['border-radius', 'inherit'],
+    ['padding', '.25em .5em'],
+  ),
+  ...thingRules(look, options, 'around'),
+];
+
+/** What is levelled, but for what the theme sets at rest anyway. */
+function unless(look: Look, part: PartName, declarations: readonly Declaration[]): readonly Declaration[] {
+  const set = (name: PropertyName): boolean => look.valueAt(rest(part), propertyOf(name)) !== undefined;
+  const beaten: Readonly<Record<string, readonly PropertyName[]>> = {
+    color: ['ink'],
+    background: ['fill'],
+    border: ['edge'],
+    'letter-spacing': ['letter-spacing'],
+    'text-transform': ['case'],
+    padding: ['padding-top', 'padding-end', 'padding-bottom', 'padding-start'],
+  };
+  return declarations.filter(([property]) => !(beaten[property]?.every((name) => propertyOf(name).parts.includes(part) && set(name)) ?? false));
+}
+
+function thingRules(look: Look, options: SelectorOptions, box: 'content' | 'around'): readonly CssNode[] {
+  return places
+    .filter(({ part }) => isThing(part, box))
+    .flatMap((place) => {
+      const set: SetValue[] = [];
+      for (const property of propertiesOf(place.part)) {
+        const value = look.valueAt(place, property);
+        if (value) set.push({ property, value });
+      }
+      const declarations: readonly Declaration[] = [...fillOf(set), ...declare(set), ...roomOf(place.part, set), ...shownOf(set)];
+      if (declarations.length === 0) return [];
+      const held = options.held && place.condition !== 'rest' ? [rule(thingsOf(options, place, true), ...declarations)] : [];
+      const real = rule(thingsOf(options, place), ...declarations);
+      return place.condition === 'hovered' ? [{ kind: 'media' as const, query: '(hover:hover)', rules: [real] }, ...held] : [real, ...held];
+    });
+}
+
+const valueOf = (set: readonly SetValue[], name: string): string | undefined => set.find(({ property }) => property.name === name)?.value.css;
+
+function fillOf(set: readonly SetValue[]): readonly Declaration[] {
+  const css = valueOf(set, 'fill');
+  return css === undefined ? [] : [[propertyOf('fill').css ?? '', css]];
+}
+
+/** The pager stands below the table, the others above it. */
+function roomOf(part: PartName, set: readonly SetValue[]): readonly Declaration[] {
+  const css = valueOf(set, 'room');
+  return css === undefined ? [] : [[part === 'pager' || part === 'empty-message' ? 'margin-block-start' : 'margin-block-end', css]];
+}
+
+const shownOf = (set: readonly SetValue[]): readonly Declaration[] => (valueOf(set, 'shown') === 'off' ? [['display', 'none']] : []);

@@ -1,0 +1,100 @@
+import { columnLine, columnTraits, isDrawn, lineAt, outerLines, rowLine, type ColumnTrait, type Line } from '../lines';
+import { resolveAt } from '../resolve';
+import type { Theme } from '../theme';
+import { borderOf } from './declare';
+import {
+  captionOf,
+  columnTests,
+  firstRowCells,
+  lastRowCells,
+  laterCells,
+  laterRowCells,
+  secondAndLastRowCells,
+  secondRowCells,
+  type SelectorOptions,
+} from './selectors';
+import { rule, type CssNode, type Declaration } from './stylesheet';
+
+/** The table's own border, which closes the outside. */
+export function outerBorder(theme: Theme): readonly Declaration[] {
+  const { top, end, bottom, start } = outerLines(theme);
+  if ([end, bottom, start].every((line) => line.css === top.css)) return isDrawn(top) ? [['border', top.css]] : [];
+  const sides: readonly (readonly [string, Line])[] = [
+    ['block-start', top],
+    ['inline-end', end],
+    ['block-end', bottom],
+    ['inline-start', start],
+  ];
+  return sides.flatMap(([side, line]) => borderOf(side, line));
+}
+
+/** Each inner edge is drawn once: by the cell below it, or by the cell after it. */
+export const lineRules = (theme: Theme, options: SelectorOptions): readonly CssNode[] => [
+  ...layered(rowSteps(theme, options), 'block-start'),
+  ...layered(columnSteps(theme, options), 'inline-start'),
+  ...captionLine(theme, options),
+];
+
+/** Edges that a selector finds, and the line on them. A later step is stronger; it stands only where it changes something. */
+interface Step {
+  readonly selector: string;
+  readonly line: Line;
+  /** The earlier step that holds on the same edges without this one; none where nothing does. */
+  readonly over?: Step;
+}
+
+const isSame = (a: Line, b: Line | undefined): boolean => (b === undefined || !isDrawn(b) ? !isDrawn(a) : a.css === b.css);
+
+function layered(steps: readonly Step[], side: string): readonly CssNode[] {
+  return steps
+    .filter(({ line, over }) => !isSame(line, over?.line))
+    .map(({ selector, line }) => rule(selector, [`border-${side}`, isDrawn(line) ? line.css : 'none']));
+}
+
+function rowSteps(theme: Theme, options: SelectorOptions): readonly Step[] {
+  const rows: Step = { selector: `${laterRowCells(options)},${firstRowCells(options, 'tbody+tbody')}`, line: rowLine(theme, 'rows') };
+  const step = (selector: string, line: Line, over?: Step): Step => ({ selector, line, over });
+  const second = step(secondRowCells(options), rowLine(theme, 'rows', ['after-first-row']), rows);
+  const last = step(lastRowCells(options), rowLine(theme, 'rows', ['before-last-row']), rows);
+  return [
+    rows,
+    step(laterRowCells(options, 'thead'), rowLine(theme, 'tiers'), rows),
+    step(firstRowCells(options, 'thead+tbody'), rowLine(theme, 'header-body')),
+    step(firstRowCells(options, 'tbody+tfoot'), rowLine(theme, 'body-footer')),
+    step(firstRowCells(options, 'thead+tfoot'), rowLine(theme, 'header-footer')),
+    second,
+    last,
+    step(
+      secondAndLastRowCells(options),
+      rowLine(theme, 'rows', ['after-first-row', 'before-last-row']),
+      isSame(last.line, rows.line) ? second : last,
+    ),
+  ];
+}
+
+/** Every set of traits that an edge between columns can have, smaller sets first, each over the one that would hold without it. */
+function columnSteps(theme: Theme, options: SelectorOptions): readonly Step[] {
+  const placed: { readonly traits: readonly ColumnTrait[]; readonly step: Step }[] = [];
+  for (const traits of traitSets) {
+    const tests = traits.flatMap((trait) => (trait === 'header-columns' ? [] : [columnTests[trait]]));
+    const selector = laterCells(options, tests, traits.includes('header-columns') ? 'thead' : '');
+    // Written steps only: one that changed nothing is not there to hold.
+    const below = placed.findLast(
+      (each) => each.traits.every((trait) => traits.includes(trait)) && (each.traits.length === 0 || isWritten(each.step)),
+    );
+    placed.push({ traits, step: { selector, line: columnLine(theme, traits), over: below?.step } });
+  }
+  return placed.map(({ step }) => step);
+}
+
+const isWritten = ({ line, over }: Step): boolean => !isSame(line, over?.line);
+
+const traitSets: readonly (readonly ColumnTrait[])[] = columnTraits
+  .reduce<readonly (readonly ColumnTrait[])[]>((sets, trait) => [...sets, ...sets.map((set) => [...set, trait])], [[]])
+  .toSorted((a, b) => a.length - b.length);
+
+/** Between caption and table, on whichever side the caption stands. */
+function captionLine(theme: Theme, options: SelectorOptions): readonly CssNode[] {
+  const below = resolveAt(theme, { part: 'caption', condition: 'rest' }, 'side').css === 'bottom';
+  return [rule(captionOf(options), ...borderOf(below ? 'block-start' : 'block-end', lineAt(theme, 'under-caption')))];
+}

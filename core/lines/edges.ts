@@ -1,0 +1,46 @@
+import { resolveAt } from '../resolve';
+import type { Theme } from '../theme';
+import { lineAt, stronger, type Contender, type Line, type LineName } from './lines';
+
+/** What lies on the two sides of an edge between rows. */
+export type RowEdge = 'tiers' | 'header-body' | 'header-footer' | 'body-footer' | 'rows';
+
+/** What is particular about an edge between rows of the body. */
+export const rowTraits = ['after-first-row', 'before-last-row'] as const;
+/** What is particular about an edge between columns. */
+export const columnTraits = ['header-columns', 'after-first-column', 'before-last-column', 'beside-row-headers'] as const;
+export type RowTrait = (typeof rowTraits)[number];
+export type ColumnTrait = (typeof columnTraits)[number];
+
+/** Lines that meet on an edge, the more particular ones first. */
+const rowLines: Readonly<Record<RowEdge, readonly LineName[]>> = {
+  tiers: ['between-tiers', 'rows'],
+  'header-body': ['under-header', 'rows'],
+  'header-footer': ['under-header', 'above-footer', 'rows'],
+  'body-footer': ['above-footer', 'rows'],
+  rows: ['rows'],
+};
+
+/** The line that is drawn between two rows. */
+export const rowLine = (theme: Theme, edge: RowEdge, traits: readonly RowTrait[] = []): Line =>
+  drawn(theme, [...rowTraits.filter((trait) => traits.includes(trait)).toReversed(), ...rowLines[edge]]);
+
+/** The line that is drawn between two columns. */
+export const columnLine = (theme: Theme, traits: readonly ColumnTrait[] = []): Line =>
+  drawn(theme, [...columnTraits.filter((trait) => traits.includes(trait)).toReversed(), 'columns']);
+
+/**
+ * Which of the lines on one edge is drawn. Where cells are joined the strongest wins; where they are single
+ * or spaced the more particular one is drawn, unless it is none.
+ */
+function drawn(theme: Theme, names: readonly LineName[]): Line {
+  const joined = resolveAt(theme, { part: 'table', condition: 'rest' }, 'cells').css === 'joined';
+  const contenders = names.map((name): Contender => ({
+    line: lineAt(theme, name),
+    origin: name === 'rows' ? 'row' : name === 'columns' ? 'column' : 'cell',
+  }));
+  const [first, ...others] = contenders;
+  if (!first) throw new RangeError('No line meets on this edge');
+  if (joined) return others.reduce(stronger, first).line;
+  return (contenders.find(({ line }) => line.style !== 'none') ?? first).line;
+}

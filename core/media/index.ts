@@ -1,0 +1,2 @@
+export { iconAddress, icons, svgAddress, type IconName } from './icons';
+export { pictureAddress, pictures } from './pictures';

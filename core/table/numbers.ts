@@ -1,0 +1,58 @@
+import { sectionRows, type Table } from './table';
+import type { GridCell } from './grid';
+
+/** A number as people write it: sign or brackets, currency in front or behind, separators, a share. */
+const NUMBER = /^[(]?[-+−]?\s?\p{Sc}?\s?[-+−]?\d{1,15}(?:[ .,'’\u00a0\u202f]\d{3})*(?:[.,]\d+)?\s?(?:\p{Sc}|%)?[)]?$/u;
+/** What begins with a zero and goes on is a code, not a number. */
+const CODE = /^0\d/;
+
+export const isNumber = (text: string): boolean => NUMBER.test(text.trim()) && !CODE.test(text.trim());
+export const isNegative = (text: string): boolean => /^[(−-]|^\p{Sc}\s?[−-]/u.test(text.trim());
+
+/** Of each column: whether it holds numbers, and how many digits stand behind the decimal mark at most. */
+export interface NumberColumn {
+  readonly isNumeric: boolean;
+  readonly mark: string;
+  readonly places: number;
+}
+
+const known = new WeakMap<Table, readonly NumberColumn[]>();
+
+/** A column holds numbers when most of the texts in its body rows are some: one note among them does not change that. */
+export function numberColumns(table: Table): readonly NumberColumn[] {
+  const before = known.get(table);
+  if (before) return before;
+  const { first, count } = sectionRows(table, 'body');
+  const body = table.rows.slice(first, first + count);
+  const columns = (table.rows[0] ?? []).map((_, column): NumberColumn => {
+    const texts = column < table.rowHeaders ? [] : body.map((row) => row[column]?.trim() ?? '').filter((text) => text !== '');
+    const numbers = texts.filter(isNumber);
+    const isNumeric = numbers.length > 0 && numbers.length >= texts.length * 0.6 && !texts.some((text) => CODE.test(text));
+    const fractions = numbers.map(fractionOf);
+    const longest = fractions.reduce((most, each) => (each.digits.length > most.digits.length ? each : most), { mark: '.', digits: '' });
+    return { isNumeric, mark: longest.mark, places: longest.digits.length };
+  });
+  known.set(table, columns);
+  return columns;
+}
+
+/** The digits behind the decimal mark. A comma before three digits parts thousands. */
+function fractionOf(text: string): { readonly mark: string; readonly digits: string } {
+  const match = /([.,])(\d+)(?=\D*$)/.exec(text);
+  if (!match || (match[1] === ',' && match[2]?.length === 3)) return { mark: '.', digits: '' };
+  return { mark: match[1] ?? '.', digits: match[2] ?? '' };
+}
+
+/** Whether a cell is dressed as a number: it is one, and stands in a column of numbers outside the header. */
+export const isNumberCell = (table: Table, cell: GridCell): boolean =>
+  cell.section !== 'header' && numberColumns(table)[cell.column]?.isNumeric === true && isNumber(cell.text);
+
+/** What a number lacks behind to stand with its decimal mark under the others of its column; empty where it ends in a sign. */
+export function padOf(table: Table, cell: GridCell): string {
+  const column = numberColumns(table)[cell.column];
+  if (!column || column.places === 0 || !/\d$/.test(cell.text.trim())) return '';
+  const { digits } = fractionOf(cell.text);
+  const lacks = column.places - digits.length;
+  if (lacks <= 0) return '';
+  return `${digits === '' ? column.mark : ''}${'0'.repeat(lacks)}`;
+}
