@@ -3,6 +3,8 @@ import express, { type ErrorRequestHandler, type Express } from 'express';
 import type { Table } from '../core/table';
 import type { Database } from './database/database';
 import { DocumentStore } from './documents/store';
+import { MediaStore } from './media/queries';
+import { PICTURE_MOST, fontFiles, mediaFiles, mediaRoutes } from './media/routes';
 import { PageStore } from './pages/queries';
 import { pageRoutes } from './pages/routes';
 import { Refusal, problemBody, problemKinds } from './problems';
@@ -25,12 +27,13 @@ export interface Stores {
   readonly themes: ThemeStore;
   readonly tables: DocumentStore<Table>;
   readonly pages: PageStore;
+  readonly media: MediaStore;
 }
 
 export function createStores(database: Database): Stores {
   const themes = new ThemeStore(database);
   const tables = new DocumentStore<Table>(database, { table: 'tables', word: 'table' });
-  return { themes, tables, pages: new PageStore(database, themes, tables) };
+  return { themes, tables, pages: new PageStore(database, themes, tables), media: new MediaStore(database) };
 }
 
 /** Most that a request may send. */
@@ -38,17 +41,18 @@ export const BODY_MOST = '16mb';
 
 /** The whole server as a value: nothing listens and nothing is read until it is asked. */
 export function createApp({ database, web, log }: AppDependencies): Express {
-  const { themes, tables, pages } = createStores(database);
+  const { themes, tables, pages, media } = createStores(database);
   const app = express();
   app.disable('x-powered-by');
   app.use(checkHost, checkOrigin, secureHeaders, compression());
+  app.use('/api/media', mediaRoutes(media));
   app.use('/api', (request, _response, next) => {
     const hasBody = request.method === 'PUT' || (request.method === 'POST' && Number(request.headers['content-length'] ?? 0) > 0);
     if (hasBody && !request.is('application/json')) throw new Refusal('wrong-type', 'Send the document as application/json.');
     next();
   });
   app.use('/api', express.json({ limit: BODY_MOST }));
-  app.use('/api/themes', themeRoutes(themes));
+  app.use('/api/themes', themeRoutes(themes, media));
   app.use('/api/tables', tableRoutes(tables, themes));
   app.use('/api/pages', pageRoutes(pages));
   app.get('/api/health', async (_request, response) => {
@@ -56,6 +60,8 @@ export function createApp({ database, web, log }: AppDependencies): Express {
     response.json({ ok: true });
   });
   app.use('/site', siteRoutes(pages, themes));
+  app.use('/media', mediaFiles(media));
+  app.use('/fonts', fontFiles());
   // Browsers ask for it beside every page of the practice site, which has none.
   app.get('/favicon.ico', (_request, response) => void response.status(204).end());
   app.use('/api', (request) => {
@@ -81,7 +87,9 @@ function answerErrors(log: (message: string) => void): ErrorRequestHandler {
 }
 
 function refusalFrom(error: unknown): Refusal {
-  const { type, status } = error as { type?: string; status?: number };
+  const { type, status, limit } = error as { type?: string; status?: number; limit?: number };
+  if (type === 'entity.too.large' && limit === PICTURE_MOST)
+    return new Refusal('too-large', `A picture weighs at most ${PICTURE_MOST / 1_000_000} MB. Make it smaller and bring it in again.`);
   if (type === 'entity.too.large') return new Refusal('too-large', `At most ${BODY_MOST.replace('mb', ' MB')} can be sent at once.`);
   if (type === 'entity.parse.failed') return new Refusal('not-json', 'The text is not JSON. Check its brackets and quotation marks.');
   if (type === 'charset.unsupported' || type === 'encoding.unsupported') return new Refusal('wrong-type', 'Send the document as UTF-8.');

@@ -17,9 +17,9 @@ export const neededContrast = (sizePx: number, weight: number): number => (sizeP
 
 /**
  * The colour nearest to `ink` that reaches `needed` on `ground`: same hue, least change of lightness in
- * OKLCH, chroma lowered only where sRGB ends. Undefined when neither darker nor lighter can reach it.
+ * OKLCH, chroma lowered only where sRGB ends; `also` asks more of it. Undefined when neither darker nor lighter can reach it.
  */
-export function nearestPassing(ink: Rgba, ground: Rgba, needed: number): Rgba | undefined {
+export function nearestPassing(ink: Rgba, ground: Rgba, needed: number, also: (candidate: Rgba) => boolean = () => true): Rgba | undefined {
   const { l, c, h } = toLch(blend(ink, ground));
   const steps = 200;
   for (let step = 0; step <= steps; step++) {
@@ -27,7 +27,7 @@ export function nearestPassing(ink: Rgba, ground: Rgba, needed: number): Rgba | 
       const candidate = inGamut(l + (direction * step) / steps, c, h);
       // What is offered is what the person would type: the hex form, after rounding, has to pass.
       const offered = candidate && parseColour(toHex(candidate));
-      if (offered && contrast(offered, ground) >= needed) return offered;
+      if (offered && contrast(offered, ground) >= needed && also(offered)) return offered;
     }
   }
   return undefined;

@@ -2,6 +2,7 @@ export { themeCss, type ThemeCssOptions } from './theme-css';
 export { framedTable, tableElement, type TableHtmlOptions } from './table-html';
 export { compilePage, type CompiledPage, type PageInput, type PageOptions } from './page-html';
 export { frameRule } from './frame';
+export { faceRule, fontRules } from './font-rules';
 export { contract } from './selectors';
 export { element, writeHtml, type Element, type MarkupNode } from './markup';
 export { rule, writeCss, type CssNode, type Declaration, type Stylesheet } from './stylesheet';

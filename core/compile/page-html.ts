@@ -3,6 +3,7 @@ import type { Table } from '../table';
 import type { Theme } from '../theme';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
 import { frameRule } from './frame';
+import { fontRules } from './font-rules';
 import { contract } from './selectors';
 import { rule, type CssNode, type Stylesheet } from './stylesheet';
 import { framedTable } from './table-html';
@@ -55,7 +56,7 @@ export function compilePage(input: PageInput, options: PageOptions): CompiledPag
         element('main', {}, element('h1', {}, page.name), ...page.blocks.flatMap((block, i) => blockNodes(block, i, input))),
       ),
     ),
-    css: [...siteCss, frameRule, ...themeSheets, ...placements],
+    css: [...fontRules(themeSheets, textOf(input)), ...siteCss, frameRule, ...themeSheets, ...placements],
   };
 }
 
@@ -74,6 +75,12 @@ const siteCss: Stylesheet = [
   rule('h1', ['font-size', '2rem'], ['line-height', '1.15'], ['margin', '0 0 1rem']),
   rule('main p', ['max-width', '38rem']),
 ];
+
+/** Every text that the page's tables show, for the letters that its fonts need. */
+function textOf({ page, tables }: PageInput): string {
+  const placed = page.blocks.flatMap((block) => (block.kind === 'table' ? [tables.get(block.table)] : []));
+  return placed.flatMap((table) => (table ? [table.caption, ...table.rows.flat()] : [])).join('');
+}
 
 function placementRules(selector: string, block: Extract<Block, { kind: 'table' }>): readonly CssNode[] {
   const { frame, table } = placementCss(block);

@@ -1,6 +1,20 @@
+import { toHex } from '../colour';
 import { layerOf } from '../paint';
 import { resolveAt } from '../resolve';
-import { conditionOf, lineage, lookOf, partOf, places, propertiesOf, swatchVariable, type Look, type Place, type Theme, type Value } from '../theme';
+import {
+  conditionOf,
+  lineage,
+  lookOf,
+  partOf,
+  places,
+  propertiesOf,
+  refersToSwatch,
+  swatchVariable,
+  type Look,
+  type Place,
+  type Theme,
+  type Value,
+} from '../theme';
 import { aroundRules, contentRules } from './around-rules';
 import { cornerRules } from './corners';
 import { declare, type SetValue } from './declare';
@@ -47,8 +61,14 @@ function swatchRule(look: Look, { theme }: SelectorOptions, nodes: readonly CssN
   for (const node of nodes) collectVariables(node, used);
   const declarations = look.swatches
     .filter(({ name }) => used.has(swatchVariable(name)))
-    .map(({ name, colour }): Declaration => [swatchVariable(name), colour.toLowerCase()]);
+    .map(({ name, colour }): Declaration => [swatchVariable(name), writtenColour(look, name, colour)]);
   return declarations.length > 0 ? [rule(around ? `.${theme},.${theme}-around` : `.${theme}`, ...declarations)] : [];
+}
+
+/** A swatch as it was typed, or what it comes to where it refers to another. */
+function writtenColour(look: Look, name: string, typed: string): string {
+  const read = look.colours.get(name);
+  return read?.ok && refersToSwatch(typed) ? toHex(read.value) : typed.toLowerCase();
 }
 
 /** Names of the custom properties that a node's values read. Scanned by hand: this runs at every edit. */

@@ -1,12 +1,12 @@
 import {
+  conditionOf,
   partOf,
   propertyOf,
-  conditionOf,
-  starterOf,
+  type ConditionName,
+  type PartName,
   type PartValues,
   type Place,
   type PropertyName,
-  type Swatch,
   type Theme,
   type Values,
 } from '../theme';
@@ -26,35 +26,20 @@ function prune<T extends object>(fields: T): T {
   ) as T;
 }
 
-/** Adds a swatch, or gives the one of that name another colour. */
-export function setSwatch(theme: Theme, swatch: Swatch): Theme {
-  const known = theme.swatches.some(({ name }) => name === swatch.name);
-  return { ...theme, swatches: known ? theme.swatches.map((each) => (each.name === swatch.name ? swatch : each)) : [...theme.swatches, swatch] };
-}
-
-/** Takes away an own swatch; one of the base theme then shows again. */
-export const deleteSwatch = (theme: Theme, name: string): Theme => ({ ...theme, swatches: theme.swatches.filter((swatch) => swatch.name !== name) });
-
-/** A swatch by its new name, in the list and in every value that refers to it. One of the base theme cannot be renamed. */
-export function renameSwatch(theme: Theme, name: string, to: string): Theme {
-  const refers = new RegExp(`(^|\\s|/)${name}(?=\\s|$|/)`, 'g');
-  const renamed = mapTexts(theme, (text, property) =>
-    ['colour', 'line'].includes(propertyOf(property).kind) ? text.replace(refers, `$1${to}`) : text,
-  );
-  return { ...renamed, swatches: theme.swatches.map((swatch) => (swatch.name === name ? { ...swatch, name: to } : swatch)) };
-}
-
-/** Whether a swatch comes from the base theme. */
-export const isBaseSwatch = (theme: Theme, name: string): boolean => starterOf(theme.base).swatches.some((swatch) => swatch.name === name);
-
-function mapTexts(theme: Theme, change: (text: string, property: PropertyName) => string): Theme {
+/** The theme with every text changed. */
+export function mapTexts(theme: Theme, change: (text: string, property: PropertyName, place: Place) => string): Theme {
   const values = Object.fromEntries(
     Object.entries(theme.values).map(([part, conditions]) => [
       part,
       Object.fromEntries(
         Object.entries(conditions).map(([condition, own]) => [
           condition,
-          Object.fromEntries(Object.entries(own).map(([property, text]) => [property, change(text, property as PropertyName)])),
+          Object.fromEntries(
+            Object.entries(own).map(([property, text]) => [
+              property,
+              change(text, property as PropertyName, { part: part as PartName, condition: condition as ConditionName }),
+            ]),
+          ),
         ]),
       ),
     ]),
@@ -66,4 +51,23 @@ function mapTexts(theme: Theme, change: (text: string, property: PropertyName) =
 export function placeInWords({ part, condition }: Place, property?: PropertyName): string {
   const place = condition === 'rest' ? partOf(part).label : `${partOf(part).label}, ${conditionOf(condition).label.toLowerCase()}`;
   return property ? `${place}: ${propertyOf(property).label.toLowerCase()}` : place;
+}
+
+/** What is taken back: each of these names more of the theme than the one before. */
+export interface Scope {
+  readonly parts?: readonly PartName[];
+  readonly conditions?: readonly ConditionName[];
+  readonly properties?: readonly PropertyName[];
+}
+
+/** The theme without its own values in a scope, so that they come from above again. A scope that names nothing is everything. */
+export function resetValues(theme: Theme, { parts, conditions, properties }: Scope): Theme {
+  const within = <T>(list: readonly T[] | undefined, item: T): boolean => list === undefined || list.includes(item);
+  let changed = theme;
+  mapTexts(theme, (text, property, place) => {
+    if (within(parts, place.part) && within(conditions, place.condition) && within(properties, property))
+      changed = setValue(changed, place, property, undefined);
+    return text;
+  });
+  return changed;
 }

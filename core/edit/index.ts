@@ -1,3 +1,16 @@
 export { JOIN_MS, act, redo, redoLabel, startHistory, undo, undoLabel, type Change, type History, type Step } from './history';
 export { same, takeTheirs, threeWayMerge, type Conflict, type Merged } from './merge';
-export { deleteSwatch, isBaseSwatch, placeInWords, renameSwatch, setSwatch, setValue } from './edit-theme';
+export { placeInWords, resetValues, setValue, type Scope } from './edit-theme';
+export {
+  deleteSwatch,
+  isBaseSwatch,
+  moveSwatch,
+  renameSwatch,
+  replaceSwatch,
+  setSwatch,
+  usesOfSwatch,
+  type Instead,
+  type SwatchUse,
+} from './swatches';
+export { applyBrand } from './brand';
+export { changesBetween, type ThemeChange } from './changes';

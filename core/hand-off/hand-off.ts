@@ -1,12 +1,36 @@
-import { framedTable, frameRule, themeCss, writeCss, writeHtml } from '../compile';
+import { fontRules, framedTable, frameRule, themeCss, writeCss, writeHtml } from '../compile';
+import { fontAddress, mediaAddress, type Theme } from '../theme';
 import type { Table } from '../table';
-import type { Theme } from '../theme';
 
-/** The theme's stylesheet as a file: everything that a dressed table needs beside its markup. */
-export function themeFile(theme: Theme, key: string): string {
-  const title = theme.name.replace(/[*/]/g, ' ');
-  return `/* ${title}: put class="zp-${key}" on a table. Swatches are custom properties of that class. */\n${writeCss([frameRule, ...themeCss(theme, { key })])}`;
+/** A theme as files: its stylesheet, and what the stylesheet names beside it. */
+export interface ThemeFiles {
+  readonly css: string;
+  /** Names of font files, which lie in `fonts/` beside the stylesheet. */
+  readonly fonts: readonly string[];
+  /** Ids of kept pictures, which lie in `pictures/`. */
+  readonly pictures: readonly string[];
 }
+
+/** The theme's stylesheet with everything that a dressed table needs beside its markup; addresses are relative to it. */
+export function themeFiles(theme: Theme, key: string): ThemeFiles {
+  const title = theme.name.replace(/[*/]/g, ' ');
+  const rules = themeCss(theme, { key, around: true });
+  const written = writeCss([...fontRules(rules), frameRule, ...rules]);
+  const found = (address: string, name: RegExp): readonly string[] => [
+    ...new Set(Array.from(written.matchAll(new RegExp(`"${address}(${name.source})"`, 'g')), ([, each]) => each ?? '')),
+  ];
+  const fonts = found(fontAddress(''), /[a-z0-9-]+\.woff2/);
+  const pictures = found(mediaAddress(''), /[0-9a-f]+\.[a-z]+/);
+  const css = written.replaceAll(`"${fontAddress('')}`, '"fonts/').replaceAll(`"${mediaAddress('')}`, '"pictures/');
+  return {
+    css: `/* ${title}: put class="zp-${key}" on a table. Swatches are custom properties of that class. */\n${css}`,
+    fonts,
+    pictures,
+  };
+}
+
+/** The stylesheet alone, as text. */
+export const themeFile = (theme: Theme, key: string): string => themeFiles(theme, key).css;
 
 /** The table's markup as a file to be put into a page, in its frame. */
 export const tableFile = (table: Table, key: string | undefined): string => `${writeHtml(framedTable(table, { id: 'table', theme: key }))}\n`;

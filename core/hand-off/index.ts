@@ -1,1 +1,1 @@
-export { tableFile, themeFile } from './hand-off';
+export { tableFile, themeFile, themeFiles, type ThemeFiles } from './hand-off';

@@ -11,3 +11,4 @@ export {
   type PageColours,
   type Readability,
 } from './paint';
+export { inkForAll, readabilityTogether, slotsOf, type SlotReadability } from './combinations';

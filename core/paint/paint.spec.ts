@@ -1,7 +1,7 @@
 import { toHex } from '../colour';
 import { themeWith } from '../tests/themes';
-import type { Slot } from '../theme';
-import { fillLayers, layerOf, paintedFill, readability } from './index';
+import { partNames, starters, type Slot } from '../theme';
+import { fillLayers, layerOf, paintedFill, readability, readabilityTogether } from './index';
 
 const even: Slot = { part: 'body-rows', conditions: ['even'] };
 
@@ -40,4 +40,17 @@ describe('What is painted behind a text', () => {
     const dark = { fill: { r: 0, g: 0, b: 0, alpha: 1 }, ink: { r: 1, g: 1, b: 1, alpha: 1 } };
     expect(readability(themeWith({}), even, dark).ratio).toBeCloseTo(21, 5);
   });
+});
+
+describe('Every starter', () => {
+  for (const { key, theme } of starters) {
+    it(`${key} can be read under every condition together`, () => {
+      for (const part of partNames.filter((name) => name !== 'lines')) {
+        const [worst] = readabilityTogether(theme, part, 'rest');
+        expect(worst?.passes)
+          .withContext(`${part} ${worst?.slot.conditions.join(' ') ?? ''} ${worst?.ratio.toFixed(2) ?? ''}`)
+          .toBeTrue();
+      }
+    });
+  }
 });

@@ -111,7 +111,8 @@ export function readability(theme: Theme, slot: Slot, page: PageColours = WHITE_
   const ground = blend(fade(under, opacity), page.fill);
   const ink = blend(fade(blend(inkOf(theme, slot, page), under), opacity), page.fill);
   const weight = resolve(theme, slot, 'weight').value;
-  const needed = neededContrast(fontSize(theme, slot), weight.kind === 'number' ? weight.amount : 400);
+  // What is disabled need not be read (WCAG 2.2, 1.4.3, "Incidental").
+  const needed = slot.conditions.includes('disabled') ? 1 : neededContrast(fontSize(theme, slot), weight.kind === 'number' ? weight.amount : 400);
   const ratio = contrast(ink, ground);
   return { ratio, needed, passes: ratio >= needed, ink, ground, picture: hasPictureBehind(theme, slot) };
 }

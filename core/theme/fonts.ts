@@ -1,8 +1,10 @@
+import { families } from './families';
+
 /**
  * Font stacks by character: each starts with the faces that the large systems ship for that character
  * and ends in a generic family (CSS Fonts 4, section 2.1.3), so nothing has to be loaded.
  */
-export const fonts = [
+const stacks = [
   { name: 'system', label: 'The reader’s own system', stack: 'system-ui, sans-serif' },
   { name: 'humanist', label: 'Open and warm', stack: 'Seravek, Candara, Ubuntu, Calibri, "Source Sans Pro", "DejaVu Sans", sans-serif' },
   { name: 'grotesque', label: 'Plain and even', stack: '"Helvetica Neue", Arial, "Liberation Sans", "Nimbus Sans", sans-serif' },
@@ -12,6 +14,12 @@ export const fonts = [
   { name: 'slab', label: 'Slab', stack: 'Rockwell, "Rockwell Nova", "Roboto Slab", "DejaVu Serif", serif' },
   { name: 'mono', label: 'Every letter as wide', stack: 'ui-monospace, Menlo, Consolas, "Liberation Mono", "DejaVu Sans Mono", monospace' },
 ] as const;
+
+/** Every font that a theme can name: the stacks, which need no file, then the shipped families. */
+export const fonts: readonly { readonly name: string; readonly label: string; readonly stack: string }[] = [
+  ...stacks,
+  ...families.map(({ name, label, family, instead }) => ({ name, label, stack: `"${family}", ${instead}` })),
+];
 
 const generics = ['serif', 'sans-serif', 'monospace', 'cursive', 'fantasy', 'system-ui', 'ui-serif', 'ui-sans-serif', 'ui-monospace', 'ui-rounded'];
 

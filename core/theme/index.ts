@@ -19,8 +19,12 @@ export { THEME_FORMAT, countValues, ownText, type PartValues, type Picture, type
 export { MEDIA_ID, NAME_MOST, PICTURES_MOST, SWATCH_NAME, nameSchema, readTheme, themeSchema } from './read-theme';
 export { ground, starterNames, starterOf, starters, type Starter } from './starters';
 export { keyFrom } from './key';
+export { readSwatches, refersToSwatch } from './read-swatches';
+export { swatchesFromBrand } from './brand';
 /* Values */
 export { fonts } from './fonts';
+export { families, type Family } from './families';
+export { facesOf, familiesIn, fileOf, fontAddress, type Face } from './faces';
 export { readStep, stepSize, type TypeScale, type TypeStep } from './type-scale';
 export { choices, readValue } from './values';
 export { lineStyles, swatchVariable, tidy, type LineStyle, type Unit, type Value, type Vocabulary } from './reading';

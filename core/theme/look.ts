@@ -1,8 +1,9 @@
-import { parseColour, type Rgba } from '../colour';
+import type { Rgba } from '../colour';
 import { type Outcome } from '../outcome';
 import { propertyOf, type Property, type PropertyName, type ValueKind } from './properties';
 import { ground } from './starters/ground';
 import { starterOf } from './starters';
+import { readSwatches } from './read-swatches';
 import { ownText, type Picture, type Place, type Swatch, type Theme } from './theme';
 import type { TypeScale } from './type-scale';
 import type { PartName } from './parts';
@@ -28,6 +29,8 @@ export interface Look {
   readonly base: Theme;
   readonly vocabulary: Vocabulary;
   readonly swatches: readonly Swatch[];
+  /** What each swatch comes to, or why it comes to nothing: what refers to it then falls back. */
+  readonly colours: ReadonlyMap<string, Outcome<Rgba>>;
   readonly scale: TypeScale;
   /** What is said for a property at a place, strongest source first. */
   readonly said: (place: Place, property: PropertyName) => readonly Saying[];
@@ -66,6 +69,7 @@ export function lookOf(theme: Theme): Look {
     base,
     scale,
     swatches: words.swatches,
+    colours: words.colours,
     vocabulary: words.vocabulary,
     said: (place, property) => {
       const found: Saying[] = [];
@@ -112,6 +116,7 @@ interface Words {
   readonly pictures: readonly Picture[] | undefined;
   readonly scale: TypeScale;
   readonly swatches: readonly Swatch[];
+  readonly colours: ReadonlyMap<string, Outcome<Rgba>>;
   readonly vocabulary: Vocabulary;
   readonly read: (kind: ValueKind, text: string) => Outcome<Value>;
 }
@@ -122,9 +127,11 @@ function wordsOf(own: readonly Swatch[], base: Theme, scale: TypeScale, pictures
   const known = wordsBySwatches.get(own);
   if (known && known.base === base && known.scale === scale && known.pictures === pictures) return known;
   const swatches = mergeSwatches(base.swatches, own);
+  const colours = readSwatches(swatches);
   const vocabulary: Vocabulary = {
-    swatches: new Map(swatches.flatMap(({ name, colour }) => named(name, colour))),
+    swatches: new Map([...colours].flatMap(([name, read]) => (read.ok ? [[name, read.value] as const] : []))),
     scale,
+    broken: new Map([...colours].flatMap(([name, read]) => (read.ok || !read.problems[0] ? [] : [[name, read.problems[0]] as const]))),
     pictures: new Map(pictures?.map(({ name, media }) => [name, `url("${mediaAddress(media)}")`])),
   };
   const remembered = new Map<ValueKind, Map<string, Outcome<Value>>>();
@@ -138,19 +145,13 @@ function wordsOf(own: readonly Swatch[], base: Theme, scale: TypeScale, pictures
     ofKind.set(text, outcome);
     return outcome;
   };
-  const words: Words = { base, scale, pictures, swatches, vocabulary, read };
+  const words: Words = { base, scale, pictures, swatches, colours, vocabulary, read };
   wordsBySwatches.set(own, words);
   return words;
 }
 
 /** Where the server keeps a picture that somebody brought in. */
 export const mediaAddress = (id: string): string => `/media/${id}`;
-
-/** A swatch whose colour cannot be read is none: what refers to it falls back. */
-function named(name: string, text: string): readonly (readonly [string, Rgba])[] {
-  const colour = parseColour(text);
-  return colour ? [[name, colour]] : [];
-}
 
 /** The base theme's swatches in their order, own ones in place of those they replace, then the rest. */
 function mergeSwatches(base: readonly Swatch[], own: readonly Swatch[]): readonly Swatch[] {

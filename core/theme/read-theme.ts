@@ -1,5 +1,6 @@
 import { array, mixed, number, object, string, type ObjectSchema } from 'yup';
 import { parseColour } from '../colour';
+import { SWATCH_REFERENCE } from './read-swatches';
 import { bad, type Outcome, type Problem } from '../outcome';
 import { checkShape } from '../problems-of';
 import type { ConditionName } from './conditions';
@@ -30,7 +31,11 @@ const swatchSchema = object({
     .strict()
     .required('A swatch needs a colour.')
     .max(100)
-    .test('colour', 'A swatch’s colour is a CSS colour, as in #eef5f6.', (text) => parseColour(text ?? '') !== undefined),
+    .test(
+      'colour',
+      'A swatch’s colour is a CSS colour, as in #eef5f6, or another swatch, as in deep 9%.',
+      (text) => parseColour(text ?? '') !== undefined || SWATCH_REFERENCE.test(text ?? ''),
+    ),
 }).noUnknown('A swatch has a name and a colour only.');
 
 /** The id of a kept picture: the start of its content's SHA-256 in hex, and what kind it is. */

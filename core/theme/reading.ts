@@ -7,6 +7,8 @@ import type { TypeScale } from './type-scale';
 export interface Vocabulary {
   readonly swatches: ReadonlyMap<string, Rgba>;
   readonly scale: TypeScale;
+  /** Swatches that come to nothing, and why. */
+  readonly broken?: ReadonlyMap<string, Problem>;
   /** Pictures that the theme brings itself, by name, as a stylesheet writes them. */
   readonly pictures?: ReadonlyMap<string, string>;
 }
@@ -108,7 +110,10 @@ export const readColour: Reader = (text, vocabulary) => {
   if (percent > 100) return problem('value-range', `${percent}% is more than all of it.`, 'Use 0% to 100%.');
   const swatch = vocabulary.swatches.get(name);
   const colour = swatch ?? parseColour(name);
-  if (!colour) return unknownColour(name, vocabulary);
+  if (!colour) {
+    const why = vocabulary.broken?.get(name);
+    return why ? bad(why) : unknownColour(name, vocabulary);
+  }
   const rgba = fade(colour, percent / 100);
   if (swatch === undefined) return good({ kind: 'colour', css: toHex(rgba), rgba: toBytes(rgba) });
   const variable = `var(${swatchVariable(name)})`;

@@ -153,7 +153,7 @@ describe('Reading a theme document', () => {
     ['an unknown base', { ...theme, base: 'gone' }, /grows from one of/],
     ['no name', { ...theme, name: '' }, /name/],
     ['a name of 10,000 characters', { ...theme, name: 'x'.repeat(10_000) }, /at most 120/],
-    ['a swatch that is no colour', { ...theme, swatches: [{ name: 'a', colour: 'blurple' }] }, /swatches\/0\/colour.*CSS colour/],
+    ['a swatch that is no colour', { ...theme, swatches: [{ name: 'a', colour: '#12' }] }, /swatches\/0\/colour.*CSS colour/],
     ['a swatch with a space in its name', { ...theme, swatches: [{ name: 'a b', colour: '#fff' }] }, /lower-case letters/],
     ['two swatches of one name', { ...theme, swatches: [theme.swatches[0], theme.swatches[0]] }, /same name/],
     ['an unknown part', { ...theme, values: { tail: {} } }, /no part “tail”/],

@@ -16,7 +16,7 @@ export function siteRoutes(pages: PageStore, themes: ThemeStore): Router {
   router.use((_request, response, next) => {
     response.set(
       'Content-Security-Policy',
-      "default-src 'none'; style-src 'self'; img-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'",
+      "default-src 'none'; style-src 'self'; img-src 'self' data:; font-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'",
     );
     next();
   });

@@ -39,6 +39,15 @@ export class ThemeStore extends DocumentStore<Theme> {
     return rows.map(({ number, published_at }) => ({ number, publishedAt: new Date(published_at).toISOString() }));
   }
 
+  /** One edition's document, or undefined. */
+  async edition(id: string, number: number): Promise<Theme | undefined> {
+    const [row] = await this.database.query<{ document: Theme }>('select document from theme_editions where theme_id = $1 and number = $2', [
+      id,
+      number,
+    ]);
+    return row?.document;
+  }
+
   /** Number of the newest edition of each theme that has one. */
   async newestNumbers(): Promise<ReadonlyMap<string, number>> {
     const rows = await this.database.query<{ theme_id: string; number: number }>(

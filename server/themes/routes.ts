@@ -1,12 +1,25 @@
-import { Router } from 'express';
-import { themeFile } from '../../core/hand-off';
+import { Router, type Request } from 'express';
+import fs from 'node:fs';
+import { strToU8, zipSync } from 'fflate';
+import { themeFiles, type ThemeFiles } from '../../core/hand-off';
 import { readTheme } from '../../core/theme';
 import { documentRoutes, idOf } from '../documents/routes';
+import { fontPath } from '../media/routes';
+import type { MediaStore } from '../media/queries';
 import { Refusal } from '../problems';
 import type { ThemeStore } from './queries';
 
-export function themeRoutes(store: ThemeStore): Router {
+export function themeRoutes(store: ThemeStore, media: MediaStore): Router {
   const router = Router();
+  /** What a request takes away: the draft, or the newest edition with `?edition=newest`. */
+  const filesOf = async (request: Request): Promise<{ readonly key: string; readonly files: ThemeFiles }> => {
+    const id = idOf(request);
+    const { document } = await store.get(id);
+    const key = (await store.keys()).get(id) ?? id;
+    const [published] = request.query['edition'] === 'newest' ? await store.newest([id]) : [{ theme: document }];
+    if (!published) throw new Refusal('not-published', `“${document.name}” has no edition yet. Publish it first.`);
+    return { key, files: themeFiles(published.theme, key) };
+  };
   router.get('/', async (_request, response) => {
     const [all, keys, newest] = await Promise.all([store.list(), store.keys(), store.newestNumbers()]);
     response.set('Cache-Control', 'no-store').json(all.map((kept) => ({ ...kept, key: keys.get(kept.id), edition: newest.get(kept.id) ?? 0 })));
@@ -18,15 +31,39 @@ export function themeRoutes(store: ThemeStore): Router {
   router.post('/:id/editions', async (request, response) => {
     response.status(201).json(await store.publish(idOf(request)));
   });
-  /** The hand-off: the draft's stylesheet, or the newest edition's with `?edition=newest`. */
+  /** One edition, whole. */
+  router.get('/:id/editions/:number', async (request, response) => {
+    const number = Number(request.params['number']);
+    const found = Number.isInteger(number) ? await store.edition(idOf(request), number) : undefined;
+    if (!found) throw new Refusal('not-found', 'There is no edition of this number.');
+    response.json(found);
+  });
+  /** The hand-off: the stylesheet alone. Fonts and pictures that it names lie beside it in the ZIP file. */
   router.get('/:id/stylesheet', async (request, response) => {
-    const id = idOf(request);
-    const { document } = await store.get(id);
-    const key = (await store.keys()).get(id) ?? id;
-    const [published] = request.query['edition'] === 'newest' ? await store.newest([id]) : [{ theme: document }];
-    if (!published) throw new Refusal('not-published', `“${document.name}” has no edition yet. Publish it first.`);
-    response.type('text/css').attachment(`${key}.css`).send(themeFile(published.theme, key));
+    const { key, files } = await filesOf(request);
+    response.type('text/css').attachment(`${key}.css`).send(files.css);
+  });
+  router.get('/:id/files', async (request, response) => {
+    const { key, files } = await filesOf(request);
+    response
+      .type('application/zip')
+      .attachment(`${key}.zip`)
+      .send(Buffer.from(await zipped(key, files, media)));
   });
   router.use(documentRoutes({ store, read: readTheme }));
   return router;
+}
+
+/** A theme's files in one: the stylesheet, and in folders beside it the fonts and pictures that it names. */
+async function zipped(key: string, { css, fonts, pictures }: ThemeFiles, media: MediaStore): Promise<Uint8Array> {
+  const entries: Record<string, Uint8Array> = { [`${key}.css`]: strToU8(css) };
+  for (const file of fonts) {
+    const found = fontPath(file);
+    if (found !== undefined) entries[`fonts/${file}`] = fs.readFileSync(found);
+  }
+  for (const id of pictures) {
+    const found = await media.get(id);
+    if (found) entries[`pictures/${id}`] = found.content;
+  }
+  return zipSync(entries);
 }

@@ -1,4 +1,5 @@
 import type { Theme } from '../theme';
+import { pad } from './shapes';
 
 /**
  * What lies under every theme: the values that a table has when nothing was said, so that every browser
@@ -20,10 +21,21 @@ export const ground: Theme = {
     ],
   },
   values: {
-    table: { rest: { weight: '400', align: 'start', 'padding-top': '6px', 'padding-end': '12px', 'padding-bottom': '6px', 'padding-start': '12px' } },
+    table: { rest: { weight: '400', align: 'start', ...pad('6px', '12px') } },
     caption: { rest: { weight: '600', 'padding-bottom': '8px' } },
     'column-headers': { rest: { weight: '700' } },
     'row-headers': { rest: { weight: '600' } },
     footer: { rest: { weight: '600' } },
+    buttons: { rest: { weight: '600', edge: '1px solid #808080', radius: '4px', ...pad('2px', '10px') } },
+    'search-bar': { rest: { room: '10px' } },
+    'info-line': { rest: { room: '8px', size: 'small' } },
+    'empty-message': { rest: { room: '10px' } },
+    pager: { rest: { room: '10px' } },
+    'pager-items': {
+      rest: { radius: '4px', ...pad('2px', '9px') },
+      hovered: { fill: '#808080 12%' },
+      current: { fill: '#808080 18%', weight: '700' },
+      disabled: { ink: '#808080' },
+    },
   },
 };

@@ -3,7 +3,8 @@ import { ground } from './ground';
 import { starters } from './starters';
 
 export { ground } from './ground';
-export { starters, type Starter } from './starters';
+export { starters } from './starters';
+export type { Starter } from './shapes';
 
 const byName = new Map<string, Theme>([['ground', ground], ...starters.map(({ key, theme }) => [key, theme] as const)]);
 

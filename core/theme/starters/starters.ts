@@ -1,34 +1,5 @@
-import type { Theme, Values } from '../theme';
-import type { TypeScale } from '../type-scale';
-
-export interface Starter {
-  readonly key: string;
-  /** What it is for, in a few words. */
-  readonly temper: string;
-  readonly theme: Theme;
-}
-
-/** Padding as it is said: up and down, then left and right. */
-const pad = (block: string, inline: string): Values => ({
-  'padding-top': block,
-  'padding-bottom': block,
-  'padding-start': inline,
-  'padding-end': inline,
-});
-const box = (line: string): Values => ({ 'outer-top': line, 'outer-end': line, 'outer-bottom': line, 'outer-start': line });
-const swatches = (colours: Readonly<Record<string, string>>): Theme['swatches'] =>
-  Object.entries(colours).map(([name, colour]) => ({ name, colour }));
-const scale = (base: number, ratio: number): TypeScale => ({
-  base,
-  ratio,
-  steps: [
-    { name: 'small', step: -1 },
-    { name: 'body', step: 0 },
-    { name: 'lead', step: 1 },
-    { name: 'title', step: 2 },
-  ],
-});
-const plain = { format: 'zest-theme/1', base: 'ground' } as const;
+import { box, pad, plain, scale, swatches, type Starter } from './shapes';
+import { moreStarters } from './more-starters';
 
 /** The themes to begin from. Each is a whole idea of a table; a new theme grows from one of them. */
 export const starters: readonly Starter[] = [
@@ -206,9 +177,14 @@ export const starters: readonly Starter[] = [
         'column-headers': { rest: { fill: 'slate', ink: 'dim', weight: '500' } },
         'row-headers': { rest: { ink: 'amber', weight: '500' } },
         'body-rows': { hovered: { fill: 'beam' }, selected: { fill: 'amber 22%' } },
+        'search-bar': { rest: { ink: 'page' } },
+        'info-line': { rest: { ink: 'page' } },
+        'empty-message': { rest: { ink: 'page' } },
+        pager: { rest: { ink: 'page' } },
         footer: { rest: { fill: 'slate', weight: '600' } },
         lines: { rest: { ...box('1px solid seam'), rows: '1px solid seam', 'above-footer': '2px solid seam' } },
       },
     },
   },
+  ...moreStarters,
 ];

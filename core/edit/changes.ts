@@ -1,0 +1,59 @@
+import { conditionNames, partNames, propertiesOf, propertyOf, starterOf, type Place, type PropertyName, type Theme } from '../theme';
+import { placeInWords } from './edit-theme';
+import { same } from './merge';
+
+/** One difference between two themes, in words and as what stood and stands there. */
+export interface ThemeChange {
+  readonly what: string;
+  /** What was there; undefined where nothing was set. */
+  readonly before: string | undefined;
+  readonly after: string | undefined;
+  /** Where, for a value. */
+  readonly place?: Place;
+  readonly property?: PropertyName;
+}
+
+/** What changed from one state of a theme to another, in the order of the anatomy. */
+export function changesBetween(before: Theme, after: Theme): readonly ThemeChange[] {
+  return [
+    ...told('Name', before.name, after.name),
+    ...told('Grows from', starterOf(before.base).name, starterOf(after.base).name),
+    ...told('Type scale', scaleInWords(before), scaleInWords(after)),
+    ...listChanges('Swatch', before.swatches, after.swatches, ({ colour }) => colour),
+    ...listChanges('Picture', before.pictures ?? [], after.pictures ?? [], ({ media }) => media),
+    ...valueChanges(before, after),
+  ];
+}
+
+const told = (what: string, before: string | undefined, after: string | undefined): readonly ThemeChange[] =>
+  before === after ? [] : [{ what, before, after }];
+
+const scaleInWords = ({ scale }: Theme): string | undefined =>
+  scale && `base ${scale.base}px, ratio ${scale.ratio}, ${scale.steps.map(({ name }) => name).join(' ')}`;
+
+function listChanges<T extends { readonly name: string }>(
+  what: string,
+  before: readonly T[],
+  after: readonly T[],
+  say: (item: T) => string,
+): readonly ThemeChange[] {
+  const names = [...new Set([...before, ...after].map(({ name }) => name))];
+  const find = (items: readonly T[], name: string): string | undefined => {
+    const item = items.find((each) => each.name === name);
+    return item && say(item);
+  };
+  return names.flatMap((name) => told(`${what} ${name}`, find(before, name), find(after, name)));
+}
+
+function valueChanges(before: Theme, after: Theme): readonly ThemeChange[] {
+  return partNames.flatMap((part) => {
+    if (same(before.values[part], after.values[part])) return [];
+    return conditionNames.flatMap((condition) =>
+      propertiesOf(part).flatMap(({ name }): readonly ThemeChange[] => {
+        const [was, is] = [before.values[part]?.[condition]?.[name], after.values[part]?.[condition]?.[name]];
+        const place = { part, condition };
+        return was === is ? [] : [{ what: placeInWords(place, propertyOf(name).name), before: was, after: is, place, property: name }];
+      }),
+    );
+  });
+}
