@@ -60,7 +60,7 @@ export function createApp({ database, web, log }: AppDependencies): Express {
     response.json({ ok: true });
   });
   app.use('/site', siteRoutes(pages, themes));
-  app.use('/media', mediaFiles(media));
+  app.use('/pictures', mediaFiles(media));
   app.use('/fonts', fontFiles());
   // Browsers ask for it beside every page of the practice site, which has none.
   app.get('/favicon.ico', (_request, response) => void response.status(204).end());

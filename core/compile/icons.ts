@@ -3,6 +3,9 @@ import { places, propertyOf, type Look, type PartName } from '../theme';
 import { cellsOf, heldCellsOf, type SelectorOptions } from './selectors';
 import { rule, type CssNode, type Declaration } from './stylesheet';
 
+/** An icon stands beside a text: an empty cell has none. */
+const FILLED = ':not(:empty)';
+
 /** The icon's box: as high as the type, standing on its line. */
 const shape = (side: string): readonly Declaration[] => [
   ['display', 'inline-block'],
@@ -26,7 +29,7 @@ export function iconRules(look: Look, options: SelectorOptions): readonly CssNod
   const parts = [...new Set(said.filter(({ value }) => value.css !== 'none').map(({ place }) => place.part))];
   const shapes = ['before', 'after'].flatMap((side) => {
     const there = parts.filter((part) => sideOf(look, part) === side);
-    const selector = there.map((part) => `${cellsOf(options, { part, condition: 'rest' })}::${side}`).join(',');
+    const selector = there.map((part) => `${cellsOf(options, { part, condition: 'rest' }, part, FILLED)}::${side}`).join(',');
     return there.length > 0 ? [rule(selector, ...shape(side))] : [];
   });
   return [
@@ -40,8 +43,8 @@ export function iconRules(look: Look, options: SelectorOptions): readonly CssNod
               ['mask', `${value.css} center/contain no-repeat`],
             ];
       const pseudo = `::${sideOf(look, place.part)}`;
-      const held = options.held && place.condition !== 'rest' ? [rule(`${heldCellsOf(options, place)}${pseudo}`, ...drawn)] : [];
-      return [rule(`${cellsOf(options, place)}${pseudo}`, ...drawn), ...held];
+      const held = options.held && place.condition !== 'rest' ? [rule(`${heldCellsOf(options, place, place.part, FILLED)}${pseudo}`, ...drawn)] : [];
+      return [rule(`${cellsOf(options, place, place.part, FILLED)}${pseudo}`, ...drawn), ...held];
     }),
   ];
 }

@@ -4,5 +4,6 @@ export { compilePage, type CompiledPage, type PageInput, type PageOptions } from
 export { frameRule } from './frame';
 export { faceRule, fontRules } from './font-rules';
 export { contract } from './selectors';
-export { element, writeHtml, type Element, type MarkupNode } from './markup';
+export { surrounded, type AroundOptions } from './around-html';
+export { element, textWithBreaks, writeHtml, type Element, type MarkupNode } from './markup';
 export { rule, writeCss, type CssNode, type Declaration, type Stylesheet } from './stylesheet';

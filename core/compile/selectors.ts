@@ -128,17 +128,17 @@ export const groupsOf = ({ theme }: SelectorOptions, part: PartName): string => 
 export const rowsOf = (options: SelectorOptions, { part, condition }: Place): string =>
   rowsIn(options, part, testOf(condition, isHeaderPart(part), options.band).row);
 
-/** The cells of a place; of a part within it where one is named. */
-export function cellsOf(options: SelectorOptions, { part, condition }: Place, only: PartName = part): string {
+/** The cells of a place; of a part within it where one is named; with a further test of the cell. */
+export function cellsOf(options: SelectorOptions, { part, condition }: Place, only: PartName = part, also = ''): string {
   const { row, cell } = testOf(condition, isHeaderPart(part), options.band);
-  return `${rowsIn(options, only, row)}>${filter(`${cellParts[only]?.cell ?? ''}${cell}`)}`;
+  return `${rowsIn(options, only, row)}>${filter(`${cellParts[only]?.cell ?? ''}${cell}${also}`)}`;
 }
 
 /** The same where the condition is held open in a preview: on the row, or for headers on the cell. */
-export function heldCellsOf(options: SelectorOptions, { part, condition }: Place, only: PartName = part): string {
+export function heldCellsOf(options: SelectorOptions, { part, condition }: Place, only: PartName = part, also = ''): string {
   const held = heldBy(condition);
   const onCell = isHeaderPart(part) || testOf(condition, false, options.band).row === '';
-  return `${rowsIn(options, only, onCell ? '' : held)}>${filter(`${cellParts[only]?.cell ?? ''}${onCell ? held : ''}`)}`;
+  return `${rowsIn(options, only, onCell ? '' : held)}>${filter(`${cellParts[only]?.cell ?? ''}${onCell ? held : ''}${also}`)}`;
 }
 
 export const isCellPart = (part: PartName): boolean => partOf(part).box === 'cells';

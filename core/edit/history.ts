@@ -78,3 +78,25 @@ export function redo<T extends object>(history: History<T>): History<T> {
     undone: history.undone.slice(0, -1),
   };
 }
+
+/** An earlier state of the work: how many steps had been done, what came last, and when. */
+export interface Moment {
+  /** Steps that had been done; 0 is the beginning. */
+  readonly steps: number;
+  /** What was done last; undefined at the beginning. */
+  readonly label: string | undefined;
+  /** When, in milliseconds; undefined where it is not known. */
+  readonly time: number | undefined;
+}
+
+/** Every earlier state of the work, the newest first. */
+export const momentsOf = ({ done }: History<unknown>): readonly Moment[] =>
+  Array.from({ length: done.length }, (_, i) => done.length - 1 - i).map((steps) => {
+    const last = done[steps - 1];
+    return { steps, label: last?.label, time: last?.time || undefined };
+  });
+
+/** The document as it was after so many steps. */
+export function documentAt<T extends object>({ present, done }: History<T>, steps: number): T {
+  return done.slice(steps).reduceRight((document, { backward }) => applyPatches(document, [...backward]), present);
+}

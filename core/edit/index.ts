@@ -1,4 +1,18 @@
-export { JOIN_MS, act, redo, redoLabel, startHistory, undo, undoLabel, type Change, type History, type Step } from './history';
+export {
+  JOIN_MS,
+  act,
+  documentAt,
+  momentsOf,
+  redo,
+  redoLabel,
+  startHistory,
+  undo,
+  undoLabel,
+  type Change,
+  type History,
+  type Moment,
+  type Step,
+} from './history';
 export { same, takeTheirs, threeWayMerge, type Conflict, type Merged } from './merge';
 export { placeInWords, resetValues, setValue, type Scope } from './edit-theme';
 export {

@@ -151,7 +151,7 @@ function wordsOf(own: readonly Swatch[], base: Theme, scale: TypeScale, pictures
 }
 
 /** Where the server keeps a picture that somebody brought in. */
-export const mediaAddress = (id: string): string => `/media/${id}`;
+export const mediaAddress = (id: string): string => `/pictures/${id}`;
 
 /** The base theme's swatches in their order, own ones in place of those they replace, then the rest. */
 function mergeSwatches(base: readonly Swatch[], own: readonly Swatch[]): readonly Swatch[] {

@@ -47,8 +47,19 @@ export function containerOf({ part, inside }: Slot): Slot | undefined {
   return box === 'around' && within !== undefined && within !== 'table' ? { part: within, conditions: [] } : undefined;
 }
 
-/** The places whose values reach a slot, strongest first. */
+const found = new Map<string, readonly Place[]>();
+
+/** The places whose values reach a slot, strongest first. The catalogue does not change, so each answer is worked out once. */
 export function placesFor(slot: Slot, property: Property): readonly Place[] {
+  const key = `${property.name} ${slot.part} ${slot.conditions.join(' ')} ${slot.also?.join(' ') ?? ''}`;
+  const known = found.get(key);
+  if (known) return known;
+  const places = findPlaces(slot, property);
+  found.set(key, places);
+  return places;
+}
+
+function findPlaces(slot: Slot, property: Property): readonly Place[] {
   const own = [slot.part, ...(slot.also ?? [])];
   const line = [...own, ...lineage(slot.part).slice(1)].filter((part) => reaches(part, slot.part, own, property));
   return places.filter(({ part, condition }) => line.includes(part) && (condition === 'rest' || slot.conditions.includes(condition))).toReversed();

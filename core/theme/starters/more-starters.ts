@@ -24,7 +24,8 @@ export const moreStarters: readonly Starter[] = [
           selected: { fill: 'mark 16%' },
           sorted: { weight: '600' },
         },
-        footer: { rest: { weight: '700', icon: 'sum' } },
+        footer: { rest: { weight: '700' } },
+        corner: { rest: { icon: 'flag' } },
         numbers: { rest: { align: 'end', figures: 'tabular', decimals: 'aligned' }, negative: { ink: 'brick' } },
         lines: {
           rest: { ...box('1px solid edge'), columns: '1px dotted edge', 'above-footer': '3px double mark', 'beside-row-headers': '1px solid edge' },

@@ -3,6 +3,7 @@ import { provideAppInitializer, provideBrowserGlobalErrorListeners, type Applica
 import { MAT_DIALOG_DEFAULT_OPTIONS, MatDialogConfig } from '@angular/material/dialog';
 import { MAT_SNACK_BAR_DEFAULT_OPTIONS } from '@angular/material/snack-bar';
 import { TitleStrategy, provideRouter, withComponentInputBinding } from '@angular/router';
+import { registerFonts } from './controls/fonts';
 import { registerIcons } from './controls/icons';
 import { routes } from './routes';
 import { PageTitle } from './shell/page-title';
@@ -14,6 +15,7 @@ export const appConfig: ApplicationConfig = {
     provideRouter(routes, withComponentInputBinding()),
     { provide: TitleStrategy, useClass: PageTitle },
     provideAppInitializer(() => registerIcons()),
+    provideAppInitializer(() => registerFonts()),
     { provide: MAT_SNACK_BAR_DEFAULT_OPTIONS, useValue: { duration: 8000, horizontalPosition: 'start' } },
     {
       provide: MAT_DIALOG_DEFAULT_OPTIONS,

@@ -33,7 +33,7 @@ export function predictCell(theme: Theme, table: Table, cell: GridCell, held: re
     figures: word(theme, slot, 'figures'),
     height: shown('height', word(theme, slot, 'row-height')),
     ...(slot.part === 'row-headers' ? { width: shown('width', atRest(theme, 'row-headers', 'width')) } : {}),
-    ...predictIcon(theme, slot),
+    ...(cell.text === '' ? { before: 'none', after: 'none' } : predictIcon(theme, slot)),
     picture: cellPicture(theme, slot.part),
     'group picture': groupPicture(theme, cell),
     pad: number && padOf(table, cell) !== '' && atRest(theme, 'numbers', 'decimals') === 'aligned' ? padOf(table, cell) : 'none',

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, ElementRef, effect, inject, input, type OnInit } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, effect, inject, input, signal, type OnInit } from '@angular/core';
 import { frameRule, tableElement, themeCss, writeCss, writeHtml } from '../../../../core/compile';
 import type { Table } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
@@ -20,18 +20,23 @@ export class Dressed implements OnInit {
   /** Share of the real size. */
   readonly scale = input(0.62);
 
+  private readonly destroyed = inject(DestroyRef);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  /** Nothing is compiled before it comes near the window's view: a library may hold hundreds. */
+  private readonly seen = signal(false);
   private readonly sheet = new CSSStyleSheet();
   private readonly content = document.createElement('div');
 
   constructor() {
     effect(() => {
+      if (!this.seen()) return;
       const theme = this.theme();
       this.sheet.replaceSync(
         `:host{color:#000}div{font:16px/1.4 system-ui,sans-serif;zoom:${this.scale()}}table{width:100%}${theme ? writeCss([frameRule, ...themeCss(theme, { key: 'shown' })], 'compact') : ''}`,
       );
     });
     effect(() => {
+      if (!this.seen()) return;
       this.content.innerHTML = writeHtml(tableElement(this.table(), { id: 'shown', theme: 'shown' }), 'compact');
     });
   }
@@ -40,5 +45,15 @@ export class Dressed implements OnInit {
     const shadow = this.host.attachShadow({ mode: 'open' });
     shadow.adoptedStyleSheets = [this.sheet];
     shadow.append(this.content);
+    const observer = new IntersectionObserver(
+      (entries) => {
+        if (!entries.some(({ isIntersecting }) => isIntersecting)) return;
+        this.seen.set(true);
+        observer.disconnect();
+      },
+      { rootMargin: '300px' },
+    );
+    observer.observe(this.host);
+    this.destroyed.onDestroy(() => observer.disconnect());
   }
 }

@@ -50,6 +50,15 @@ export class Api {
     this.ask(this.http.post<Edition & { slug: string }>(`/api/pages/${id}/publish`, null));
   unpublishPage = (id: string): Observable<unknown> => this.ask(this.http.delete(`/api/pages/${id}/publish`));
 
+  editions = (id: string): Observable<readonly Edition[]> => this.ask(this.http.get<readonly Edition[]>(`/api/themes/${id}/editions`));
+  edition = (id: string, number: number): Observable<Theme> => this.ask(this.http.get<Theme>(`/api/themes/${id}/editions/${number}`));
+  keepPicture = (file: File): Observable<{ readonly id: string }> =>
+    this.ask(
+      this.http.post<{ readonly id: string }>(`/api/media?name=${encodeURIComponent(file.name)}`, file, {
+        headers: { 'Content-Type': 'application/octet-stream' },
+      }),
+    );
+
   private ask<T>(request: Observable<T>): Observable<T> {
     return request.pipe(catchError((error: unknown) => throwError(() => readError(error))));
   }

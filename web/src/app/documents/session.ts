@@ -109,6 +109,11 @@ export class DocumentSession<T extends { readonly name: string }> {
     return this.document !== this.base && !same(this.document, this.base);
   }
 
+  /** Everything that was done in this window since it was opened. */
+  get history(): History<T> {
+    return this.historySubject.value;
+  }
+
   /** Changes the document; `touches` names what is changed, so that a drag or a word typed is undone at once; empty: the step stands alone. */
   act(label: string, touches: string, make: (document: T) => T): void {
     this.replace(act(this.historySubject.value, { label, touches, time: Date.now(), make }));

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatIconModule } from '@angular/material/icon';
@@ -21,6 +21,14 @@ import { Api, type KeptTheme } from '../../documents/api';
       <h1>Themes</h1>
       <span class="zest-note">{{ themes().length === 1 ? '1 theme' : themes().length + ' themes' }}</span>
       <span class="fill"></span>
+      <input
+        class="zest-field find"
+        type="search"
+        aria-label="Find a theme"
+        placeholder="Find a theme"
+        [value]="search()"
+        (input)="search.set($any($event.target).value)"
+      />
       <button mat-flat-button (click)="create()">New theme</button>
     </div>
     <div class="zest-view">
@@ -28,7 +36,7 @@ import { Api, type KeptTheme } from '../../documents/api';
         <p>No themes yet. Begin with a starter: <button mat-stroked-button (click)="create()">Choose a starter</button></p>
       }
       <ul class="zest-cards" aria-label="Themes">
-        @for (theme of themes(); track theme.id) {
+        @for (theme of found(); track theme.id) {
           <li class="card">
             <div class="picture"><zest-dressed [theme]="theme.document" [table]="sample" [scale]="0.55" /></div>
             <div class="foot">
@@ -50,8 +58,12 @@ import { Api, type KeptTheme } from '../../documents/api';
           </li>
         }
       </ul>
+      @if (loaded() && themes().length > 0 && found().length === 0) {
+        <p role="status">No theme has these words. <button mat-button (click)="search.set('')">Show all</button></p>
+      }
     </div>
   `,
+  styles: '.find { width: 220px; } .card { content-visibility: auto; contain-intrinsic-size: auto 246px; }',
   styleUrl: '../../controls/card.scss',
 })
 export class ThemeLibrary {
@@ -61,6 +73,15 @@ export class ThemeLibrary {
   private readonly deleting = inject(Deleting);
   protected readonly themes = signal<readonly KeptTheme[]>([]);
   protected readonly loaded = signal(false);
+  protected readonly search = signal('');
+  /** Themes whose name or base theme has every word of the search. */
+  protected readonly found = computed(() => {
+    const words = this.search().trim().toLocaleLowerCase().split(/\s+/);
+    return this.themes().filter(({ document }) => {
+      const text = `${document.name} ${starterOf(document.base).name}`.toLocaleLowerCase();
+      return words.every((word) => text.includes(word));
+    });
+  });
   protected readonly sample = sampleTable;
 
   constructor() {
@@ -81,7 +102,7 @@ export class ThemeLibrary {
   protected async create(): Promise<void> {
     const { StarterDialog } = await import('./starter-dialog');
     const theme = await firstValueFrom(
-      this.dialog.open<InstanceType<typeof StarterDialog>, undefined, Theme>(StarterDialog, { width: '1120px' }).afterClosed(),
+      this.dialog.open<InstanceType<typeof StarterDialog>, undefined, Theme>(StarterDialog, { width: '1120px', maxWidth: '94vw' }).afterClosed(),
     );
     const kept = theme && (await this.deleting.attempt(() => firstValueFrom(this.api.create('themes', theme))));
     if (kept) await this.router.navigate(['/themes', kept.id]);

@@ -1,8 +1,10 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { THEME_FORMAT, starters, type Starter, type Theme } from '../../../../../core/theme';
+import { previewOf, type Table } from '../../../../../core/table';
 import { Dressed } from '../../controls/dressed';
+import { Api, type KeptTable } from '../../documents/api';
 import { sampleTable } from '../../controls/sample-table';
 
 @Component({
@@ -12,11 +14,22 @@ import { sampleTable } from '../../controls/sample-table';
   template: `
     <h2 mat-dialog-title>Choose a starter</h2>
     <mat-dialog-content>
-      <p class="zest-note">The new theme grows from it: what you do not change follows the starter.</p>
+      <div class="over">
+        <p class="zest-note">The new theme grows from it: what you do not change follows the starter.</p>
+        <label
+          >Tried on
+          <select class="zest-field" (change)="tryOn($any($event.target).value)">
+            <option value="">a small sample</option>
+            @for (each of tables(); track each.id) {
+              <option [value]="each.id">{{ each.document.name }}</option>
+            }
+          </select>
+        </label>
+      </div>
       <ul class="zest-cards" aria-label="Starters">
         @for (starter of starters; track starter.key) {
           <li>
-            <zest-dressed [theme]="starter.theme" [table]="sample" [scale]="0.47" />
+            <zest-dressed [theme]="starter.theme" [table]="table()" [scale]="0.47" />
             <button type="button" (click)="take(starter)">
               <strong>{{ starter.theme.name }}</strong>
               <span class="zest-note">{{ starter.temper }}</span>
@@ -54,11 +67,24 @@ import { sampleTable } from '../../controls/sample-table';
     li button:focus-visible::after {
       outline: 2px solid var(--zest-zest);
     }
+    .over {
+      display: flex;
+      justify-content: space-between;
+      align-items: center;
+      gap: 16px;
+      margin-block-end: 12px;
+    }
+    .over label {
+      display: flex;
+      align-items: center;
+      gap: 8px;
+      white-space: nowrap;
+    }
     .zest-cards {
       grid-template-columns: repeat(auto-fill, minmax(236px, 1fr));
     }
     zest-dressed {
-      height: 150px;
+      height: 160px;
       margin-block-end: 8px;
     }
     strong {
@@ -72,8 +98,20 @@ import { sampleTable } from '../../controls/sample-table';
 })
 export class StarterDialog {
   private readonly dialog = inject<MatDialogRef<StarterDialog, Theme>>(MatDialogRef);
+  private readonly api = inject(Api);
   protected readonly starters = starters;
-  protected readonly sample = sampleTable;
+  protected readonly tables = signal<readonly KeptTable[]>([]);
+  /** What the starters are shown on: a sample, or one of the person's own tables. */
+  protected readonly table = signal<Table>(sampleTable);
+
+  constructor() {
+    this.api.tables().subscribe({ next: (tables) => this.tables.set(tables), error: () => this.tables.set([]) });
+  }
+
+  protected tryOn(id: string): void {
+    const kept = this.tables().find((each) => each.id === id);
+    this.table.set(kept ? previewOf(kept.document, 6) : sampleTable);
+  }
 
   protected take({ key, theme }: Starter): void {
     this.dialog.close({ format: THEME_FORMAT, name: `${theme.name}, mine`, base: key, swatches: [], values: {} });

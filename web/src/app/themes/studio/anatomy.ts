@@ -3,6 +3,7 @@ import { WHITE, blend, toHex } from '../../../../../core/colour';
 import { isDrawn, lineAt } from '../../../../../core/lines';
 import { inkOf, paintedFill } from '../../../../../core/paint';
 import { partOf, type PartName, type Theme } from '../../../../../core/theme';
+import type { Picked } from './specimen';
 
 interface Drawn {
   readonly part: PartName;
@@ -12,12 +13,15 @@ interface Drawn {
   readonly ink: string;
 }
 
-/** The drawn schematic of a table: every part in its present colours, picked by a click or by the keyboard. */
+/** The drawn schematic of a table: every part in its present colours, picked by a click or by the keyboard, several with Shift. */
 @Component({
   selector: 'zest-anatomy',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 class="zest-label" id="anatomy">Anatomy</h2>
+    <div class="over">
+      <h2 class="zest-label" id="anatomy">Anatomy</h2>
+      <span class="zest-note">Shift for several</span>
+    </div>
     <div class="drawing" role="group" aria-labelledby="anatomy">
       @for (each of drawn(); track each.part) {
         <button
@@ -25,8 +29,8 @@ interface Drawn {
           [style.grid-area]="each.area"
           [style.background]="each.fill"
           [style.color]="each.ink"
-          [attr.aria-pressed]="each.part === part()"
-          (click)="picked.emit(each.part)"
+          [attr.aria-pressed]="parts().includes(each.part)"
+          (click)="picked.emit({ part: each.part, condition: 'rest', beside: $event.shiftKey })"
         >
           {{ each.label }}
           @if (each.part === 'lines') {
@@ -40,28 +44,45 @@ interface Drawn {
     :host {
       display: block;
     }
+    .over {
+      display: flex;
+      justify-content: space-between;
+      align-items: baseline;
+      margin-block-end: 6px;
+    }
     h2 {
-      margin-block-end: 8px;
       font-family: var(--zest-text);
     }
     .drawing {
       display: grid;
-      gap: 4px;
-      padding: 10px;
+      gap: 3px;
+      padding: 8px;
       background: var(--zest-card);
       border: 1px solid var(--zest-line);
       border-radius: 12px;
-      grid-template: 'table table' 26px 'caption caption' 26px 'head head' 28px 'rowhead body' 62px 'foot foot' 26px 'lines lines' 30px / 74px 1fr;
+      grid-template:
+        'table table table table' 24px
+        'search search info info' 24px
+        'caption caption caption caption' 24px
+        'corner groups groups groups' 24px
+        'corner head head head' 24px
+        'rowhead body body numbers' 34px
+        'rowhead links buttons icons' 24px
+        'foot foot foot foot' 24px
+        'lines lines lines lines' 24px
+        'empty empty empty empty' 24px
+        'pager pager items items' 24px / 52px 0.8fr 1.15fr 1.15fr;
     }
     button {
-      font: 600 12px/1.15 var(--zest-text);
+      font: 600 11px/1.1 var(--zest-text);
       border: 1px solid var(--zest-line);
       border-radius: 5px;
-      padding: 2px 8px;
+      padding: 1px 3px;
       text-align: start;
       cursor: pointer;
       min-width: 0;
       position: relative;
+      overflow: hidden;
     }
     button:hover {
       border-color: var(--zest-edge);
@@ -69,23 +90,24 @@ interface Drawn {
     button[aria-pressed='true'] {
       outline: 2px solid var(--zest-zest);
       outline-offset: 1px;
+      z-index: 1;
     }
     button:focus-visible {
       outline: 3px solid var(--zest-zest);
       outline-offset: 1px;
-      z-index: 1;
+      z-index: 2;
     }
     .stroke {
       position: absolute;
-      inset-inline: 56px 8px;
+      inset-inline: 50px 8px;
       top: 50%;
     }
   `,
 })
 export class Anatomy {
   readonly theme = input.required<Theme>();
-  readonly part = input.required<PartName>();
-  readonly picked = output<PartName>();
+  readonly parts = input.required<readonly PartName[]>();
+  readonly picked = output<Picked>();
 
   protected readonly drawn = computed<readonly Drawn[]>(() =>
     areas.map(([part, area]) => ({ part, area, label: partOf(part).label, ...colours(this.theme(), part) })),
@@ -98,12 +120,23 @@ export class Anatomy {
 
 const areas: readonly (readonly [PartName, string])[] = [
   ['table', 'table'],
+  ['search-bar', 'search'],
+  ['info-line', 'info'],
   ['caption', 'caption'],
+  ['corner', 'corner'],
+  ['header-groups', 'groups'],
   ['column-headers', 'head'],
   ['row-headers', 'rowhead'],
   ['body-rows', 'body'],
+  ['numbers', 'numbers'],
+  ['links', 'links'],
+  ['buttons', 'buttons'],
+  ['icons', 'icons'],
   ['footer', 'foot'],
   ['lines', 'lines'],
+  ['empty-message', 'empty'],
+  ['pager', 'pager'],
+  ['pager-items', 'items'],
 ];
 
 function colours(theme: Theme, part: PartName): { fill: string; ink: string } {

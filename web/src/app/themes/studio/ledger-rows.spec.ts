@@ -5,7 +5,7 @@ import { ledgerCell, ledgerRows } from './ledger-rows';
 describe('The rows of the ledger', () => {
   it('put sides under one row, and show them when it is opened', () => {
     const names = (opened: ReadonlySet<string>): string[] =>
-      ledgerRows('body-rows', opened)
+      ledgerRows(['body-rows'], opened)
         .map(({ name }) => name)
         .filter((name) => name.startsWith('padding'));
     expect(names(new Set())).toEqual(['padding']);
@@ -13,7 +13,7 @@ describe('The rows of the ledger', () => {
   });
   it('have each group once, in one piece', () => {
     for (const part of partNames) {
-      const groups = ledgerRows(part, new Set(['padding', 'outer'])).map(({ group }) => group);
+      const groups = ledgerRows([part], new Set(['padding', 'outer'])).map(({ group }) => group);
       const starts = groups.filter((group, i) => group !== groups[i - 1]);
       expect(new Set(starts).size).withContext(part).toBe(starts.length);
     }
@@ -23,21 +23,21 @@ describe('The rows of the ledger', () => {
 describe('A cell of the ledger', () => {
   const theme = themeWith({ 'body-rows': { even: { fill: 'mist', 'padding-top': '3px' } }, table: { rest: { ink: 'deep' } } }, { base: 'nightfall' });
   it('says what is set here', () =>
-    expect(ledgerCell(theme, 'body-rows', 'even', 'fill')).toEqual(jasmine.objectContaining({ text: 'mist', own: true, colour: '#eef5f6' })));
+    expect(ledgerCell(theme, ['body-rows'], 'even', 'fill')).toEqual(jasmine.objectContaining({ text: 'mist', own: true, colour: '#eef5f6' })));
   it('says where else a value comes from', () => {
-    expect(ledgerCell(theme, 'body-rows', 'hovered', 'fill')).toEqual(
+    expect(ledgerCell(theme, ['body-rows'], 'hovered', 'fill')).toEqual(
       jasmine.objectContaining({ text: 'glow', own: false, from: 'Body rows, hovered, in Nightfall' }),
     );
-    expect(ledgerCell(theme, 'body-rows', 'odd', 'ink')).toEqual(jasmine.objectContaining({ text: 'deep', own: false, from: 'Whole table' }));
-    expect(ledgerCell(theme, 'body-rows', 'odd', 'case').from).toBe('nothing set');
+    expect(ledgerCell(theme, ['body-rows'], 'odd', 'ink')).toEqual(jasmine.objectContaining({ text: 'deep', own: false, from: 'Whole table' }));
+    expect(ledgerCell(theme, ['body-rows'], 'odd', 'case')?.from).toBe('nothing set');
   });
   it('shows sides as one text, its own when one of them is', () => {
-    expect(ledgerCell(theme, 'body-rows', 'even', 'padding')).toEqual(jasmine.objectContaining({ text: '3px 14px 8px 14px', own: true }));
-    expect(ledgerCell(theme, 'body-rows', 'odd', 'padding')).toEqual(jasmine.objectContaining({ text: '8px 14px', own: false }));
+    expect(ledgerCell(theme, ['body-rows'], 'even', 'padding')).toEqual(jasmine.objectContaining({ text: '3px 14px 8px 14px', own: true }));
+    expect(ledgerCell(theme, ['body-rows'], 'odd', 'padding')).toEqual(jasmine.objectContaining({ text: '8px 14px', own: false }));
   });
   it('has the contrast beside every ink', () => {
     for (const part of partNames.filter((name) => name !== 'lines')) {
-      for (const condition of partOf(part).conditions) expect(ledgerCell(theme, part, condition, 'ink').contrast?.ratio).toBeGreaterThanOrEqual(1);
+      for (const condition of partOf(part).conditions) expect(ledgerCell(theme, [part], condition, 'ink')?.contrast?.ratio).toBeGreaterThanOrEqual(1);
     }
   });
 });

@@ -5,17 +5,20 @@ import { resolve, type Link, type Resolved } from '../../../../../core/resolve';
 import {
   bundleText,
   bundles,
+  canBeSet,
+  conditionOf,
+  partOf,
   propertiesOf,
   propertyOf,
+  type Property,
   starterOf,
   type ConditionName,
   type PartName,
-  type Property,
   type PropertyName,
   type Slot,
   type Theme,
 } from '../../../../../core/theme';
-import { sidesOf, type RowName } from './studio-state';
+import { sidesOf, type RowName } from './rows';
 
 export interface LedgerRow {
   readonly name: RowName;
@@ -34,40 +37,62 @@ export interface LedgerCell {
   readonly from: string;
   readonly colour?: string;
   readonly contrast?: Readability;
+  /** Several parts are picked and they differ. */
+  readonly mixed?: boolean;
 }
 
-/** The rows of a part's ledger: each property, with those that have sides under one row that can be opened. */
-export function ledgerRows(part: PartName, opened: ReadonlySet<string>): readonly LedgerRow[] {
-  return propertiesOf(part).flatMap((property): LedgerRow[] => {
-    const bundle = bundles.find(({ sides }) => (sides as readonly string[]).includes(property.name));
-    const own: LedgerRow = { name: property.name, label: property.label, group: property.group, bundle: false, side: bundle !== undefined };
-    if (!bundle) return [own];
-    const head: LedgerRow[] =
-      bundle.sides[0] === property.name ? [{ name: bundle.name, label: bundle.label, group: property.group, bundle: true, side: false }] : [];
-    return opened.has(bundle.name) ? [...head, own] : head;
-  });
+/**
+ * The rows of the ledger: each property that all of the parts have, with those that have sides under one row
+ * that can be opened. A search leaves the rows whose name or group has its words.
+ */
+export function ledgerRows(parts: readonly PartName[], opened: ReadonlySet<string>, search = ''): readonly LedgerRow[] {
+  const [part = 'table'] = parts;
+  const words = search.trim().toLowerCase().split(/\s+/).filter(Boolean);
+  const isFound = ({ label, group }: LedgerRow): boolean => words.every((word) => `${group} ${label}`.toLowerCase().includes(word));
+  const shared = propertiesOf(part).filter((property) => parts.every((each) => property.parts.includes(each)));
+  return shared.flatMap((property): LedgerRow[] => rowsOf(property, opened)).filter(isFound);
 }
 
-const slotFor = (part: PartName, condition: ConditionName): Slot => ({ part, conditions: condition === 'rest' ? [] : [condition] });
+/** The conditions that all of the parts have. */
+export const sharedConditions = (parts: readonly PartName[]): readonly ConditionName[] =>
+  partOf(parts[0] ?? 'table').conditions.filter((condition) => parts.every((part) => partOf(part).conditions.includes(condition)));
+
+function rowsOf(property: Property, opened: ReadonlySet<string>): LedgerRow[] {
+  const bundle = bundles.find(({ sides }) => (sides as readonly string[]).includes(property.name));
+  const own: LedgerRow = { name: property.name, label: property.label, group: property.group, bundle: false, side: bundle !== undefined };
+  if (!bundle) return [own];
+  const head: LedgerRow[] =
+    bundle.sides[0] === property.name ? [{ name: bundle.name, label: bundle.label, group: property.group, bundle: true, side: false }] : [];
+  return opened.has(bundle.name) ? [...head, own] : head;
+}
+
+export const slotFor = (part: PartName, condition: ConditionName): Slot => ({ part, conditions: condition === 'rest' ? [] : [condition] });
 
 export const resolvedAt = (theme: Theme, part: PartName, condition: ConditionName, property: PropertyName): Resolved =>
   resolve(theme, slotFor(part, condition), property);
 
-export function ledgerCell(theme: Theme, part: PartName, condition: ConditionName, row: RowName): LedgerCell {
+/** What a cell shows: the value of the first part, and whether the others have the same. Undefined where it cannot be set. */
+export function ledgerCell(theme: Theme, parts: readonly PartName[], condition: ConditionName, row: RowName): LedgerCell | undefined {
+  if (!sidesOf(row).every((side) => canBeSet(propertyOf(side), condition))) return undefined;
+  const cells = parts.map((part) => cellOf(theme, part, condition, row));
+  const [first, ...others] = cells;
+  if (!first) throw new RangeError('No part is picked');
+  const mixed = others.some(({ text }) => text !== first.text);
+  return { ...first, own: cells.some(({ own }) => own), ...(mixed ? { text: 'several', mixed, colour: undefined, contrast: undefined } : {}) };
+}
+
+function cellOf(theme: Theme, part: PartName, condition: ConditionName, row: RowName): LedgerCell {
   const resolved = sidesOf(row).map((side) => resolvedAt(theme, part, condition, side));
   const first = resolved[0];
   if (!first) throw new RangeError(`The row ${row} has no property`);
   const bundle = bundles.find(({ name }) => name === row);
   const isOwn = ({ from }: Resolved): boolean => from.source === 'theme' && from.place?.part === part && from.place.condition === condition;
+  const texts = resolved.map(({ text }) => text);
+  const own = resolved.some(isOwn);
   return {
-    text: bundle
-      ? bundleText(
-          bundle,
-          resolved.map(({ text }) => text),
-        )
-      : first.text,
-    own: resolved.some(isOwn),
-    from: sourceInWords(theme, first.from),
+    text: bundle ? bundleText(bundle, texts) : first.text,
+    own,
+    from: own ? '' : sourceInWords(theme, first.from),
     colour: chip(first.value.kind === 'colour' || first.value.kind === 'line' ? first.value.rgba : undefined),
     contrast: row === 'ink' ? readability(theme, slotFor(part, condition)) : undefined,
   };
@@ -76,11 +101,20 @@ export function ledgerCell(theme: Theme, part: PartName, condition: ConditionNam
 const chip = (rgba: Rgba | undefined): string | undefined => (rgba && rgba.alpha > 0 ? toHex(blend(rgba, WHITE)) : undefined);
 
 /** Where a value comes from, as the ledger and the why panel say it. */
-export function sourceInWords(theme: Theme, { source, place }: Link): string {
+export function sourceInWords(theme: Theme, { source, place }: Pick<Link, 'source' | 'place'>): string {
   if (!place) return 'nothing set';
   const where = placeInWords(place);
   if (source === 'theme') return where;
   return source === 'base' ? `${where}, in ${starterOf(theme.base).name}` : `${where}, as every theme starts`;
 }
 
-export const kindOf = (row: RowName): Property['kind'] => propertyOf(sidesOf(row)[0] ?? 'fill').kind;
+/** A condition as the ledger heads it: bands by how they are counted. */
+export function conditionLabel(theme: Theme | undefined, condition: ConditionName): string {
+  const { label } = conditionOf(condition);
+  if (!theme || !/odd$|even$/.test(condition)) return label;
+  const band = resolve(theme, { part: 'body-rows', conditions: [] }, 'band');
+  if (band.value.kind !== 'band' || band.value.every === 2) return label;
+  return label
+    .replace(/odd$/i, condition === 'odd' ? 'Between bands' : 'between bands')
+    .replace(/even$/i, condition === 'even' ? `Every ${band.text}` : `every ${band.text}`);
+}

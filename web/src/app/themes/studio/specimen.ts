@@ -1,11 +1,17 @@
 import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, inject, input, output, signal, viewChild } from '@angular/core';
-import { contract, frameRule, tableElement, themeCss, writeCss, writeHtml } from '../../../../../core/compile';
-import { gridOf, sectionRows, slotOf, type Table } from '../../../../../core/table';
+import { contract, element, frameRule, surrounded, tableElement, themeCss, writeCss, writeHtml } from '../../../../../core/compile';
+import { gridOf, heldOn, partOfCell, sectionRows, widthOf, type GridCell, type Table } from '../../../../../core/table';
 import { partOf, type ConditionName, type PartName, type Theme } from '../../../../../core/theme';
+
+import { whyOfCell, type CellWhy } from './cell-why';
+import { columnWords, headerSlot, heldOpen } from './held-open';
+import type { HardSpecimen } from './specimens';
 
 export interface Picked {
   readonly part: PartName;
   readonly condition: ConditionName;
+  /** Beside those that are picked already. */
+  readonly beside: boolean;
 }
 
 interface Tag {
@@ -13,9 +19,11 @@ interface Tag {
   readonly top: number;
   readonly text: string;
 }
-
-/** Which conditions are held open on the first body rows, so that all can be seen at once. */
-const heldAtFirst: readonly (readonly ConditionName[])[] = [[], ['hovered'], [], ['selected']];
+interface ColumnTag {
+  readonly column: number;
+  readonly left: number;
+  readonly text: string;
+}
 
 /** The table that the theme is tried on, in a shadow root. An edit of the theme replaces its sheet, not its elements. */
 @Component({
@@ -36,16 +44,34 @@ const heldAtFirst: readonly (readonly ConditionName[])[] = [[], ['hovered'], [],
           </button>
         }
       </div>
-      <div class="host" #host [style.width.px]="width()"></div>
+      <div class="column">
+        <div class="columns" aria-hidden="true">
+          @for (tag of columnTags(); track tag.column) {
+            <span [style.left.px]="tag.left">{{ tag.text }}</span>
+          }
+        </div>
+        <div class="host" #host [style.width.px]="width()" [attr.dir]="specimen().direction ?? null"></div>
+      </div>
     </div>
+    <p class="pointed" aria-live="off">
+      @for (each of pointed(); track each.what) {
+        <span
+          >{{ each.what }} <code>{{ each.text }}</code> {{ each.where }}</span
+        >
+      } @empty {
+        <span>Point at a cell to see what decides it; click it to pick its part, with Shift to pick several.</span>
+      }
+    </p>
   `,
   styles: `
     :host {
-      display: block;
+      display: flex;
+      flex-direction: column;
       overflow: hidden;
     }
     .scroll {
-      height: 100%;
+      flex: 1;
+      min-height: 0;
       overflow: auto;
       position: relative;
       background: #fff;
@@ -79,26 +105,60 @@ const heldAtFirst: readonly (readonly ConditionName[])[] = [[], ['hovered'], [],
     .tags button:focus-visible {
       outline: 2px solid var(--zest-zest);
     }
-    .host {
+    .column {
+      position: relative;
       flex: none;
-      padding-block: 16px 24px;
+    }
+    .columns span {
+      position: absolute;
+      top: 2px;
+      translate: -50% 0;
+      font: 11px/1.2 var(--zest-mono);
+      color: #5d665a;
+      white-space: nowrap;
+    }
+    .pointed {
+      flex: none;
+      display: flex;
+      gap: 4px 16px;
+      margin: 0;
+      padding: 4px 10px 5px;
+      min-height: 26px;
+      overflow: hidden;
+      white-space: nowrap;
+      color: var(--zest-soft);
+      font-size: 12px;
+      border-inline: 1px solid var(--zest-line);
+      background: var(--zest-card);
+      border-block-start: 1px solid var(--zest-line);
+    }
+    .pointed code {
+      font: 600 12px var(--zest-mono);
+      color: var(--zest-ink);
+    }
+    .host {
+      padding-block: 18px 24px;
       cursor: pointer;
     }
   `,
 })
 export class Specimen {
   readonly theme = input.required<Theme>();
-  readonly table = input.required<Table>();
+  readonly specimen = input.required<HardSpecimen>();
   readonly width = input.required<number>();
+  /** Whether conditions of columns and their headers are held open too. */
+  readonly columns = input(true);
+  /** Whether search bar, info line, empty message and pager are shown. */
+  readonly around = input(false);
   readonly picked = output<Picked>();
 
   protected readonly tags = signal<readonly Tag[]>([]);
+  protected readonly columnTags = signal<readonly ColumnTag[]>([]);
+  protected readonly pointed = signal<readonly CellWhy[]>([]);
+  private readonly table = computed(() => this.specimen().table);
   /** Body rows whose held condition the person chose, by row of the grid. */
   private readonly chosen = signal<ReadonlyMap<number, readonly ConditionName[]>>(new Map());
-  private readonly held = computed(() => {
-    const { first, count } = sectionRows(this.table(), 'body');
-    return new Map(Array.from({ length: count }, (_, i) => [first + i, this.chosen().get(first + i) ?? heldAtFirst[i] ?? []] as const));
-  });
+  private readonly held = computed(() => heldOpen(this.table(), this.chosen(), this.columns()));
   private readonly host = viewChild.required<ElementRef<HTMLElement>>('host');
   private readonly sheet = new CSSStyleSheet();
   private readonly content = document.createElement('div');
@@ -106,7 +166,6 @@ export class Specimen {
   private readonly element = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 
   constructor() {
-    this.content.className = 'zp-frame';
     effect(() => {
       const css = writeCss([frameRule, ...themeCss(this.theme(), { key: 'specimen', held: true, around: true })], 'compact');
       this.sheet.replaceSync(`:host{color:#000;font:16px/1.4 system-ui,sans-serif}table{width:100%}${css}`);
@@ -114,15 +173,26 @@ export class Specimen {
       this.placeTags();
     });
     effect(() => {
-      this.content.innerHTML = writeHtml(tableElement(this.table(), { id: 'specimen', theme: 'specimen', slots: true }), 'compact');
+      const { table, contentOf } = this.specimen();
+      const { columns, headers } = heldOpen(table, new Map(), this.columns());
+      const markup = element(
+        'div',
+        { class: contract.frame },
+        tableElement(table, { id: 'specimen', theme: 'specimen', slots: true, held: { columns, headers }, contentOf }),
+      );
+      const shown = this.around() ? surrounded(markup, { theme: 'specimen', info: infoOf(table), empty: true }) : markup;
+      this.content.innerHTML = writeHtml(shown, 'compact');
     });
     effect(() => {
       const held = this.held();
+      void this.around();
       // Rows stand in the document as they do in the grid; only their held conditions change.
-      this.content.querySelectorAll(':scope > table > * > tr').forEach((row, i) => {
-        const names = held.get(i)?.join(' ') ?? '';
-        if (names === '') row.removeAttribute(contract.held);
-        else row.setAttribute(contract.held, names);
+      this.content.querySelectorAll('table > * > tr').forEach((row, i) => {
+        const names = held.rows?.get(i) ?? [];
+        row.toggleAttribute(contract.selected, names.includes('selected'));
+        const shown = names.filter((name) => name !== 'selected').join(' ');
+        if (shown === '') row.removeAttribute(contract.held);
+        else row.setAttribute(contract.held, shown);
       });
       this.placeTags();
     });
@@ -135,6 +205,7 @@ export class Specimen {
     effect(() => {
       void this.table();
       this.chosen.set(new Map());
+      this.pointed.set([]);
     });
   }
 
@@ -144,41 +215,82 @@ export class Specimen {
     this.shadow.adoptedStyleSheets = [this.sheet];
     // Picking with the pointer; the keyboard picks parts in the anatomy.
     this.content.addEventListener('click', (event) => this.pick(event));
+    this.content.addEventListener('pointermove', (event) => this.point(event));
+    this.content.addEventListener('pointerleave', () => this.pointed.set([]));
     this.shadow.append(this.content);
   }
 
-  /** A row's tag stands beside the row's middle. */
+  /** A row's tag stands beside the row's middle, a column's above its header. */
   private placeTags(): void {
     requestAnimationFrame(() => {
-      const top = this.element.querySelector('.scroll')?.getBoundingClientRect().top ?? 0;
-      const scrolled = this.element.querySelector('.scroll')?.scrollTop ?? 0;
-      const rows = [...this.content.querySelectorAll<HTMLElement>('tbody > tr')];
+      const scroll = this.element.querySelector('.scroll');
+      const top = (scroll?.getBoundingClientRect().top ?? 0) - (scroll?.scrollTop ?? 0);
+      const rows = [...this.content.querySelectorAll<HTMLElement>('table > tbody > tr')];
       const first = sectionRows(this.table(), 'body').first;
+      const held = this.held();
       this.tags.set(
         rows.slice(0, 40).map((row, i) => {
           const box = row.getBoundingClientRect();
-          return {
-            row: first + i,
-            top: Math.round(box.top - top + scrolled + box.height / 2),
-            text: (this.held().get(first + i) ?? []).at(-1) ?? 'rest',
-          };
+          return { row: first + i, top: Math.round(box.top - top + box.height / 2), text: (held.rows?.get(first + i) ?? []).at(-1) ?? 'rest' };
+        }),
+      );
+      const start = this.host().nativeElement.getBoundingClientRect().left;
+      this.columnTags.set(
+        Array.from({ length: widthOf(this.table()) }, (_, column) => column).flatMap((column) => {
+          const text = columnWords(held, column);
+          const box =
+            text === '' ? undefined : this.content.querySelector(`[data-slot="${headerSlot(this.table(), column) ?? ''}"]`)?.getBoundingClientRect();
+          return box ? [{ column, text, left: Math.round(box.left - start + box.width / 2) }] : [];
         }),
       );
     });
   }
 
   protected toggle(row: number): void {
-    this.chosen.update((chosen) => new Map(chosen).set(row, (this.held().get(row) ?? []).includes('selected') ? [] : ['selected']));
+    this.chosen.update((chosen) => new Map(chosen).set(row, (this.held().rows?.get(row) ?? []).includes('selected') ? [] : ['selected']));
   }
 
-  /** A click picks the part of the cell, under the condition that its row is held in. */
-  private pick(event: MouseEvent): void {
+  private cellAt(event: Event): GridCell | undefined {
     const target = event.composedPath()[0] as HTMLElement;
-    if (target.closest('caption')) return this.picked.emit({ part: 'caption', condition: 'rest' });
-    const [row, column] = (target.closest<HTMLElement>('[data-slot]')?.dataset['slot'] ?? '').split(' ').map(Number);
-    if (row === undefined || column === undefined || Number.isNaN(row)) return this.picked.emit({ part: 'table', condition: 'rest' });
-    const { part } = slotOf(this.table(), gridOf(this.table()).at(row, column));
-    const held = (this.held().get(row) ?? []).at(-1) ?? 'rest';
-    this.picked.emit({ part, condition: partOf(part).conditions.includes(held) ? held : 'rest' });
+    const slot = target.closest<HTMLElement>('[data-slot]')?.dataset['slot'];
+    const [row, column] = (slot ?? '').split(' ').map(Number);
+    return slot === undefined || row === undefined || column === undefined ? undefined : gridOf(this.table()).at(row, column);
+  }
+
+  private point(event: PointerEvent): void {
+    const cell = this.cellAt(event);
+    this.pointed.set(cell ? whyOfCell(this.theme(), this.table(), cell, this.held()) : []);
+  }
+
+  /** A click picks the part of what is under the pointer, under the condition that is held there. */
+  private pick(event: MouseEvent): void {
+    event.preventDefault();
+    const target = event.composedPath()[0] as HTMLElement;
+    const beside = event.shiftKey;
+    const other = otherParts.find(([selector]) => target.closest(selector));
+    if (other) return this.picked.emit({ part: other[1], condition: 'rest', beside });
+    const cell = this.cellAt(event);
+    if (!cell) return this.picked.emit({ part: 'table', condition: 'rest', beside });
+    const part = partOfCell(this.table(), cell);
+    const held = heldOn(this.table(), cell, this.held()).at(-1) ?? 'rest';
+    this.picked.emit({ part, condition: partOf(part).conditions.includes(held) ? held : 'rest', beside });
   }
 }
+
+/** What is no cell, by its element. */
+const otherParts: readonly (readonly [selector: string, part: PartName])[] = [
+  ['caption', 'caption'],
+  ['a', 'links'],
+  [`.${contract.button}`, 'buttons'],
+  [`.${contract.icon}`, 'icons'],
+  [`.${contract.search}`, 'search-bar'],
+  [`.${contract.info}`, 'info-line'],
+  [`.${contract.empty}`, 'empty-message'],
+  [`.${contract.pagerItem}`, 'pager-items'],
+  [`.${contract.pager}`, 'pager'],
+];
+
+const infoOf = (table: Table): string => {
+  const { count } = sectionRows(table, 'body');
+  return `${Math.min(count, 1)} to ${count} of ${count} rows`;
+};

@@ -1,41 +1,45 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { firstValueFrom } from 'rxjs';
-import { placeInWords, setValue } from '../../../../../core/edit';
-import { sayProblem, type Outcome } from '../../../../../core/outcome';
+import { documentAt, placeInWords, resetValues, setValue, type Scope } from '../../../../../core/edit';
+import { themeFiles } from '../../../../../core/hand-off';
+import { sayProblem } from '../../../../../core/outcome';
 import { previewOf, type Table } from '../../../../../core/table';
 import {
-  bundles,
   lookOf,
+  partOf,
+  properties,
+  propertiesOf,
   propertyOf,
-  readBundle,
-  readValue,
-  tidy,
-  type BundleName,
   type ConditionName,
   type PartName,
   type Place,
   type PropertyName,
   type Theme,
 } from '../../../../../core/theme';
-import { Deleting } from '../../controls/deleting';
 import { sampleTable } from '../../controls/sample-table';
+import { Deleting } from '../../controls/deleting';
 import { Api, type KeptTable } from '../../documents/api';
 import { OpenDocument } from '../../documents/open-document';
-
-/** A row of the ledger that can be edited: one property, or the sides of a bundle together. */
-export type RowName = PropertyName | BundleName;
+import { readRow, sidesOf, type RowName } from './rows';
+import { hardSpecimens, type HardSpecimen } from './specimens';
 
 export interface Wrong {
   readonly typed: string;
   readonly say: string;
 }
 
+/** A text for a cell of the ledger. */
+export interface Entry {
+  readonly condition: ConditionName;
+  readonly row: RowName;
+  readonly typed: string;
+}
+
+const firstSpecimen: HardSpecimen = hardSpecimens[0] ?? { id: 'sample', table: sampleTable };
+
 /** Body rows of a table that the specimen shows. */
 const SPECIMEN_ROWS = 40;
-
-const isBundle = (row: RowName): row is BundleName => bundles.some(({ name }) => name === row);
-export const sidesOf = (row: RowName): readonly PropertyName[] => (isBundle(row) ? (bundles.find(({ name }) => name === row)?.sides ?? []) : [row]);
 
 /** What the studio shows and what can be done there: one theme being edited on one table. */
 @Injectable()
@@ -51,11 +55,20 @@ export class StudioState {
   readonly edition = signal(0);
   readonly key = signal('');
   readonly tables = signal<readonly KeptTable[]>([]);
-  readonly table = signal<Table>(sampleTable);
-  readonly tableId = signal('');
-  readonly part = signal<PartName>('body-rows');
+  readonly specimen = signal<HardSpecimen>(firstSpecimen);
+  readonly table = computed(() => this.specimen().table);
+  readonly tableId = signal<string>(firstSpecimen.id);
+  /** Whether what stands around the table is shown with it. */
+  readonly around = signal(false);
+  /** An earlier state of the theme that is looked at in place of the present one. */
+  readonly earlier = signal<{ readonly theme: Theme; readonly name: string } | undefined>(undefined);
+  /** The picked parts, the first one foremost: what is set goes to all of them. */
+  readonly parts = signal<readonly PartName[]>(['body-rows']);
+  readonly part = computed<PartName>(() => this.parts()[0] ?? 'body-rows');
   readonly condition = signal<ConditionName>('rest');
   readonly row = signal<RowName>('fill');
+  /** Counts up when the ledger should take the focus. */
+  readonly focusRequested = signal(0);
   /** Texts that were typed and cannot be read, by part, condition and row: kept in their cells until they are mended. */
   readonly wrong = signal<ReadonlyMap<string, Wrong>>(new Map());
   readonly look = computed(() => {
@@ -76,44 +89,69 @@ export class StudioState {
   }
 
   async showOn(id: string): Promise<void> {
-    if (id === '') return (this.table.set(sampleTable), this.tableId.set(''));
-    const kept = await this.deleting.attempt(() => firstValueFrom(this.api.get<Table>('tables', id)));
-    if (!kept) return;
-    this.table.set(previewOf(kept.document, SPECIMEN_ROWS));
+    const hard = hardSpecimens.find((each) => each.id === id);
+    const kept = hard ? undefined : await this.deleting.attempt(() => firstValueFrom(this.api.get<Table>('tables', id)));
+    if (hard) this.specimen.set(hard);
+    else if (kept) this.specimen.set({ id, table: previewOf(kept.document, SPECIMEN_ROWS) });
+    else return;
     this.tableId.set(id);
   }
 
-  wrongKey = (condition: ConditionName, row: RowName): string => `${this.part()} ${condition} ${row}`;
+  wrongKey = (condition: ConditionName, row: RowName): string => `${this.parts().join('+')} ${condition} ${row}`;
 
   /** Sets what was typed at a place; gives false and keeps the text beside the place when it cannot be read. */
-  type(condition: ConditionName, row: RowName, typed: string): boolean {
+  type = (condition: ConditionName, row: RowName, typed: string, touches = ''): boolean => this.typeMany([{ condition, row, typed }], touches);
+
+  /** Sets texts at several places as one step; those that cannot be read stay beside their places with the reason. */
+  typeMany(entries: readonly Entry[], touches = ''): boolean {
     const look = this.look();
     if (!look) return false;
-    const bundle = bundles.find(({ name }) => name === row);
-    const read: Outcome<unknown> = bundle
-      ? readBundle(bundle, typed, look.vocabulary)
-      : readValue(propertyOf(row as PropertyName).kind, typed, look.vocabulary);
-    const problem = read.ok ? undefined : read.problems[0];
-    if (problem) {
-      this.wrong.update((wrong) => new Map(wrong).set(this.wrongKey(condition, row), { typed, say: sayProblem(problem) }));
-      return false;
+    const wrong = new Map(this.wrong());
+    const good: { readonly entry: Entry; readonly texts: readonly string[] }[] = [];
+    for (const entry of entries) {
+      const key = this.wrongKey(entry.condition, entry.row);
+      const read = readRow(entry.row, entry.typed, look.vocabulary);
+      wrong.delete(key);
+      if (read.ok) good.push({ entry, texts: read.value });
+      else wrong.set(key, { typed: entry.typed, say: read.problems[0] ? sayProblem(read.problems[0]) : '' });
     }
-    const sides = sidesOf(row);
-    const texts = bundle && read.ok ? (read.value as readonly string[]) : [tidy(typed)];
-    this.set(condition, row, (side) => texts[sides.indexOf(side)] ?? texts[0]);
-    return true;
+    this.wrong.set(wrong);
+    const [first] = good;
+    if (first) {
+      const label = good.length === 1 ? `set a value: ${this.inWords(first.entry)}` : `set ${good.length} values`;
+      this.session()?.act(label, touches, (theme) => good.reduce((changed, { entry, texts }) => this.put(changed, entry, texts), theme));
+    }
+    return good.length === entries.length;
   }
 
-  /** Takes the value away at a place, so that it falls back. */
-  fallBack = (condition: ConditionName, row: RowName): void => this.set(condition, row, () => undefined);
+  /** Takes the values away at places, so that they fall back. */
+  fallBackMany(entries: readonly Omit<Entry, 'typed'>[]): void {
+    const [first] = entries;
+    if (!first) return;
+    for (const { condition, row } of entries) this.forgive(condition, row);
+    const label = entries.length === 1 ? `let it fall back: ${this.inWords(first)}` : `let ${entries.length} values fall back`;
+    this.session()?.act(label, '', (theme) => entries.reduce((changed, entry) => this.put(changed, entry, undefined), theme));
+  }
 
-  private set(condition: ConditionName, row: RowName, text: (side: PropertyName) => string | undefined): void {
-    const place: Place = { part: this.part(), condition };
-    this.forgive(condition, row);
-    const label = text(sidesOf(row)[0] ?? 'fill') === undefined ? 'let it fall back' : 'set a value';
-    this.session()?.act(`${label}: ${placeInWords(place, sidesOf(row)[0])}`, '', (theme) =>
-      sidesOf(row).reduce((changed, side) => setValue(changed, place, side, text(side)), theme),
+  private put(theme: Theme, { condition, row }: Omit<Entry, 'typed'>, texts: readonly string[] | undefined): Theme {
+    return this.parts().reduce(
+      (changed, part) => sidesOf(row).reduce((each, side, i) => setValue(each, { part, condition }, side, texts && (texts[i] ?? texts[0])), changed),
+      theme,
     );
+  }
+
+  private inWords({ condition, row }: Omit<Entry, 'typed'>): string {
+    return placeInWords({ part: this.part(), condition }, sidesOf(row)[0]);
+  }
+
+  propertiesOf = (row: RowName): readonly PropertyName[] => sidesOf(row);
+  /** The properties of a group of the ledger. */
+  propertiesIn = (group: string): readonly PropertyName[] => properties.filter((property) => property.group === group).map(({ name }) => name);
+
+  /** Takes back own values in a scope, so that they come from above again. */
+  reset(what: string, scope: Scope): void {
+    this.wrong.set(new Map());
+    this.session()?.act(`reset ${what}`, '', (theme) => resetValues(theme, scope));
   }
 
   forgive(condition: ConditionName, row: RowName): void {
@@ -122,8 +160,36 @@ export class StudioState {
     this.wrong.update((wrong) => new Map([...wrong].filter(([each]) => each !== key)));
   }
 
+  /** Picks a part; with `beside`, joins it to those that are picked or lets it go. */
+  pick(part: PartName, condition: ConditionName = 'rest', beside = false): void {
+    const picked = this.parts();
+    if (beside && picked.includes(part) && picked.length > 1) this.parts.set(picked.filter((each) => each !== part));
+    else this.parts.set(beside && !picked.includes(part) ? [...picked, part] : [part]);
+    this.condition.set(partOf(this.part()).conditions.includes(condition) ? condition : 'rest');
+    if (partOf(part).box === 'around') this.around.set(true);
+    if (partOf(part).box === 'content' && this.tableId() !== 'contents') void this.showOn('contents');
+    if (!sidesOf(this.row()).every((side) => this.parts().every((each) => propertyOf(side).parts.includes(each))))
+      this.row.set(part === 'lines' ? 'rows' : (propertiesOf(this.part())[0]?.name ?? 'fill'));
+  }
+
+  /** Goes to where a value is set. */
+  goTo({ part, condition }: Place, row: RowName): void {
+    this.parts.set([part]);
+    this.condition.set(condition);
+    this.row.set(row);
+    this.focusRequested.update((n) => n + 1);
+  }
+
   change(label: string, touches: string, make: (theme: Theme) => Theme): void {
     this.session()?.act(label, touches, make);
+  }
+
+  /** What is looked back at: the last that was compared with, or the beginning of this work. */
+  readonly backTo = signal<{ readonly theme: Theme; readonly name: string } | undefined>(undefined);
+  lookBack(on: boolean): void {
+    const session = this.session();
+    const start = session && { theme: documentAt(session.history, 0), name: 'as it was opened' };
+    this.earlier.set(on ? (this.backTo() ?? start) : undefined);
   }
 
   /** Publishes what is kept as the next edition. */
@@ -145,6 +211,9 @@ export class StudioState {
 
   async download(): Promise<void> {
     const session = this.session();
-    if (session && (await session.flush())) location.assign(`/api/themes/${session.id}/stylesheet`);
+    if (!session || !(await session.flush())) return;
+    const { fonts, pictures } = themeFiles(session.document, this.key());
+    // Fonts and pictures lie beside the stylesheet, so they come together in one file.
+    location.assign(`/api/themes/${session.id}/${fonts.length + pictures.length > 0 ? 'files' : 'stylesheet'}`);
   }
 }

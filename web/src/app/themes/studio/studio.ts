@@ -1,19 +1,10 @@
-import { ChangeDetectionStrategy, Component, type ElementRef, type OnInit, effect, inject, input, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, type ElementRef, type OnInit, computed, effect, inject, input, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
 import { MatIconModule } from '@angular/material/icon';
 import { MatTooltipModule } from '@angular/material/tooltip';
 import { Router, RouterLink } from '@angular/router';
-import {
-  bundles,
-  conditionNames,
-  countValues,
-  partNames,
-  partOf,
-  propertyNames,
-  starterOf,
-  type ConditionName,
-  type PartName,
-} from '../../../../../core/theme';
+import { bundles, conditionNames, countValues, partNames, partOf, propertyNames, starterOf } from '../../../../../core/theme';
 import { Name } from '../../controls/rename';
 import { Ruler } from '../../controls/ruler';
 import { UndoRedo } from '../../controls/undo-redo';
@@ -22,7 +13,8 @@ import { OpenDocument } from '../../documents/open-document';
 import { Anatomy } from './anatomy';
 import { Ledger } from './ledger';
 import { Specimen } from './specimen';
-import { StudioState, type RowName } from './studio-state';
+import { hardSpecimens } from './specimens';
+import { StudioState } from './studio-state';
 import { Swatches } from './swatches';
 import { TypeScalePanel } from './type-scale';
 import { Why } from './why';
@@ -48,10 +40,15 @@ import { Why } from './why';
   providers: [OpenDocument, StudioState],
   templateUrl: './studio.html',
   styleUrl: './studio.scss',
+  host: { '(document:keydown)': 'look($event)', '(document:keyup)': 'look($event)' },
 })
 export class Studio implements OnInit {
   protected readonly state = inject(StudioState);
   private readonly router = inject(Router);
+  private readonly dialog = inject(MatDialog);
+  protected readonly hard = hardSpecimens;
+  protected readonly columns = signal(true);
+  protected readonly shown = computed(() => this.state.earlier()?.theme ?? this.state.theme());
   readonly id = input.required<string>();
   /** From the address: the part, condition and property that a link points at. */
   readonly part = input<string>();
@@ -72,7 +69,7 @@ export class Studio implements OnInit {
 
   ngOnInit(): void {
     const part = partNames.find((name) => name === this.part());
-    if (part) this.state.part.set(part);
+    if (part) this.state.pick(part);
     const condition = conditionNames.find((name) => name === this.condition());
     if (condition && partOf(this.state.part()).conditions.includes(condition)) this.state.condition.set(condition);
     const row = [...propertyNames, ...bundles.map(({ name }) => name)].find((name) => name === this.property());
@@ -87,11 +84,18 @@ export class Studio implements OnInit {
     return `grows from ${starterOf(theme.base).name}, ${own === 1 ? '1 value its own' : `${own} values its own`}`;
   }
 
-  protected pick(part: PartName, condition: ConditionName = 'rest'): void {
-    this.state.part.set(part);
-    this.state.condition.set(condition);
-    if (part === 'lines') this.state.row.set('rows');
-    else if (!(['fill', 'ink'] as RowName[]).includes(this.state.row())) this.state.row.set('fill');
+  protected async compare(): Promise<void> {
+    const session = this.state.session();
+    if (!session) return;
+    const { CompareDialog } = await import('./compare-dialog');
+    this.dialog.open(CompareDialog, { width: '1180px', maxWidth: '96vw', data: { state: this.state, session } });
+  }
+
+  /** While F8 is held, the theme is seen as it was when it was opened, or as the comparison last showed it. */
+  protected look(event: KeyboardEvent): void {
+    if (event.key !== 'F8' || event.repeat) return;
+    event.preventDefault();
+    this.state.lookBack(event.type === 'keydown');
   }
 
   protected rename(name: string): void {

@@ -1,20 +1,41 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatIconModule } from '@angular/material/icon';
 import { parseColour, toHex } from '../../../../../core/colour';
-import { deleteSwatch, isBaseSwatch, renameSwatch, setSwatch } from '../../../../../core/edit';
-import { SWATCH_NAME, type Swatch } from '../../../../../core/theme';
+import {
+  applyBrand,
+  deleteSwatch,
+  isBaseSwatch,
+  moveSwatch,
+  placeInWords,
+  renameSwatch,
+  replaceSwatch,
+  setSwatch,
+  usesOfSwatch,
+  type Instead,
+} from '../../../../../core/edit';
+import { sayProblem } from '../../../../../core/outcome';
+import { SWATCH_NAME, readSwatches, refersToSwatch, type Swatch } from '../../../../../core/theme';
 import { StudioState } from './studio-state';
 
 /** The theme's swatches; one is opened at a time to change its colour or its name. */
 @Component({
   selector: 'zest-swatches',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButtonModule],
+  imports: [MatButtonModule, MatIconModule],
   template: `
     <div class="head">
       <h2 class="zest-label">Swatches</h2>
       <button mat-button type="button" (click)="add()">Add a swatch</button>
     </div>
+    <form class="brand" (submit)="derive($event)">
+      <label
+        >From one brand colour
+        <input type="color" name="brand" aria-label="Brand colour" [value]="brand()" (input)="brand.set($any($event.target).value)"
+      /></label>
+      <input class="zest-field" aria-label="Brand colour as text" [value]="brand()" (change)="typeBrand($any($event.target).value)" />
+      <button mat-stroked-button type="submit">Derive</button>
+    </form>
     <ul aria-label="Swatches">
       @for (swatch of swatches(); track swatch.name) {
         <li [class.open]="opened() === swatch.name">
@@ -25,7 +46,7 @@ import { StudioState } from './studio-state';
             [attr.aria-label]="'Swatch ' + swatch.name + ', ' + swatch.colour"
             (click)="toggle(swatch.name)"
           >
-            <span class="chip" [style.background]="swatch.colour"></span>{{ swatch.name }}
+            <span class="chip" [style.background]="hex(swatch)"></span>{{ swatch.name }}
           </button>
           @if (opened() === swatch.name) {
             <div class="editor">
@@ -41,11 +62,49 @@ import { StudioState } from './studio-state';
               @if (canRename(swatch)) {
                 <label>Name <input class="zest-field" [value]="swatch.name" (change)="rename(swatch, $any($event.target).value)" /></label>
               }
-              <p class="zest-wrong" role="alert">{{ wrong() }}</p>
+              <p class="zest-wrong" role="alert">{{ wrong() || broken(swatch) }}</p>
+              <p class="uses">
+                @if (uses().length === 0) {
+                  Used nowhere in this theme itself.
+                } @else {
+                  Used in:
+                  @for (use of uses(); track $index) {
+                    @if (use.go) {
+                      <button type="button" class="use" (click)="use.go()">{{ use.name }}</button>
+                    } @else {
+                      <span>{{ use.name }}</span>
+                    }
+                  }
+                }
+              </p>
               @if (isOwn(swatch)) {
-                <button mat-stroked-button type="button" (click)="remove(swatch)">
-                  {{ canRename(swatch) ? 'Delete' : 'Back to the starter’s' }}
-                </button>
+                <div class="row">
+                  <button mat-icon-button type="button" [attr.aria-label]="'Move ' + swatch.name + ' up'" (click)="move(swatch, -1)">
+                    <mat-icon svgIcon="up" />
+                  </button>
+                  <button mat-icon-button type="button" [attr.aria-label]="'Move ' + swatch.name + ' down'" (click)="move(swatch, 1)">
+                    <mat-icon svgIcon="down" />
+                  </button>
+                </div>
+                @if (!canRename(swatch) || uses().length === 0) {
+                  <button mat-stroked-button type="button" (click)="remove(swatch)">
+                    {{ canRename(swatch) ? 'Delete' : 'Back to the starter’s' }}
+                  </button>
+                } @else {
+                  <label
+                    >When it is deleted, its places get
+                    <select class="zest-field" (change)="instead.set($any($event.target).value)">
+                      <option value="" [selected]="instead() === ''">its colour as it is</option>
+                      <option value="/" [selected]="instead() === '/'">what is above</option>
+                      @for (other of swatches(); track other.name) {
+                        @if (other.name !== swatch.name) {
+                          <option [value]="other.name" [selected]="instead() === other.name">{{ other.name }}</option>
+                        }
+                      }
+                    </select>
+                  </label>
+                  <button mat-stroked-button type="button" (click)="remove(swatch)">Delete</button>
+                }
               }
             </div>
           }
@@ -108,6 +167,40 @@ import { StudioState } from './studio-state';
     .editor p {
       margin: 0;
     }
+    .brand {
+      display: grid;
+      grid-template-columns: 1fr auto;
+      gap: 6px;
+      align-items: center;
+      margin-block-end: 8px;
+    }
+    .brand label {
+      grid-column: 1 / -1;
+      display: flex;
+      align-items: center;
+      justify-content: space-between;
+    }
+    .brand input[type='color'] {
+      width: 44px;
+      height: 26px;
+    }
+    .uses {
+      color: var(--zest-soft);
+    }
+    .use {
+      all: unset;
+      cursor: pointer;
+      display: block;
+      color: var(--zest-ink);
+      text-decoration: underline;
+      min-height: 22px;
+    }
+    .use:focus-visible {
+      outline: 2px solid var(--zest-zest);
+    }
+    .row {
+      display: flex;
+    }
     label {
       color: var(--zest-soft);
     }
@@ -134,10 +227,38 @@ export class Swatches {
     const theme = this.state.theme();
     return theme !== undefined && this.isOwn(swatch) && !isBaseSwatch(theme, swatch.name);
   }
-  protected hex({ colour }: Swatch): string {
-    const rgba = parseColour(colour);
+  protected hex({ name, colour }: Swatch): string {
+    const rgba = this.state.look()?.vocabulary.swatches.get(name) ?? parseColour(colour);
     return rgba ? toHex({ ...rgba, alpha: 1 }) : '#000000';
   }
+  /** Why a swatch comes to nothing, such as a loop. */
+  protected broken({ name }: Swatch): string {
+    const read = this.state.look()?.colours.get(name);
+    return read && !read.ok && read.problems[0] ? sayProblem(read.problems[0]) : '';
+  }
+  protected readonly uses = computed(() => {
+    const theme = this.state.theme();
+    if (!theme || this.opened() === '') return [];
+    return usesOfSwatch(theme, this.opened()).map((use) =>
+      'swatch' in use
+        ? { name: `swatch ${use.swatch}` }
+        : { name: placeInWords(use.place, use.property), go: () => this.state.goTo(use.place, use.property) },
+    );
+  });
+  protected readonly instead = signal('');
+  protected readonly brand = signal('#1d6b8f');
+
+  protected typeBrand(typed: string): void {
+    const rgba = parseColour(typed);
+    if (rgba) this.brand.set(toHex({ ...rgba, alpha: 1 }));
+  }
+  /** The whole theme in the colours that come of one. */
+  protected derive(event: Event): void {
+    event.preventDefault();
+    const rgba = parseColour(this.brand());
+    if (rgba) this.state.change(`derive the swatches from ${this.brand()}`, '', (theme) => applyBrand(theme, rgba));
+  }
+  protected move = ({ name }: Swatch, by: number): void => this.state.change(`move the swatch ${name}`, '', (theme) => moveSwatch(theme, name, by));
   protected toggle(name: string): void {
     this.wrong.set('');
     this.opened.update((opened) => (opened === name ? '' : name));
@@ -154,7 +275,13 @@ export class Swatches {
   }
   protected type(swatch: Swatch, typed: string): void {
     const colour = typed.trim().toLowerCase();
-    if (!parseColour(colour)) return this.wrong.set(`“${typed}” is not a colour. Write one such as #eef5f6.`);
+    const refers = refersToSwatch(colour);
+    if (!parseColour(colour) && !refers)
+      return this.wrong.set(`“${typed}” is not a colour. Write one such as #eef5f6, or another swatch, as in deep 9%.`);
+    if (refers) {
+      const tried = readSwatches(this.swatches().map((each) => (each.name === swatch.name ? { ...each, colour } : each))).get(swatch.name);
+      if (tried && !tried.ok) return this.wrong.set(tried.problems[0] ? sayProblem(tried.problems[0]) : '');
+    }
     this.change(`change the swatch ${swatch.name}`, { ...swatch, colour });
   }
   protected rename({ name }: Swatch, typed: string): void {
@@ -165,9 +292,14 @@ export class Swatches {
     this.state.change(`rename the swatch ${name}`, `swatch ${name}`, (theme) => renameSwatch(theme, name, to));
     this.opened.set(to);
   }
-  protected remove({ name }: Swatch): void {
-    this.state.change(`delete the swatch ${name}`, '', (theme) => deleteSwatch(theme, name));
+  protected remove(swatch: Swatch): void {
+    const instead: Instead =
+      this.instead() === '' ? { kind: 'colour' } : this.instead() === '/' ? { kind: 'fall back' } : { kind: 'swatch', name: this.instead() };
+    this.state.change(`delete the swatch ${swatch.name}`, '', (theme) =>
+      this.canRename(swatch) ? replaceSwatch(theme, swatch.name, instead) : deleteSwatch(theme, swatch.name),
+    );
     this.opened.set('');
+    this.instead.set('');
   }
   private change(label: string, swatch: Swatch): void {
     this.wrong.set('');

@@ -1,16 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { nearestPassing, toHex } from '../../../../../core/colour';
-import { readability } from '../../../../../core/paint';
+import { hasPictureBehind } from '../../../../../core/paint';
 import type { Link } from '../../../../../core/resolve';
 import { propertyOf } from '../../../../../core/theme';
+import { findingAt } from './findings';
 import { resolvedAt, sourceInWords } from './ledger-rows';
-import { StudioState, sidesOf } from './studio-state';
+import { sidesOf } from './rows';
+import { StudioState } from './studio-state';
 
 interface Step {
   readonly where: string;
   readonly text: string;
   readonly state: Link['state'];
+  readonly place: Link['place'];
   readonly say?: string;
 }
 
@@ -24,7 +26,13 @@ interface Step {
     <ol>
       @for (step of steps(); track $index) {
         <li [class.holds]="step.state === 'holds'">
-          <span>{{ step.where }}</span>
+          @if (step.place; as place) {
+            <button type="button" class="goto" [attr.aria-label]="'Go to ' + step.where" (click)="state.goTo(place, property())">
+              {{ step.where }}
+            </button>
+          } @else {
+            <span>{{ step.where }}</span>
+          }
           @if (step.state === 'holds') {
             <strong>{{ step.text }}</strong>
           } @else {
@@ -42,18 +50,23 @@ interface Step {
           <strong>{{ found.title }}</strong>
         </p>
         <p>
-          Needs {{ found.needed }}.
+          {{ found.say }}
           @if (found.offer) {
             The nearest that passes is <span class="chip" aria-hidden="true" [style.background]="found.offer"></span><code>{{ found.offer }}</code
             >.
           } @else {
-            No lightness of this ink passes here; change the fill.
+            No lightness of this ink passes everywhere; change a fill.
           }
         </p>
+        @if (found.others) {
+          <p class="zest-note">This changes too: {{ found.others }}.</p>
+        }
         @if (found.offer; as offer) {
           <button mat-stroked-button (click)="use(offer)">Use it here</button>
         }
       </div>
+    } @else if (onPicture()) {
+      <p class="zest-note">A picture lies behind this text, so its contrast cannot be known. Choose a quiet one.</p>
     }
   `,
   styles: `
@@ -74,6 +87,21 @@ interface Step {
     }
     li.holds {
       color: var(--zest-ink);
+    }
+    .goto {
+      all: unset;
+      cursor: pointer;
+      text-decoration: underline;
+      text-decoration-color: var(--zest-line);
+      text-underline-offset: 3px;
+      min-height: 20px;
+    }
+    .goto:hover {
+      text-decoration-color: currentColor;
+    }
+    .goto:focus-visible {
+      outline: 2px solid var(--zest-zest);
+      border-radius: 3px;
     }
     li strong,
     s {
@@ -115,8 +143,8 @@ interface Step {
   `,
 })
 export class Why {
-  private readonly state = inject(StudioState);
-  private readonly property = computed(() => sidesOf(this.state.row())[0] ?? 'fill');
+  protected readonly state = inject(StudioState);
+  protected readonly property = computed(() => sidesOf(this.state.row())[0] ?? 'fill');
   protected readonly word = computed(() => {
     const { kind, label } = propertyOf(this.property());
     return kind === 'line' ? 'line' : label.toLowerCase();
@@ -125,23 +153,21 @@ export class Why {
     const theme = this.state.theme();
     if (!theme || !this.fits()) return [];
     const { chain } = resolvedAt(theme, this.state.part(), this.state.condition(), this.property());
-    return chain.map((link) => ({ where: sourceInWords(theme, link), text: link.text, state: link.state, say: link.say }));
+    return chain.map((link) => ({ where: sourceInWords(theme, link), text: link.text, state: link.state, place: link.place, say: link.say }));
   });
   protected readonly finding = computed(() => {
     const theme = this.state.theme();
-    const part = this.state.part();
-    if (!theme || part === 'lines' || !['ink', 'fill'].includes(this.property())) return undefined;
-    const condition = this.state.condition();
-    const { ratio, needed, passes, ink, ground } = readability(theme, { part, conditions: condition === 'rest' ? [] : [condition] });
-    if (passes) return undefined;
-    const offer = nearestPassing(ink, ground, needed);
-    return { title: `The ink reads ${ratio.toFixed(1)} : 1 here`, needed, offer: offer && toHex(offer) };
+    return theme && this.isAboutReading() ? findingAt(theme, this.state.part(), this.state.condition()) : undefined;
+  });
+  protected readonly onPicture = computed(() => {
+    const theme = this.state.theme();
+    return theme !== undefined && this.isAboutReading() && hasPictureBehind(theme, { part: this.state.part(), conditions: [] });
   });
 
+  private isAboutReading = (): boolean => ['ink', 'fill'].includes(this.property()) && this.fits();
   /** While a part is changing, the focused property may not be one of its own. */
-  private fits(): boolean {
-    return (propertyOf(this.property()).parts as readonly string[]).includes(this.state.part());
-  }
+  private fits = (): boolean => propertyOf(this.property()).parts.includes(this.state.part());
+
   protected use(offer: string): void {
     this.state.type(this.state.condition(), 'ink', offer);
   }

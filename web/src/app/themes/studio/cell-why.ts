@@ -1,0 +1,50 @@
+import { cellLines, isDrawn, type Line } from '../../../../../core/lines';
+import { fillLayers } from '../../../../../core/paint';
+import { resolve } from '../../../../../core/resolve';
+import { heldOn, slotOf, type Band, type GridCell, type Held, type Table } from '../../../../../core/table';
+import { lookOf, placesFor, propertyOf, type Theme } from '../../../../../core/theme';
+import { sourceInWords } from './ledger-rows';
+
+/** What decides how a cell looks, one sentence a thing. */
+export interface CellWhy {
+  readonly what: string;
+  readonly text: string;
+  readonly where: string;
+}
+
+export function bandOf(theme: Theme): Band {
+  const { value } = resolve(theme, { part: 'body-rows', conditions: [] }, 'band');
+  return value.kind === 'band' ? value : { every: 2, from: 2 };
+}
+
+/** What decides a cell's fill, ink, font and lines. */
+export function whyOfCell(theme: Theme, table: Table, cell: GridCell, held: Held): readonly CellWhy[] {
+  const slot = slotOf(table, cell, heldOn(table, cell, held), bandOf(theme));
+  const told = (['ink', 'font'] as const).map((name): CellWhy => {
+    const { text, from } = resolve(theme, slot, name);
+    return { what: propertyOf(name).label, text, where: sourceInWords(theme, from) };
+  });
+  const lines = cellLines(theme, table, cell);
+  return [...fills(theme, slot), ...told, ...line('Line above', lines.top), ...line('Line at its start', lines.start)];
+}
+
+/** The fills that are seen, the topmost first: a translucent one shows the next. */
+function fills(theme: Theme, slot: ReturnType<typeof slotOf>): readonly CellWhy[] {
+  const look = lookOf(theme);
+  const { over, cell, row, group, table } = fillLayers(theme, slot);
+  const seen = [over, cell, row, group, table].find(({ alpha }) => alpha > 0);
+  const said = placesFor(slot, propertyOf('fill'))
+    .flatMap((place) => look.said(place, 'fill'))
+    .find(
+      ({ read }) =>
+        read.ok &&
+        read.value.kind === 'colour' &&
+        read.value.rgba.alpha === seen?.alpha &&
+        read.value.rgba.r === seen.r &&
+        read.value.rgba.b === seen.b,
+    );
+  return [said ? { what: 'Fill', text: said.text, where: sourceInWords(theme, said) } : { what: 'Fill', text: 'none', where: 'the page shows' }];
+}
+
+const line = (what: string, drawn: Line | undefined): readonly CellWhy[] =>
+  drawn && isDrawn(drawn) ? [{ what, text: `${drawn.width}px ${drawn.style}${drawn.swatch ? ` ${drawn.swatch}` : ''}`, where: 'Lines' }] : [];
