@@ -24,5 +24,8 @@ module.exports = (config) =>
     proxies: { '/base/media/': '/media/' },
     client: { jasmine: { random: true } },
     browserNoActivityTimeout: 180000,
+    // A spec that compares many cases keeps the browser from answering for a while.
+    pingTimeout: 60000,
+    browserDisconnectTimeout: 20000,
     restartOnFileChange: true,
   });

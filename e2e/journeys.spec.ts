@@ -223,7 +223,7 @@ describe('From an empty data folder', () => {
     await person.choose('Dressed in', 'Harbour dusk');
     await person.until('the theme’s header', async () =>
       (await driver.executeScript<string>(
-        'return getComputedStyle(arguments[0].closest("tr")).backgroundColor',
+        'return getComputedStyle(arguments[0].closest("thead")).backgroundColor',
         await person.find('columnheader', 'Leaves'),
       )) === 'rgb(18, 60, 77)'
         ? true
@@ -301,7 +301,7 @@ describe('From an empty data folder', () => {
     await person.find('table', 'Evening crossings');
     expect(await driver.executeScript<number>('return document.scripts.length')).toBe(0);
     const headerFill = async (): Promise<string> =>
-      driver.executeScript<string>('return getComputedStyle(arguments[0].closest("tr")).backgroundColor', await person.find('columnheader', 'Boat'));
+      driver.executeScript<string>('return getComputedStyle(arguments[0].closest("thead")).backgroundColor', await person.find('columnheader', 'Boat'));
     expect(await headerFill()).toBe('rgb(18, 60, 77)');
 
     await person.open(`${app.url}/themes`);

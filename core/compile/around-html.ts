@@ -35,9 +35,9 @@ export function surrounded(table: Element, { theme, info, empty = false }: Aroun
       { class: contract.pager },
       ...items.map(([text, held]) =>
         element(
-          'button',
+          /\d/.test(text) ? 'a' : 'button',
           {
-            type: 'button',
+            ...(/\d/.test(text) ? { href: `#page-${text}` } : { type: 'button' }),
             class: contract.pagerItem,
             tabindex: -1,
             'aria-current': held === 'current' ? 'page' : undefined,

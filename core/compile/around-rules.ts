@@ -1,6 +1,6 @@
 import { partOf, places, propertiesOf, propertyOf, type Look, type PartName, type PropertyName } from '../theme';
 import { declare, type SetValue } from './declare';
-import { searchField, thingsOf, type SelectorOptions } from './selectors';
+import { isHeldOpen, searchField, thingsOf, type SelectorOptions } from './selectors';
 import { rule, type CssNode, type Declaration } from './stylesheet';
 
 /** What browsers give buttons and links of themselves, levelled, so that only the theme's values are seen. */
@@ -29,21 +29,19 @@ export const contentRules = (look: Look, options: SelectorOptions): readonly Css
 /** Search bar, info line, empty message and pager. */
 export const aroundRules = (look: Look, options: SelectorOptions): readonly CssNode[] => [
   rule(thingsOf(options, rest('pager-items')), ...unless(look, 'pager-items', levelled), ['display', 'inline-block']),
-  rule(
-    searchField(options),
-    ['font', 'inherit'],
-    ['color', 'inherit'],
-    ['background', 'none'],
-    ['border', '1px solid'],
-    ['border-radius', 'inherit'],
-    ['padding', '.25em .5em'],
-  ),
+  rule(searchField(options), ['font', 'inherit'], ['color', 'inherit'], ['background', 'none'], ['border', '1px solid'], ...radiusOf(look), [
+    'padding',
+    '.25em .5em',
+  ]),
   ...thingRules(look, options, 'around'),
 ];
 
 /** What is levelled, but for what the theme sets at rest anyway. */
 function unless(look: Look, part: PartName, declarations: readonly Declaration[]): readonly Declaration[] {
-  const set = (name: PropertyName): boolean => look.valueAt(rest(part), propertyOf(name)) !== undefined;
+  const set = (name: PropertyName): boolean => {
+    const value = look.valueAt(rest(part), propertyOf(name));
+    return value !== undefined && !(name === 'fill' && value.css === 'transparent');
+  };
   const beaten: Readonly<Record<string, readonly PropertyName[]>> = {
     color: ['ink'],
     background: ['fill'],
@@ -64,9 +62,9 @@ function thingRules(look: Look, options: SelectorOptions, box: 'content' | 'arou
         const value = look.valueAt(place, property);
         if (value) set.push({ property, value });
       }
-      const declarations: readonly Declaration[] = [...fillOf(set), ...declare(set), ...roomOf(place.part, set), ...shownOf(set)];
+      const declarations: readonly Declaration[] = [...fillOf(look, place.part, set), ...declare(set), ...roomOf(place.part, set), ...shownOf(set)];
       if (declarations.length === 0) return [];
-      const held = options.held && place.condition !== 'rest' ? [rule(thingsOf(options, place, true), ...declarations)] : [];
+      const held = options.held && isHeldOpen(place.condition) ? [rule(thingsOf(options, place, true), ...declarations)] : [];
       const real = rule(thingsOf(options, place), ...declarations);
       return place.condition === 'hovered' ? [{ kind: 'media' as const, query: '(hover:hover)', rules: [real] }, ...held] : [real, ...held];
     });
@@ -74,9 +72,11 @@ function thingRules(look: Look, options: SelectorOptions, box: 'content' | 'arou
 
 const valueOf = (set: readonly SetValue[], name: string): string | undefined => set.find(({ property }) => property.name === name)?.value.css;
 
-function fillOf(set: readonly SetValue[]): readonly Declaration[] {
+/** No fill is written only where there would be one: over that of the same part at rest. */
+function fillOf(look: Look, part: PartName, set: readonly SetValue[]): readonly Declaration[] {
   const css = valueOf(set, 'fill');
-  return css === undefined ? [] : [[propertyOf('fill').css ?? '', css]];
+  const under = look.valueAt(rest(part), propertyOf('fill'))?.css ?? 'transparent';
+  return css === undefined || (css === 'transparent' && under === 'transparent') ? [] : [[propertyOf('fill').css ?? '', css]];
 }
 
 /** The pager stands below the table, the others above it. */
@@ -86,3 +86,9 @@ function roomOf(part: PartName, set: readonly SetValue[]): readonly Declaration[
 }
 
 const shownOf = (set: readonly SetValue[]): readonly Declaration[] => (valueOf(set, 'shown') === 'off' ? [['display', 'none']] : []);
+
+/** The search field is as round as its bar. */
+function radiusOf(look: Look): readonly Declaration[] {
+  const radius = look.valueAt(rest('search-bar'), propertyOf('radius'));
+  return radius && radius.css !== '0' ? [['border-radius', radius.css]] : [];
+}

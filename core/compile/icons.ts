@@ -1,6 +1,6 @@
 import { resolve } from '../resolve';
 import { places, propertyOf, type Look, type PartName } from '../theme';
-import { cellsOf, heldCellsOf, type SelectorOptions } from './selectors';
+import { cellsOf, heldCellsOf, isHeldOpen, type SelectorOptions } from './selectors';
 import { rule, type CssNode, type Declaration } from './stylesheet';
 
 /** An icon stands beside a text: an empty cell has none. */
@@ -43,7 +43,7 @@ export function iconRules(look: Look, options: SelectorOptions): readonly CssNod
               ['mask', `${value.css} center/contain no-repeat`],
             ];
       const pseudo = `::${sideOf(look, place.part)}`;
-      const held = options.held && place.condition !== 'rest' ? [rule(`${heldCellsOf(options, place, place.part, FILLED)}${pseudo}`, ...drawn)] : [];
+      const held = options.held && isHeldOpen(place.condition) ? [rule(`${heldCellsOf(options, place, place.part, FILLED)}${pseudo}`, ...drawn)] : [];
       return [rule(`${cellsOf(options, place, place.part, FILLED)}${pseudo}`, ...drawn), ...held];
     }),
   ];

@@ -34,7 +34,7 @@ export function compilePage(input: PageInput, options: PageOptions): CompiledPag
   const used = [...new Set(page.blocks.flatMap((block) => (block.kind === 'table' ? [block.theme] : [])))];
   const themeSheets = used.flatMap((id) => {
     const found = themes.get(id);
-    return found ? themeCss(found.theme, { key: found.key }) : [];
+    return found ? themeCss(found.theme, { key: found.key, lean: true }) : [];
   });
   const placements = page.blocks.flatMap((block, i) => (block.kind === 'table' ? placementRules(`#place-${i + 1}`, block) : []));
   return {

@@ -134,6 +134,12 @@ export function cellsOf(options: SelectorOptions, { part, condition }: Place, on
   return `${rowsIn(options, only, row)}>${filter(`${cellParts[only]?.cell ?? ''}${cell}${also}`)}`;
 }
 
+/**
+ * Conditions that only a hand can bring, so that a preview has to hold them open; every other one is marked on
+ * the page itself.
+ */
+export const isHeldOpen = (condition: ConditionName): boolean => condition === 'hovered' || condition === 'pressed' || condition === 'focused';
+
 /** The same where the condition is held open in a preview: on the row, or for headers on the cell. */
 export function heldCellsOf(options: SelectorOptions, { part, condition }: Place, only: PartName = part, also = ''): string {
   const held = heldBy(condition);
@@ -146,7 +152,11 @@ export const captionOf = ({ theme }: SelectorOptions): string => `.${theme}>:whe
 export const everyCell = ({ theme }: SelectorOptions): string => `.${theme}>*>:where(tr)>*`;
 
 /** What stands in cells: a child of the cell. */
-const contentParts: { readonly [part in PartName]?: string } = { links: 'a', buttons: `.${contract.button}`, icons: `.${contract.icon}` };
+const contentParts: { readonly [part in PartName]?: string } = {
+  links: `a:not(.${contract.button})`,
+  buttons: `.${contract.button}`,
+  icons: `.${contract.icon}`,
+};
 
 /** What stands around the table: children of the wrapper. */
 const aroundParts: { readonly [part in PartName]?: string } = {

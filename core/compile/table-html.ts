@@ -56,9 +56,12 @@ export function framedTable(table: Table, options: TableHtmlOptions): Element {
 function rowsOf(table: Table, section: Section, options: TableHtmlOptions): Element[] {
   return gridOf(table).rows.flatMap((cells, row) => {
     if (sectionOf(table, row) !== section) return [];
+    const held = options.held?.rows?.get(row) ?? [];
     const attributes = {
       class: isUnevenRow(table, row) ? contract.uneven : undefined,
-      [contract.held]: options.held?.rows?.get(row)?.join(' ') || undefined,
+      [contract.selected]: held.includes('selected') ? '' : undefined,
+      'aria-disabled': held.includes('disabled') ? 'true' : undefined,
+      [contract.held]: held.filter((condition) => condition !== 'selected' && condition !== 'disabled').join(' ') || undefined,
     };
     return [element('tr', attributes, ...cells.map((cell) => cellElement(table, cell, options)))];
   });

@@ -12,16 +12,18 @@ import {
   swatchVariable,
   type Look,
   type Place,
+  type Property,
   type Theme,
   type Value,
 } from '../theme';
 import { aroundRules, contentRules } from './around-rules';
 import { cornerRules } from './corners';
 import { declare, type SetValue } from './declare';
+import { feltValues } from './lean';
 import { iconRules } from './icons';
 import { lineRules, outerBorder } from './line-rules';
 import { hasPicture, pictureBehind, pictureInCells, pictureUnder, picturedCells } from './pictures';
-import { aroundBars, captionOf, cellsOf, contract, everyCell, groupsOf, heldCellsOf, rowsOf, type SelectorOptions } from './selectors';
+import { aroundBars, captionOf, cellsOf, contract, everyCell, groupsOf, heldCellsOf, isHeldOpen, rowsOf, type SelectorOptions } from './selectors';
 import { rule, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
 
 export interface ThemeCssOptions {
@@ -31,6 +33,8 @@ export interface ThemeCssOptions {
   readonly held?: boolean;
   /** With what stands around the table: search bar, info line, empty message, pager. */
   readonly around?: boolean;
+  /** Without values that are not felt anywhere: for what is published, not for previews. */
+  readonly lean?: boolean;
 }
 
 /**
@@ -38,10 +42,11 @@ export interface ThemeCssOptions {
  * strength, then what stands in cells and around the table, then the lines. It dresses every table that
  * carries the theme's class.
  */
-export function themeCss(theme: Theme, { key, held = false, around = false }: ThemeCssOptions): Stylesheet {
+export function themeCss(theme: Theme, { key, held = false, around = false, lean = false }: ThemeCssOptions): Stylesheet {
   const look = lookOf(theme);
   const options: SelectorOptions = { theme: contract.theme(key), held, band: resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band').css };
-  const body = places.filter(({ part }) => partOf(part).box !== 'lines').flatMap((place) => placeRules(look, place, options, around));
+  const felt = lean ? feltValues(look, around) : undefined;
+  const body = places.filter(({ part }) => partOf(part).box !== 'lines').flatMap((place) => placeRules(look, place, options, { around, felt }));
   const nodes = [
     tableBox(theme, options),
     ...body,
@@ -92,16 +97,22 @@ function tableBox(theme: Theme, options: SelectorOptions): CssNode {
   );
 }
 
+interface Choice {
+  readonly around: boolean;
+  /** Whether a value is felt; without it, each is written. */
+  readonly felt: ((place: Place, property: Property) => boolean) | undefined;
+}
+
 /** The rules of one place: what is set there by the theme or, failing that, by what it grows from. */
-function placeRules(look: Look, place: Place, options: SelectorOptions, around: boolean): readonly CssNode[] {
+function placeRules(look: Look, place: Place, options: SelectorOptions, { around, felt }: Choice): readonly CssNode[] {
   const set: SetValue[] = [];
   for (const property of propertiesOf(place.part)) {
     const value = look.valueAt(place, property);
-    if (value) set.push({ property, value });
+    if (value && (felt === undefined || felt(place, property))) set.push({ property, value });
   }
   if (set.length === 0) return [];
   const { box } = partOf(place.part);
-  if (box === 'table') return wholeTable(set, options, around);
+  if (box === 'table') return wholeTable(look, set, options, around);
   if (box === 'caption') return [rule(captionOf(options), ...declare(set), ...fillOf(set))];
   if (box !== 'cells') return [];
   return conditionOf(place.condition).tier === 'hand' ? underHand(look, place, set, options) : atRest(look, place, set, options);
@@ -111,14 +122,14 @@ const fillOf = (set: readonly SetValue[]): readonly Declaration[] =>
   set.filter(({ property }) => property.name === 'fill').map(({ value }) => ['background-color', value.css]);
 
 /** The whole table's values: its box on the table, type on caption, cells and bars, room inside on the cells only. */
-function wholeTable(set: readonly SetValue[], options: SelectorOptions, around: boolean): readonly CssNode[] {
+function wholeTable(look: Look, set: readonly SetValue[], options: SelectorOptions, around: boolean): readonly CssNode[] {
   const own = set.filter(({ property }) => property.falls === 'part');
   const handed = set.filter(({ property }) => property.falls === 'table' && property.name !== 'fill');
   const shared = handed.filter(({ property }) => property.parts.includes('caption') && !property.stops?.includes('caption'));
   const inside = handed.filter((each) => !shared.includes(each));
   const outside = [captionOf(options), ...(around ? [aroundBars(options)] : [])].join(',');
   return [
-    rule(`.${options.theme}`, ...fillOf(set), ...declare(own).filter(([property, value]) => property !== 'border-radius' || value !== '0')),
+    rule(`.${options.theme}`, ...fillOf(set), ...declare(own.filter((each) => each.value.css !== look.initial(each.property).css))),
     rule(`${outside},${everyCell(options)}`, ...declare(shared)),
     rule(everyCell(options), ...declare(inside)),
   ];
@@ -148,8 +159,7 @@ function underHand(look: Look, place: Place, set: readonly SetValue[], options: 
     rule(select(), ...declarations),
     ...pictured.map((part) => rule(select(part), pictureUnder(look.theme, part, over ?? 'none'))),
   ];
-  // A hovered column is marked on its cells, in previews as on pages.
-  const held = options.held && place.condition !== 'column-hovered' ? rules((only) => heldCellsOf(options, place, only)) : [];
+  const held = options.held && isHeldOpen(place.condition) ? rules((only) => heldCellsOf(options, place, only)) : [];
   const real = rules((only) => cellsOf(options, place, only));
   return place.condition === 'hovered' ? [{ kind: 'media', query: '(hover:hover)', rules: real }, ...held] : [...real, ...held];
 }

@@ -1,5 +1,16 @@
 import type { Rgba } from '../colour';
-import { lookOf, partOf, places, propertiesOf, swatchesFromBrand, type ConditionName, type PartName, type Place, type Theme } from '../theme';
+import {
+  lookOf,
+  partOf,
+  places,
+  propertiesOf,
+  swatchesFromBrand,
+  type ConditionName,
+  type PartName,
+  type Place,
+  type PropertyName,
+  type Theme,
+} from '../theme';
 import { setValue } from './edit-theme';
 import { setSwatch } from './swatches';
 
@@ -41,6 +52,7 @@ const always: readonly Place[] = (
     ['footer', 'rest'],
   ] as const
 ).map(([part, condition]) => ({ part, condition }));
+const isAlways = (place: Place): boolean => always.some(({ part, condition }) => part === place.part && condition === place.condition);
 
 /**
  * The theme in a brand's colours: its swatches are derived from the one colour, and every fill, ink and line
@@ -50,12 +62,12 @@ export function applyBrand(theme: Theme, brand: Rgba): Theme {
   const look = lookOf(theme);
   let changed = swatchesFromBrand(brand).reduce(setSwatch, theme);
   for (const place of places) {
+    const isSaid = (name: PropertyName): boolean => look.said(place, name).length > 0 || isAlways(place);
     for (const property of propertiesOf(place.part)) {
       const { name, kind } = property;
-      const said = look.said(place, name);
-      const isAlways = always.some(({ part, condition }) => part === place.part && condition === place.condition);
-      if (name === 'fill' && (said.length > 0 || isAlways)) changed = setValue(changed, place, name, fillFor(place));
-      if (name === 'ink' && (said.length > 0 || isAlways)) changed = setValue(changed, place, name, inkFor(place));
+      if (name === 'fill' && isSaid('fill')) changed = setValue(changed, place, name, fillFor(place));
+      // Whatever is filled gets the ink that was measured on it.
+      if (name === 'ink' && (isSaid('ink') || isSaid('fill'))) changed = setValue(changed, place, name, inkFor(place));
       const line = kind === 'line' ? look.valueAt(place, property) : undefined;
       if (line?.kind === 'line' && line.width > 0)
         changed = setValue(changed, place, name, `${line.width}px ${line.style} ${line.width > 1 ? 'brand' : 'line'}`);

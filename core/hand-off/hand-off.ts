@@ -14,7 +14,7 @@ export interface ThemeFiles {
 /** The theme's stylesheet with everything that a dressed table needs beside its markup; addresses are relative to it. */
 export function themeFiles(theme: Theme, key: string): ThemeFiles {
   const title = theme.name.replace(/[*/]/g, ' ');
-  const rules = themeCss(theme, { key, around: true });
+  const rules = themeCss(theme, { key, around: true, lean: true });
   const written = writeCss([...fontRules(rules), frameRule, ...rules]);
   const found = (address: string, name: RegExp): readonly string[] => [
     ...new Set(Array.from(written.matchAll(new RegExp(`"${address}(${name.source})"`, 'g')), ([, each]) => each ?? '')),

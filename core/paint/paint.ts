@@ -1,5 +1,5 @@
 import { BLACK, TRANSPARENT, WHITE, blend, contrast, fade, flatten, neededContrast, type Rgba } from '../colour';
-import { fontSize, resolve, resolveAt } from '../resolve';
+import { fontSize, resolveAt, winnerAt } from '../resolve';
 import { conditionOf, containerOf, lineage, lookOf, partOf, placesFor, propertyOf, type PartName, type Place, type Slot, type Theme } from '../theme';
 
 /** The page that a table stands on. */
@@ -87,7 +87,7 @@ export function hasPictureBehind(theme: Theme, { part }: Slot): boolean {
 
 /** A slot's ink, not yet blended with what is behind it. */
 export function inkOf(theme: Theme, slot: Slot, page: PageColours = WHITE_PAGE): Rgba {
-  const { value } = resolve(theme, slot, 'ink');
+  const { value } = winnerAt(theme, slot, 'ink');
   if (value.kind === 'colour') return value.rgba;
   const container = containerOf(slot);
   return container ? inkOf(theme, container, page) : page.ink;
@@ -110,7 +110,7 @@ export function readability(theme: Theme, slot: Slot, page: PageColours = WHITE_
   const under = stacked(theme, slot, page);
   const ground = blend(fade(under, opacity), page.fill);
   const ink = blend(fade(blend(inkOf(theme, slot, page), under), opacity), page.fill);
-  const weight = resolve(theme, slot, 'weight').value;
+  const weight = winnerAt(theme, slot, 'weight').value;
   // What is disabled need not be read (WCAG 2.2, 1.4.3, "Incidental").
   const needed = slot.conditions.includes('disabled') ? 1 : neededContrast(fontSize(theme, slot), weight.kind === 'number' ? weight.amount : 400);
   const ratio = contrast(ink, ground);

@@ -1,5 +1,5 @@
 import { containerOf, type Slot, type Theme, type Value } from '../theme';
-import { resolve } from './resolve';
+import { winnerAt } from './resolve';
 
 /** What the page around the table gives: what `page` and rem refer to. Sizes in px. */
 export interface PageType {
@@ -11,12 +11,12 @@ export const ORDINARY_PAGE: PageType = { fontSize: 16, rootSize: 16 };
 
 /** Font size of a slot in px. */
 export function fontSize(theme: Theme, slot: Slot, page: PageType = ORDINARY_PAGE): number {
-  const { value, from } = resolve(theme, slot, 'size');
+  const { value, place } = winnerAt(theme, slot, 'size');
   const container = containerOf(slot);
   const around = container ? fontSize(theme, container, page) : page.fontSize;
   if (value.kind !== 'length') return around;
   // A value that a bar hands down has been measured there.
-  return container && from.place?.part !== slot.part ? around : toPx(value, around, page);
+  return container && place?.part !== slot.part ? around : toPx(value, around, page);
 }
 
 /** A length in px; em refers to `emSize`. Values that are no length come to 0. */

@@ -190,7 +190,9 @@ export class Specimen {
       this.content.querySelectorAll('table > * > tr').forEach((row, i) => {
         const names = held.rows?.get(i) ?? [];
         row.toggleAttribute(contract.selected, names.includes('selected'));
-        const shown = names.filter((name) => name !== 'selected').join(' ');
+        if (names.includes('disabled')) row.setAttribute('aria-disabled', 'true');
+        else row.removeAttribute('aria-disabled');
+        const shown = names.filter((name) => name !== 'selected' && name !== 'disabled').join(' ');
         if (shown === '') row.removeAttribute(contract.held);
         else row.setAttribute(contract.held, shown);
       });

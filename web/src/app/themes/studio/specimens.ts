@@ -80,6 +80,8 @@ const contentOfCell = ({ section, row, column, text }: GridCell): readonly Marku
   if (section !== 'body') return undefined;
   const held = { [contract.held]: heldByRow[row], tabindex: -1 };
   if (column === 1) return [element('a', { href: '#', ...held }, text)];
+  // A button may be a link that looks like one.
+  if (column === 2 && row === 1) return [element('a', { href: '#', class: contract.button, tabindex: -1 }, text)];
   if (column === 2) return [element('button', { type: 'button', class: contract.button, ...held }, text)];
   return column === 3 ? [element('span', { class: contract.icon, 'aria-hidden': 'true', [contract.held]: heldByRow[row] }, '● '), text] : undefined;
 };
@@ -133,6 +135,14 @@ export const hardSpecimens: readonly HardSpecimen[] = [
     ),
   },
   {
+    id: 'bare',
+    table: tableOf(
+      'No header at all',
+      grid(3, 3, (row, column) => `${'ABC'[column] ?? ''}${row + 1}`),
+      { headerRows: 0 },
+    ),
+  },
+  {
     id: 'thirty',
     table: tableOf(
       'Thirty columns',
@@ -144,5 +154,15 @@ export const hardSpecimens: readonly HardSpecimen[] = [
       },
     ),
   },
-  { id: 'empty', table: tableOf('No rows', [['Boat', 'To', 'Leaves']], { caption: 'Nothing sails tonight', headerRows: 1 }) },
+  {
+    id: 'empty',
+    table: tableOf(
+      'No rows',
+      [
+        ['Boat', 'To', 'Leaves'],
+        ['Boats', '', '0'],
+      ],
+      { caption: 'Nothing sails tonight', headerRows: 1, footerRows: 1, rowHeaders: 1 },
+    ),
+  },
 ];

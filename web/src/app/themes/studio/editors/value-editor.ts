@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { choices } from '../../../../../../core/theme';
+import { choices, type ValueKind } from '../../../../../../core/theme';
 import { kindOf, type RowName } from '../rows';
 import { StudioState } from '../studio-state';
 import { ColourEditor } from './colour-editor';
@@ -10,6 +10,24 @@ import { LineEditor } from './line-editor';
 import { PaddingEditor } from './padding-editor';
 import { PictureEditor } from './picture-editor';
 import { ShadowEditor } from './shadow-editor';
+
+/** Which editor a kind of value has; one of its words is chosen where none is named. */
+const editors: { readonly [kind in ValueKind]?: 'colour' | 'line' | 'shadow' | 'font' | 'picture' | 'length' } = {
+  colour: 'colour',
+  line: 'line',
+  shadow: 'shadow',
+  family: 'font',
+  picture: 'picture',
+  icon: 'picture',
+  length: 'length',
+  size: 'length',
+  height: 'length',
+  width: 'length',
+  spacing: 'length',
+  leading: 'length',
+  weight: 'length',
+  share: 'length',
+};
 
 /** The editor that fits a value: each gives texts in the value syntax, so whatever is drawn here can be typed too. */
 @Component({
@@ -71,31 +89,7 @@ export class ValueEditor {
   readonly done = output();
 
   protected readonly kind = computed(() => kindOf(this.row()));
-  protected readonly editor = computed(() => {
-    if (this.row() === 'padding') return 'padding';
-    switch (this.kind()) {
-      case 'colour':
-      case 'line':
-      case 'shadow':
-        return this.kind();
-      case 'family':
-        return 'font';
-      case 'picture':
-      case 'icon':
-        return 'picture';
-      case 'length':
-      case 'size':
-      case 'height':
-      case 'width':
-      case 'spacing':
-      case 'leading':
-      case 'weight':
-      case 'share':
-        return 'length';
-      default:
-        return 'words';
-    }
-  });
+  protected readonly editor = computed(() => (this.row() === 'padding' ? 'padding' : (editors[this.kind()] ?? 'words')));
   protected readonly words = computed(() => {
     const look = this.state.look();
     if (this.kind() === 'size') return look?.scale.steps.map(({ name }) => name) ?? [];
