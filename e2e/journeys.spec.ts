@@ -146,10 +146,9 @@ describe('From an empty data folder', () => {
     await person.press(Key.ARROW_RIGHT, Key.ARROW_DOWN);
     const focused = await driver.executeScript<string>('return document.activeElement.getAttribute("aria-label")');
     expect(focused).toMatch(/^Ink, First:/);
-    const [from, to] = [await person.find('gridcell', cell('Fill', 'Hovered')), await person.find('gridcell', cell('Fill', 'Last'))];
-    await from.click();
+    await person.click('gridcell', cell('Fill', 'Hovered'));
     await person.chord(Key.CONTROL, 'c');
-    await to.click();
+    await person.click('gridcell', cell('Fill', 'Last'));
     await person.chord(Key.CONTROL, 'v');
     await person.find('gridcell', /^Fill, Last: glow, set here/);
     await person.press(Key.F2);
@@ -301,7 +300,10 @@ describe('From an empty data folder', () => {
     await person.find('table', 'Evening crossings');
     expect(await driver.executeScript<number>('return document.scripts.length')).toBe(0);
     const headerFill = async (): Promise<string> =>
-      driver.executeScript<string>('return getComputedStyle(arguments[0].closest("thead")).backgroundColor', await person.find('columnheader', 'Boat'));
+      driver.executeScript<string>(
+        'return getComputedStyle(arguments[0].closest("thead")).backgroundColor',
+        await person.find('columnheader', 'Boat'),
+      );
     expect(await headerFill()).toBe('rgb(18, 60, 77)');
 
     await person.open(`${app.url}/themes`);

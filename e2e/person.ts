@@ -42,6 +42,8 @@ export class Person {
   async click(role: string, name: Name = null): Promise<void> {
     await this.until(`a click on the ${role} named ${String(name)}`, async () => {
       const [element] = await this.all(role, name);
+      // As a person does: what lies half below a header that stays is scrolled out from under it first.
+      if (element) await this.driver.executeScript('arguments[0].scrollIntoView({ block: "nearest", inline: "nearest" })', element);
       await element?.click();
       return element;
     });

@@ -97,6 +97,11 @@ export class Ledger {
   });
 
   constructor() {
+    effect(() => {
+      // Another part begins at its first row.
+      void this.state.parts();
+      this.host.querySelector('.scroll')?.scrollTo({ top: 0, left: 0 });
+    });
     let asked = 0;
     effect(() => {
       const now = this.state.focusRequested();
