@@ -1,35 +1,13 @@
 import postcss from 'postcss';
 import { themeCss, writeCss } from '../core/compile';
-import { dice, randomText } from '../core/tests/random';
-import { parts, propertiesOf, type Theme } from '../core/theme';
-import { ms, quantile, say, takeTurns } from './figures';
-
-/** A theme with a value for every property at every place. */
-function fullTheme(seed: number): Theme {
-  const d = dice(seed);
-  const values = Object.fromEntries(
-    parts.map((part) => [
-      part.name,
-      Object.fromEntries(
-        part.conditions.map((condition) => [
-          condition,
-          Object.fromEntries(propertiesOf(part.name).map(({ name, kind }) => [name, randomText[kind](d)])),
-        ]),
-      ),
-    ]),
-  );
-  return {
-    format: 'zest-theme/1',
-    name: 'Full',
-    base: 'nightfall',
-    swatches: ['mist', 'deep', 'glow', 'lamp'].map((name, i) => ({ name, colour: `#${i}1${i}2${i}3` })),
-    values,
-  };
-}
+import { brotliCompressSync } from 'node:zlib';
+import { dice, fullTheme } from '../core/tests/random';
+import { starters, type Theme } from '../core/theme';
+import { kB, ms, quantile, say, takeTurns } from './figures';
 
 /** Compiling against parsing what comes out: cold reads every value, an edit reads one. */
 export function benchCompile(): void {
-  const theme = fullTheme(1);
+  const theme = fullTheme(dice(1));
   const css = writeCss(themeCss(theme, { key: 'full' }));
   const edited = (run: number): Theme => ({
     ...theme,
@@ -45,4 +23,8 @@ export function benchCompile(): void {
   say(`postcss parses the ${(css.length / 1000).toFixed(1)} kB of a full theme, median`, ms(parse ?? NaN));
   say('compile after an edit, median and ratio to that (wanted: under 1)', `${ms(edit ?? NaN)}, ${((edit ?? NaN) / (parse ?? NaN)).toFixed(2)}`);
   say('compile of a theme never seen, median and ratio (wanted: under 1)', `${ms(cold ?? NaN)}, ${((cold ?? NaN) / (parse ?? NaN)).toFixed(2)}`);
+  const published = (each: Theme): number =>
+    brotliCompressSync(writeCss(themeCss(each, { key: 'full', lean: true, around: true }), 'compact')).length;
+  const largest = Math.max(...starters.map((starter) => published(starter.theme)));
+  say('published CSS, compressed: the largest starter, every property at every place (4 kB)', `${kB(largest)}, ${kB(published(theme))}`);
 }

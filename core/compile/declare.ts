@@ -20,7 +20,6 @@ export function declare(set: readonly SetValue[]): readonly Declaration[] {
     if (css === undefined || elsewhere.has(name) || elsewhere.has(css)) continue;
     if (css.startsWith('padding-')) sides[css] = value.css;
     else declarations.push([css, value.css]);
-    if (css === 'height') declarations.push(['box-sizing', 'border-box']);
   }
   return [...declarations, ...facing(sides, 'padding-block'), ...facing(sides, 'padding-inline')];
 }

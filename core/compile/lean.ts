@@ -61,7 +61,9 @@ function feltOn(look: Look, slot: Slot, property: Property): readonly Place[] {
     const value = look.valueAt(place, property);
     return value ? [{ place, value }] : [];
   });
-  const differing = said.filter((each, i) => !saysTheSame(each, sameLayer(said.slice(i + 1), each, property), property));
+  // What bars say themselves is written in any case.
+  const isBar = partOf(slot.part).box === 'around';
+  const differing = isBar ? said : said.filter((each, i) => !saysTheSame(each, sameLayer(said.slice(i + 1), each, property), property));
   return differing.filter((each, i) => !isCovered(each.place, sameLayer(differing.slice(0, i), each, property))).map(({ place }) => place);
 }
 

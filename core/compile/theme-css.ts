@@ -8,6 +8,7 @@ import {
   partOf,
   places,
   propertiesOf,
+  propertyOf,
   refersToSwatch,
   swatchVariable,
   type Look,
@@ -49,6 +50,7 @@ export function themeCss(theme: Theme, { key, held = false, around = false, lean
   const body = places.filter(({ part }) => partOf(part).box !== 'lines').flatMap((place) => placeRules(look, place, options, { around, felt }));
   const nodes = [
     tableBox(theme, options),
+    ...heightRule(look, options),
     ...body,
     ...iconRules(look, options),
     ...decimalRules(look, options),
@@ -95,6 +97,13 @@ function tableBox(theme: Theme, options: SelectorOptions): CssNode {
     ...outerBorder(theme),
     ...pictureBehind(theme, 'table'),
   );
+}
+
+/** A least height counts from edge to edge, lines and padding with it. */
+function heightRule(look: Look, options: SelectorOptions): readonly CssNode[] {
+  const height = propertyOf('row-height');
+  const isSet = places.some((place) => height.parts.includes(place.part) && (look.valueAt(place, height)?.css ?? 'auto') !== 'auto');
+  return isSet ? [rule(everyCell(options), ['box-sizing', 'border-box'])] : [];
 }
 
 interface Choice {

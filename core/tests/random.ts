@@ -75,6 +75,26 @@ export const randomText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
   switch: (d) => (d.chance(0.75) ? 'on' : 'off'),
 };
 
+/** A theme with a value for every property at every place. */
+export function fullTheme(d: Dice, base = 'nightfall'): Theme {
+  const values = Object.fromEntries(
+    parts.map((part) => [
+      part.name,
+      Object.fromEntries(
+        part.conditions.map((condition) => [
+          condition,
+          Object.fromEntries(
+            propertiesOf(part.name)
+              .filter((property) => canBeSet(property, condition) && property.kind !== 'switch')
+              .map(({ name, kind }) => [name, randomText[kind](d)]),
+          ),
+        ]),
+      ),
+    ]),
+  );
+  return { format: 'zest-theme/1', name: 'Full', base, swatches: names.map((name) => ({ name, colour: hex(d) })), values };
+}
+
 /** A theme with values strewn over every part, condition and property. */
 export function randomTheme(d: Dice, bases: readonly string[]): Theme {
   const density = d.pick([0.08, 0.25, 0.6]);

@@ -1,5 +1,6 @@
 import { element, surrounded, tableElement, themeCss, writeCss, writeHtml, type Declaration, type Stylesheet } from '../../../core/compile';
 import { widthOf, type Held } from '../../../core/table';
+import { dice, randomHeld, randomTable } from '../../../core/tests/random';
 import { starters, type ConditionName, type Theme } from '../../../core/theme';
 import { hardSpecimens } from '../app/themes/studio/specimens';
 
@@ -45,7 +46,12 @@ function hardPage(theme: Theme): {
         surrounded(tableElement(table, { id: 'hard', theme: 'hard', held, contentOf }), { theme: 'hard', info: 'x', empty: true }),
       ),
     );
-  root.innerHTML = writeHtml(element('div', {}, ...tables), 'compact');
+  const random = Array.from({ length: 60 }, (_, seed) => {
+    const d = dice(seed);
+    const table = randomTable(d);
+    return tableElement(table, { id: 'hard', theme: 'hard', held: randomHeld(d, table) });
+  });
+  root.innerHTML = writeHtml(element('div', {}, ...tables, ...random), 'compact');
   document.body.append(host);
   return { host, sheet, nodes, root };
 }
