@@ -1,3 +1,6 @@
+import type { WebDriver } from 'selenium-webdriver';
+import { dice, fullTheme, randomTheme } from '../core/tests/random';
+import { starterNames } from '../core/theme';
 import { openBrowser } from '../e2e/driver';
 import { Person } from '../e2e/person';
 import { startApp } from '../e2e/server';
@@ -60,27 +63,10 @@ export async function benchBrowser(): Promise<void> {
     );
     say('script transferred by the first load, compressed (at most 350 kB)', kB(scripts));
 
-    await person.open(`${app.url}/themes/paper-stock?part=body-rows`);
-    await person.choose(/Shown on/, 'Crossing log, autumn');
-    await person.until('40 rows', async () =>
-      (await driver.executeScript<number>("return document.querySelector('zest-specimen .host').shadowRoot.querySelectorAll('tbody tr').length")) ===
-      40
-        ? true
-        : undefined,
-    );
-    const edit = await driver.executeAsyncScript<Measured>(measure, 'ledger', EDITS);
-    const bare = await driver.executeAsyncScript<Measured>(measure, 'bare', EDITS);
-    for (const [name, { times, frames }] of [
-      ['an edit in the ledger', edit],
-      ['bare replaceSync of the same CSS', bare],
-    ] as const) {
-      say(`${name} to paint, median and 95th percentile of ${times.length}`, `${ms(quantile(times, 0.5))}, ${ms(quantile(times, 0.95))}`);
-      say(`${name}: frames, median and 95th percentile (at most 2)`, `${quantile(frames, 0.5)}, ${quantile(frames, 0.95)}`);
-    }
-    say(
-      'ratio of the two, median and 95th percentile',
-      `${(quantile(edit.times, 0.5) / quantile(bare.times, 0.5)).toFixed(2)}, ${(quantile(edit.times, 0.95) / quantile(bare.times, 0.95)).toFixed(2)}`,
-    );
+    await editToPaint(driver, person, app.url, 'paper-stock', 'an edit in the ledger');
+    const full = await post(app.url, { ...fullTheme(dice(5)), name: 'Every property' });
+    await editToPaint(driver, person, app.url, full, 'the same with every property set');
+    await library(driver, person, app.url);
 
     for (const page of ['night-boats', 'thistle-press']) {
       const html = await (await fetch(`${app.url}/site/${page}`)).text();
@@ -91,4 +77,66 @@ export async function benchBrowser(): Promise<void> {
     await driver.quit();
     await app.kill();
   }
+}
+
+const post = async (url: string, theme: object): Promise<string> => {
+  const response = await fetch(`${url}/api/themes`, { method: 'POST', body: JSON.stringify(theme), headers: { 'Content-Type': 'application/json' } });
+  return ((await response.json()) as { id: string }).id;
+};
+
+/** Edits in the ledger on 40 rows, beside the bare replacing of the same stylesheet. */
+async function editToPaint(driver: WebDriver, person: Person, url: string, theme: string, name: string): Promise<void> {
+  await person.open(`${url}/themes/${theme}?part=body-rows`);
+  await person.choose(/Shown on/, 'Crossing log, autumn');
+  await person.until('40 rows', async () =>
+    (await driver.executeScript<number>("return document.querySelector('zest-specimen .host').shadowRoot.querySelectorAll('tbody tr').length")) === 40
+      ? true
+      : undefined,
+  );
+  const edit = await driver.executeAsyncScript<Measured>(measure, 'ledger', EDITS);
+  const bare = await driver.executeAsyncScript<Measured>(measure, 'bare', EDITS);
+  for (const [what, { times, frames }] of [
+    [name, edit],
+    ['bare replaceSync of the same CSS', bare],
+  ] as const) {
+    say(`${what}, to paint: median and 95th percentile of ${times.length}`, `${ms(quantile(times, 0.5))}, ${ms(quantile(times, 0.95))}`);
+    say(`${what}: frames, median and 95th percentile (at most 2)`, `${quantile(frames, 0.5)}, ${quantile(frames, 0.95)}`);
+  }
+  say(
+    'ratio of the two, median and 95th percentile (at most 3)',
+    `${(quantile(edit.times, 0.5) / quantile(bare.times, 0.5)).toFixed(2)}, ${(quantile(edit.times, 0.95) / quantile(bare.times, 0.95)).toFixed(2)}`,
+  );
+}
+
+/** Scrolls the whole library by a screen a frame and notes the longest frames; then types in the search. */
+const scrollThrough = `
+  const done = arguments[0];
+  const view = [...document.querySelectorAll('*')].find((each) => each.scrollHeight > each.clientHeight + 400 && getComputedStyle(each).overflowY !== 'visible') ?? document.scrollingElement;
+  const frames = []; let last = performance.now();
+  const step = () => {
+    const now = performance.now(); frames.push(now - last); last = now;
+    const before = view.scrollTop; view.scrollTop += 160;
+    if (view.scrollTop === before) done(frames.slice(1)); else requestAnimationFrame(step);
+  };
+  requestAnimationFrame(step);`;
+const searchFor = `
+  const [text, done] = arguments;
+  const field = document.querySelector('input[type=search]');
+  const begun = performance.now();
+  field.value = text; field.dispatchEvent(new Event('input', { bubbles: true }));
+  requestAnimationFrame(() => setTimeout(() => done([performance.now() - begun, document.querySelectorAll('.card').length])));`;
+
+async function library(driver: WebDriver, person: Person, url: string): Promise<void> {
+  for (let i = 0; i < 500; i++) await post(url, { ...randomTheme(dice(i), starterNames), name: `Theme ${i}` });
+  const begun = performance.now();
+  await person.open(`${url}/themes`);
+  await person.find('link', 'Theme 499');
+  say('a library of over 500 themes opens in', ms(performance.now() - begun));
+  const frames = await driver.executeAsyncScript<readonly number[]>(scrollThrough);
+  say(
+    `scrolled through in ${frames.length} frames: median, 95th percentile, longest`,
+    [quantile(frames, 0.5), quantile(frames, 0.95), Math.max(...frames)].map(ms).join(', '),
+  );
+  const [time = NaN, found = NaN] = await driver.executeAsyncScript<readonly number[]>(searchFor, 'theme 42');
+  say(`search as it is typed, to the next task after a frame (${found} found)`, ms(time));
 }

@@ -50,6 +50,20 @@ describe('axe finds nothing', () => {
         await each.click('button', /^Swatch lamp/);
       },
     ],
+    [
+      'the studio with everything held open around three tiers',
+      '/themes/harbour-dusk?part=pager-items',
+      async (each) => {
+        await each.choose(/Shown on/, 'Three tiers of headers');
+        await each.find('grid', 'Values of Pager items');
+        await each.click('button', /^Swatch deep/);
+      },
+    ],
+    [
+      'the studio with links, buttons and icons in cells',
+      '/themes/low-sound?part=buttons',
+      (each) => each.choose(/Shown on/, 'Links, buttons and icons'),
+    ],
     ['the table library', '/tables', (each) => each.find('link', 'Berths at Oldquay')],
     ['the table editor', '/tables/evening-crossings', (each) => each.find('grid', 'Cells of Evening crossings')],
     ['a table of 300 rows', '/tables/crossing-log', (each) => each.find('button', 'Later rows')],
@@ -86,6 +100,38 @@ describe('axe finds nothing', () => {
       }, 40_000);
     }
   }
+
+  for (const [part, row] of [
+    ['body-rows', /^Fill, Hovered:/],
+    ['body-rows', /^Padding, At rest:/],
+    ['table', /^Shadow, At rest:/],
+    ['table', /^Font, At rest:/],
+    ['table', /^Picture behind, At rest:/],
+    ['corner', /^Icon, At rest:/],
+    ['lines', /^Between rows, At rest:/],
+    ['body-rows', /^Size, At rest:/],
+    ['body-rows', /^Case, At rest:/],
+  ] as const) {
+    it(`in the editor for ${row.source.slice(1, -1)}`, async () => {
+      await person.open(`${app.url}/themes/night-watch?part=${part}`);
+      await person.click('gridcell', row);
+      await person.press(Key.SPACE);
+      await person.find('dialog', /^Editor for/);
+      expect(await findings(driver)).toEqual([]);
+    }, 30_000);
+  }
+
+  it('in the comparison', async () => {
+    await person.open(`${app.url}/themes/harbour-dusk?part=body-rows`);
+    await person.click('gridcell', /^Fill, Hovered:/);
+    await person.press('#ffeeaa', Key.ENTER);
+    await person.click('button', 'Compare');
+    await person.find('table', 'What changed');
+    expect(await findings(driver)).toEqual([]);
+    await person.press(Key.ESCAPE);
+    await person.click('button', /^Undo/);
+    await person.untilKept();
+  }, 30_000);
 
   for (const [dialog, path, button] of [
     ['Choose a starter', '/themes', 'New theme'],

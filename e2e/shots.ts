@@ -42,6 +42,25 @@ try {
     await person.click('gridcell', /^Ink, Selected/);
     await person.click('button', /^Swatch glow/);
   });
+  await shoot('studio-three-tiers', '/themes/harbour-dusk?part=numbers', async () => {
+    await person.choose(/Shown on/, 'Three tiers of headers');
+    await person.click('gridcell', /^Align across, At rest/);
+  });
+  await shoot('studio-editor', '/themes/paper-stock?part=table', async () => {
+    await person.click('gridcell', /^Shadow, At rest/);
+    await person.press('0 2px 8px frame 30%', Key.ENTER);
+    await person.press(Key.SPACE);
+    await person.find('dialog', /^Editor for Shadow/);
+  });
+  await shoot('compare', '/themes/low-sound?part=body-rows', async () => {
+    await person.click('gridcell', /^Fill, Hovered/);
+    await person.press('#ffe9b8', Key.ENTER);
+    await person.fill('textbox', 'Brand colour as text', '#7a2e8e');
+    await person.press(Key.TAB);
+    await person.click('button', 'Derive');
+    await person.click('button', 'Compare');
+    await person.find('table', 'What changed');
+  });
   await shoot('studio-lines', '/themes/paper-stock?part=lines&property=rows', () => person.find('gridcell', /^Between rows/));
   await shoot('tables', '/tables', () => person.find('link', 'Evening crossings'));
   await shoot('table-new', '/tables', async () => {

@@ -38,6 +38,41 @@ describe('In the studio', () => {
     await person.press(Key.ENTER);
     await person.find('grid', `Values of ${name}`);
   };
+  /** Tab by Tab to an element, as one does who has no pointer. */
+  const tabTo = async (role: string, name: string | RegExp): Promise<void> => {
+    const wanted = await person.find(role, name);
+    for (let i = 0; i < 200; i++) {
+      if (await driver.executeScript<boolean>('return document.activeElement === arguments[0]', wanted)) return;
+      await person.press(Key.TAB);
+    }
+    throw new Error(`${role} ${String(name)} is not reached with Tab`);
+  };
+  /** To a cell of the ledger with the arrow keys, from the cell that Tab reaches. */
+  const arrowTo = async (property: string, condition: string): Promise<void> => {
+    await driver.executeScript(
+      'arguments[0].focus()',
+      await person.until(
+        'the ledger',
+        async () => (await driver.executeScript<WebElement | null>('return document.querySelector("zest-ledger td[tabindex=\'0\']")')) ?? undefined,
+      ),
+    );
+    const wanted = await person.find('gridcell', cell(property, condition));
+    const steps = await driver.executeScript<readonly [number, number]>(
+      `const place = (td) => [td.cellIndex, [...document.querySelectorAll('zest-ledger tbody tr')].filter((row) => row.querySelector('[role=gridcell]')).indexOf(td.parentElement)];
+       const [x, y] = place(document.activeElement); const [u, v] = place(arguments[0]); return [u - x, v - y];`,
+      wanted,
+    );
+    const keys = [
+      ...Array<string>(Math.abs(steps[1])).fill(steps[1] < 0 ? Key.ARROW_UP : Key.ARROW_DOWN),
+      ...Array<string>(Math.abs(steps[0])).fill(steps[0] < 0 ? Key.ARROW_LEFT : Key.ARROW_RIGHT),
+    ];
+    if (keys.length > 0) await person.press(...keys);
+  };
+  const typeValue = async (property: string, condition: string, text: string): Promise<void> => {
+    await arrowTo(property, condition);
+    await person.press(text, Key.ENTER);
+    await person.find('gridcell', new RegExp(`^${property}, ${condition}: .*set here`));
+  };
   const style = async (role: string, name: string, property: string): Promise<string> => person.style(await person.find(role, name), property);
   const untilStyle = (role: string, name: string, property: string, wanted: string | RegExp): Promise<unknown> =>
     person.until(`${property} ${String(wanted)} on ${name}`, async () => {
@@ -104,6 +139,50 @@ describe('In the studio', () => {
     expect(caption).toBe('bottom');
     await person.untilKept();
   }, 120_000);
+
+  it('a2. the same without a pointer: parts by Tab, values by arrow keys, an editor, a fill across, a way back', async () => {
+    await open('thistle-ledger');
+    const part = async (name: string): Promise<void> => {
+      await tabTo('button', name);
+      await person.press(Key.ENTER);
+      await person.find('grid', `Values of ${name}`);
+    };
+    await tabTo('combobox', /Shown on/);
+    await person.press('Three');
+    await part('Whole table');
+    await typeValue('Size', 'At rest', 'body');
+    await part('Column headers');
+    await typeValue('Fill', 'At rest', '#402030');
+    await typeValue('Ink', 'At rest', '#ffffff');
+    await part('Lines');
+    await typeValue('Between rows', 'At rest', '1px solid #402030');
+    await part('Body rows');
+    await typeValue('Fill', 'Even', '#f6eef2');
+    await typeValue('Fill', 'Hovered', '#fbe9c8');
+    await typeValue('Fill', 'Selected', '#ead2dd');
+    await typeValue('Weight', 'Sorted column', '600');
+    // The fitting editor opens on Space and gives the focus back on Escape.
+    await arrowTo('Fill', 'Selected');
+    await person.press(Key.SPACE);
+    await person.find('dialog', 'Editor for Fill, Selected');
+    await person.press(Key.ESCAPE);
+    await person.gone('dialog', 'Editor for Fill, Selected');
+    expect(await driver.executeScript<string>('return document.activeElement.getAttribute("aria-label")')).toMatch(/^Fill, Selected:/);
+    await arrowTo('Ink', 'At rest');
+    await person.chord(Key.CONTROL, 'r');
+    await person.find('gridcell', /^Ink, Disabled: .*set here/);
+    await person.chord(Key.CONTROL, 'z');
+    await person.find('gridcell', /^Ink, Disabled: .*from/);
+    await part('Footer');
+    await typeValue('Fill', 'At rest', '#ead2dd');
+    await part('Caption');
+    await typeValue('Align across', 'At rest', 'center');
+    await part('Pager items');
+    await typeValue('Fill', 'Current', '#402030');
+    await typeValue('Ink', 'Current', '#ffffff');
+    expect(await onClosest('columnheader', 'Out', 'thead', 'backgroundColor')).toBe('rgb(64, 32, 48)');
+    await person.untilKept();
+  }, 180_000);
 
   it('b. a header that has become unreadable is found, and mended with the ink that is offered', async () => {
     await open('harbour-dusk');

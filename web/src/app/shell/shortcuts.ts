@@ -10,8 +10,11 @@ const shortcuts: readonly (readonly [keys: string, what: string])[] = [
   ['A letter or digit', 'Replace the value or the cell'],
   ['Delete', 'Let a value fall back; empty a cell'],
   ['Esc', 'Leave it as it was'],
-  ['Ctrl C, Ctrl V', 'Copy a value of the ledger and put it elsewhere'],
-  ['Shift and arrow keys', 'Choose several cells of a table'],
+  ['Space', 'Open the editor that fits a value of the ledger'],
+  ['Shift and arrow keys', 'Choose several cells of a table or of the ledger'],
+  ['Ctrl C, Ctrl V', 'Copy values of the ledger and put them elsewhere'],
+  ['Ctrl R', 'Give a value of the ledger to the other conditions'],
+  ['F8, held', 'See the theme as it was'],
   ['?', 'This list'],
 ];
 
