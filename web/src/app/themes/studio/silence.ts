@@ -12,7 +12,8 @@ export function silenceOf(theme: Theme, parts: readonly PartName[], table: Table
 
 function isIn(table: Table, part: PartName): boolean {
   if (part === 'caption') return table.caption !== '';
-  if (part === 'numbers') return numberColumns(table).some(({ isNumeric }) => isNumeric);
+  const columns = numberColumns(table);
+  if (part === 'numbers') return columns.some(({ isNumeric }) => isNumeric);
   if (partOf(part).box !== 'cells' || outsideParts.includes(part)) return true;
   return gridOf(table).rows.some((cells) => cells.some((cell) => partOfCell(table, cell) === part));
 }

@@ -88,13 +88,16 @@ export class StudioState {
     if (first) await this.showOn(first.id);
   }
 
+  /** Shows the theme on a table; the one that was asked for last stays, however long another takes to come. */
   async showOn(id: string): Promise<void> {
-    const hard = hardSpecimens.find((each) => each.id === id);
-    const kept = hard ? undefined : await this.deleting.attempt(() => firstValueFrom(this.api.get<Table>('tables', id)));
-    if (hard) this.specimen.set(hard);
-    else if (kept) this.specimen.set({ id, table: previewOf(kept.document, SPECIMEN_ROWS) });
-    else return;
+    const before = this.tableId();
     this.tableId.set(id);
+    const hard = hardSpecimens.find((each) => each.id === id);
+    if (hard) return this.specimen.set(hard);
+    const kept = await this.deleting.attempt(() => firstValueFrom(this.api.get<Table>('tables', id)));
+    if (this.tableId() !== id) return;
+    if (kept) this.specimen.set({ id, table: previewOf(kept.document, SPECIMEN_ROWS) });
+    else this.tableId.set(before);
   }
 
   wrongKey = (condition: ConditionName, row: RowName): string => `${this.parts().join('+')} ${condition} ${row}`;
