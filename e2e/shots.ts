@@ -52,15 +52,6 @@ try {
     await person.press(Key.SPACE);
     await person.find('dialog', /^Editor for Shadow/);
   });
-  await shoot('compare', '/themes/low-sound?part=body-rows', async () => {
-    await person.click('gridcell', /^Fill, Hovered/);
-    await person.press('#ffe9b8', Key.ENTER);
-    await person.fill('textbox', 'Brand colour as text', '#7a2e8e');
-    await person.press(Key.TAB);
-    await person.click('button', 'Derive');
-    await person.click('button', 'Compare');
-    await person.find('table', 'What changed');
-  });
   await shoot('studio-lines', '/themes/paper-stock?part=lines&property=rows', () => person.find('gridcell', /^Between rows/));
   await shoot('tables', '/tables', () => person.find('link', 'Evening crossings'));
   await shoot('table-new', '/tables', async () => {
@@ -82,6 +73,16 @@ try {
   await shoot('live-page-phone', '/site/night-boats', () => person.find('table', 'Fares by age'), 390, 800);
   await devTools(driver, 'Emulation.setEmulatedMedia', { features: [still, { name: 'prefers-color-scheme', value: 'dark' }] });
   await shoot('studio-dark', '/themes/low-sound?part=column-headers', () => person.find('gridcell', /^Fill, At rest/));
+  await devTools(driver, 'Emulation.setEmulatedMedia', { features: [still] });
+  await shoot('compare', '/themes/ticket-stub?part=body-rows', async () => {
+    await person.click('gridcell', /^Fill, Hovered/);
+    await person.press('#ffe9b8', Key.ENTER);
+    await person.fill('textbox', 'Brand colour as text', '#7a2e8e');
+    await person.press(Key.TAB);
+    await person.click('button', 'Derive');
+    await person.click('button', 'Compare');
+    await person.find('table', 'What changed');
+  });
 } finally {
   await driver.quit();
   await app.kill();

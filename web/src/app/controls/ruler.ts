@@ -86,7 +86,11 @@ export class Ruler {
   /** Width of the whole ruler in px. */
   readonly most = input.required<number>();
   readonly label = input('Container width');
-  protected readonly ticks = computed(() => [0, 320, 480, 640, 800, 960, 1120, 1280].filter((tick) => tick < this.most() - 20));
+  /** Round widths along the ruler, but for those that the handle's own number would cover. */
+  protected readonly ticks = computed(() => {
+    const [most, handle] = [this.most(), Math.min(this.width(), this.most())];
+    return [0, 320, 480, 640, 800, 960, 1120, 1280].filter((tick) => tick < most - 20 && Math.abs(tick - handle) > most * 0.1);
+  });
 
   protected drag(event: Event): void {
     this.width.set(Math.max(240, Math.min(Number((event.target as HTMLInputElement).value), this.most())));
