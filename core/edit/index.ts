@@ -28,3 +28,4 @@ export {
 } from './swatches';
 export { applyBrand } from './brand';
 export { changesBetween, type ThemeChange } from './changes';
+export { removeStep, renameStep, setScale, setStep } from './type-scale';

@@ -10,8 +10,12 @@ import {
   momentsOf,
   moveSwatch,
   renameSwatch,
+  removeStep,
+  renameStep,
   replaceSwatch,
   resetValues,
+  setScale,
+  setStep,
   setValue,
   startHistory,
   usesOfSwatch,
@@ -148,5 +152,29 @@ describe('Earlier moments', () => {
     expect(documentAt(steps, 1).values.table?.rest?.ink).toBe('#111111');
     expect(documentAt(steps, 0)).toEqual(theme);
     expect(steps.present.values.table?.rest?.ink).toBe('#333333');
+  });
+});
+
+describe('The type scale', () => {
+  const sized = themeWith({ table: { rest: { size: 'lead+1' } }, caption: { rest: { size: 'title' } }, footer: { rest: { size: '12px' } } });
+  const sizes = ({ values }: Theme): readonly (string | undefined)[] => [
+    values.table?.rest?.size,
+    values.caption?.rest?.size,
+    values.footer?.rest?.size,
+  ];
+  it('takes another base and ratio and keeps its steps', () => {
+    const scaled = setScale(sized, { base: 20, ratio: 1.5 });
+    expect([scaled.scale?.base, scaled.scale?.ratio, scaled.scale?.steps.length]).toEqual([20, 1.5, 4]);
+  });
+  it('takes a new step in its place, and moves one', () => {
+    expect(setStep(sized, { name: 'huge', step: 5 }).scale?.steps.at(-1)).toEqual({ name: 'huge', step: 5 });
+    expect(setStep(sized, { name: 'title', step: -3 }).scale?.steps[0]?.name).toBe('title');
+  });
+  it('takes sizes along when a step is renamed', () => expect(sizes(renameStep(sized, 'lead', 'big'))).toEqual(['big+1', 'title', '12px']));
+  it('leaves sizes as large as they were when a step goes', () => {
+    const without = removeStep(removeStep(sized, 'lead'), 'title');
+    expect(sizes(without)).toEqual(['19.84px', '19.84px', '12px']);
+    const one = ['small', 'body'].reduce(removeStep, without);
+    expect(one.scale?.steps.length).toBe(1);
   });
 });

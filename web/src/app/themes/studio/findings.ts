@@ -71,3 +71,15 @@ function followers(theme: Theme, part: PartName, condition: ConditionName, ink: 
   if (names.length === 0) return '';
   return names.length <= 4 ? names.join('; ') : `${names.slice(0, 3).join('; ')} and ${names.length - 3} more`;
 }
+
+/** Of each condition under which the ink fails together with others, the worst case. One pass over all of them. */
+export function failingTogether(theme: Theme, part: PartName, conditions: readonly ConditionName[]): ReadonlyMap<ConditionName, SlotReadability> {
+  if (!propertyOf('ink').parts.includes(part)) return new Map();
+  const failing = readabilityTogether(theme, part, 'rest').filter(({ passes, picture }) => !passes && !picture);
+  return new Map(
+    conditions.flatMap((condition) => {
+      const worst = failing.find(({ slot }) => condition === 'rest' || slot.conditions.includes(condition));
+      return worst ? [[condition, worst] as const] : [];
+    }),
+  );
+}

@@ -4,14 +4,19 @@ import { ChangeDetectionStrategy, ChangeDetectorRef, Component, ElementRef, comp
 import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
+import type { SlotReadability } from '../../../../../core/paint';
 import { conditionOf, partOf, type ConditionName } from '../../../../../core/theme';
 import { ValueEditor } from './editors/value-editor';
 import { conditionLabel, ledgerCell, ledgerRows, sharedConditions, type LedgerCell, type LedgerRow } from './ledger-rows';
 import { fillAcross, pasteInto, rangeBetween, rangeText, type At, type Range } from './ledger-range';
+import { failingTogether } from './findings';
 import { silenceOf } from './silence';
 import type { RowName } from './rows';
 import { StudioState } from './studio-state';
 import { suggestionsFor } from './suggestions';
+
+/** Milliseconds without an edit before everything together is measured. */
+const REST_MS = 200;
 
 interface ShownCell {
   readonly condition: ConditionName;
@@ -96,7 +101,18 @@ export class Ledger {
     return editing && look ? suggestionsFor(editing.row, look) : [];
   });
 
+  /** The worst that an ink comes to under each condition together with others; worked out when the hand rests. */
+  protected readonly together = signal<ReadonlyMap<ConditionName, SlotReadability>>(new Map());
+
   constructor() {
+    effect((onCleanup) => {
+      const [theme, part, conditions] = [this.state.theme(), this.state.part(), this.conditions()];
+      const timer = setTimeout(
+        () => this.together.set(theme ? failingTogether(theme, part, conditions) : new Map<ConditionName, SlotReadability>()),
+        REST_MS,
+      );
+      onCleanup(() => clearTimeout(timer));
+    });
     effect(() => {
       // Another part begins at its first row.
       void this.state.parts();
@@ -111,6 +127,11 @@ export class Ledger {
       this.anchor.set(undefined);
       setTimeout(() => this.focusCurrent());
     });
+  }
+
+  /** What fails together with other conditions where the condition alone passes. */
+  protected failsTogether({ condition, cell }: ShownCell): SlotReadability | undefined {
+    return cell?.contrast?.passes ? this.together().get(condition) : undefined;
   }
 
   protected label = (condition: ConditionName): string => conditionLabel(this.state.theme(), condition);
@@ -134,7 +155,9 @@ export class Ledger {
     if (wrong) return `${where}: ${wrong.typed}. ${wrong.say}`;
     const { contrast } = cell;
     const reads = contrast ? ` ${contrast.ratio.toFixed(1)} ${contrast.picture ? 'on a picture' : contrast.passes ? 'passes' : 'fails'}` : '';
-    return `${where}: ${cell.text}${reads}, ${cell.own ? 'set here' : `from ${cell.from}`}`;
+    const others = this.failsTogether({ condition, cell });
+    const worst = others ? ` but ${others.ratio.toFixed(1)} together with other conditions fails` : '';
+    return `${where}: ${cell.text}${reads}${worst}, ${cell.own ? 'set here' : `from ${cell.from}`}`;
   }
 
   protected focus(condition: ConditionName, row: RowName): void {
