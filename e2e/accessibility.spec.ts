@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { Key, type WebDriver } from 'selenium-webdriver';
-import { devTools, openBrowser } from './driver';
-import { Person } from './person';
-import { startApp, type App } from './server';
+import { devTools } from './driver';
+import { opened } from './opened';
+import type { Person } from './person';
+import type { App } from './server';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -27,15 +28,7 @@ describe('axe finds nothing', () => {
   let app: App;
   let driver: WebDriver;
   let person: Person;
-  beforeAll(async () => {
-    app = await startApp({ demo: true });
-    driver = await openBrowser();
-    person = new Person(driver);
-  }, 60_000);
-  afterAll(async () => {
-    await driver.quit();
-    await app.kill();
-  });
+  opened({ demo: true }, (all) => ({ app, driver, person } = all));
 
   const views: readonly (readonly [name: string, path: string, ready: (person: Person) => Promise<unknown>])[] = [
     ['the theme library', '/themes', (each) => each.find('link', 'Harbour dusk')],

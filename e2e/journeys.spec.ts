@@ -1,27 +1,20 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { Key, type WebDriver, type WebElement } from 'selenium-webdriver';
-import { openBrowser } from './driver';
-import { Person } from './person';
-import { newFolder, startApp, type App } from './server';
+import { consoleErrors, opened } from './opened';
+import type { Person } from './person';
+import { newFolder, type App } from './server';
 
 /** The seven ways through the product, each by role and name, from an empty data folder. */
 describe('From an empty data folder', () => {
   let app: App;
   let driver: WebDriver;
   let person: Person;
-  beforeAll(async () => {
-    app = await startApp();
-    driver = await openBrowser();
-    person = new Person(driver);
-  }, 60_000);
-  afterAll(async () => {
-    await driver.quit();
-    await app.kill();
-  });
+  opened({}, (all) => ({ app, driver, person } = all));
   afterEach(async () => {
-    const errors = (await driver.manage().logs().get('browser')).filter(({ level }) => level.name === 'SEVERE').map(({ message }) => message);
-    expect(errors).withContext('console').toEqual([]);
+    expect(await consoleErrors(driver))
+      .withContext('console')
+      .toEqual([]);
   });
 
   const cell = (property: string, condition: string): RegExp => new RegExp(`^${property}, ${condition}:`);

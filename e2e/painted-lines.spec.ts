@@ -192,4 +192,50 @@ describe('Lines as they are painted, for a hundred random tables with merged cel
       expect(wrong.slice(0, 8)).toEqual([]);
     }, 120_000);
   }
+
+  it('that are dashed meet in ink at every crossing and at the corners', async () => {
+    const post = async (address: string, body?: object): Promise<{ id: string }> =>
+      (await (
+        await fetch(app.url + address, {
+          method: 'POST',
+          ...(body ? { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } } : {}),
+        })
+      ).json()) as { id: string };
+    const dashed = theme('joined', '0') as { values: { lines: { rest: Record<string, string> } } };
+    const rest = Object.fromEntries(
+      Object.entries(dashed.values.lines.rest).map(([name, text]) => [name, text.replace('solid', 'dashed').replace('2px', '4px')]),
+    );
+    const dressed = await post('/api/themes', { ...dashed, values: { ...dashed.values, lines: { rest } } });
+    const rows = Array.from({ length: 4 }, () => Array.from({ length: 4 }, () => 'x'));
+    const { id } = await post('/api/tables', {
+      ...(randomTable(0) as object),
+      name: 'Dashed',
+      rows,
+      merges: [],
+      headerRows: 1,
+      footerRows: 0,
+      rowHeaders: 0,
+    });
+    const block = { id: 'a', kind: 'table', table: id, theme: dressed.id, width: '340px', align: 'start', room: '0' };
+    await post(`/api/pages/${(await post('/api/pages', { format: 'zest-page/1', name: 'dashed', slug: 'dashed', blocks: [block] })).id}/publish`);
+    await devTools(driver, 'Emulation.setDeviceMetricsOverride', { width: 820, height: 700, deviceScaleFactor: 2, mobile: false });
+    await driver.get(`${app.url}/site/dashed`);
+    const [table] = await driver.executeScript<readonly { readonly whole: Cell; readonly cells: readonly Cell[] }[]>(collect);
+    if (!table) throw new Error('The page has its table');
+    const painted = await paintedOn(driver, 2);
+    const { left, top, right, bottom } = table.whole;
+    for (const [x, y] of [
+      [left + 1.5, top + 1.5],
+      [right - 1.5, top + 1.5],
+      [left + 1.5, bottom - 1.5],
+      [right - 1.5, bottom - 1.5],
+    ] as const)
+      expect(painted.at(x, y)).withContext(`corner ${x} ${y}`).toBe('outer');
+    const crossings = table.cells.filter(({ isFirst, isTop }) => !isFirst && !isTop);
+    expect(crossings.length).toBe(9);
+    for (const cell of crossings) {
+      const inks = [painted.at(cell.left + 2, cell.top + 2), painted.at(cell.left - 2, cell.top + 2), painted.at(cell.left + 2, cell.top - 2)];
+      expect(inks).withContext(`crossing ${cell.left} ${cell.top}`).toEqual(['line', 'line', 'line']);
+    }
+  }, 60_000);
 });

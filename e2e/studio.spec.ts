@@ -1,27 +1,19 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { Key, type WebDriver, type WebElement } from 'selenium-webdriver';
-import { openBrowser } from './driver';
-import { Person } from './person';
-import { newFolder, startApp, type App } from './server';
+import { consoleErrors, opened } from './opened';
+import type { Person } from './person';
+import { newFolder, type App } from './server';
 
 /** The studio's work as a practitioner does it, on the demo data. */
 describe('In the studio', () => {
   let app: App;
   let driver: WebDriver;
   let person: Person;
-  beforeAll(async () => {
-    app = await startApp({ demo: true });
-    driver = await openBrowser();
-    person = new Person(driver);
-  }, 60_000);
-  afterAll(async () => {
-    await driver.quit();
-    await app.kill();
-  });
+  opened({ demo: true }, (all) => ({ app, driver, person } = all));
   afterEach(async () => {
-    const errors = (await driver.manage().logs().get('browser')).filter(({ level }) => level.name === 'SEVERE').map(({ message }) => message);
-    expect(errors.filter((message) => !message.includes('/api/media')))
+    // A refused picture is told by the console too.
+    expect(await consoleErrors(driver, /\/api\/media/))
       .withContext('console')
       .toEqual([]);
   });
@@ -350,10 +342,10 @@ describe('In the studio', () => {
     await person.fill('textbox', 'Name', 'banner');
     await person.press(Key.TAB);
     await setValue('Size', 'At rest', 'banner');
-    await person.find('button', /^Step banner, 22\.81 px/);
+    await person.find('button', /^banner 22\.81px/);
     await person.fill('spinbutton', 'Step', '4');
     await person.press(Key.TAB);
-    await person.find('button', /^Step banner, 26\.24 px/);
+    await person.find('button', /^banner 26\.24px/);
     await person.click('button', 'Take it away');
     await person.find('gridcell', /^Size, At rest: 26\.24px, set here/);
     await person.click('button', /^Undo take the step/);
@@ -389,4 +381,26 @@ describe('In the studio', () => {
     await setValue('Ink', 'At rest', '#7d1f33');
     await untilStyle('link', 'Crossings', 'color', 'rgb(125, 31, 51)');
   }, 60_000);
+
+  it('j. a theme is found as its name is typed, and a starter is tried on one’s own table before it is taken', async () => {
+    await person.open(`${app.url}/themes`);
+    await person.find('link', 'Harbour dusk');
+    await person.fill('searchbox', 'Find a theme', 'watch');
+    await person.gone('link', 'Harbour dusk');
+    await person.find('link', 'Night watch');
+    await person.fill('searchbox', 'Find a theme', 'nothing like it');
+    await person.click('button', 'Show all');
+    await person.click('button', 'New theme');
+    await person.choose('Tried on', 'Fares by age');
+    await person.until(
+      'the table on a starter',
+      async () =>
+        (await driver.executeScript<boolean>(
+          'return [...document.querySelectorAll("zest-starter-dialog zest-dressed")].some((each) => each.shadowRoot?.textContent.includes("Fares"))',
+        )) || undefined,
+    );
+    await person.click('button', /^Porthole/);
+    await person.find('heading', 'Porthole, mine');
+    await person.find('grid', 'Values of Body rows');
+  }, 40_000);
 });

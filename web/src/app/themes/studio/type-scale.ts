@@ -23,14 +23,8 @@ import { StudioState } from './studio-state';
     <ul aria-label="Type steps">
       @for (step of steps(); track step.name) {
         <li [class.open]="opened() === step.name">
-          <button
-            type="button"
-            class="step"
-            [attr.aria-expanded]="opened() === step.name"
-            [attr.aria-label]="'Step ' + step.name + ', ' + step.size + ' px'"
-            (click)="toggle(step.name)"
-          >
-            <span [style.font-size.px]="Math.min(step.size, 20)">{{ step.name }}</span><code>{{ step.size }}px</code>
+          <button type="button" class="step" [attr.aria-expanded]="opened() === step.name" (click)="toggle(step.name)">
+            <span [style.font-size.px]="Math.min(step.size, 20)">{{ step.name }}</span> <code>{{ step.size }}px</code>
           </button>
           @if (opened() === step.name) {
             <div class="editor">
