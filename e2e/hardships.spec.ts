@@ -75,7 +75,7 @@ describe('Two windows on one theme', () => {
       await person.open(`${app.url}/themes/low-sound?part=body-rows`);
       await person.find('grid', 'Values of Body rows');
     }
-  });
+  }, 60_000);
 
   it('put changes in different places together, and say so', async () => {
     await setValue(one, 'Fill', 'Even', '#aaffaa');

@@ -208,7 +208,7 @@ describe('Lines as they are painted, for a hundred random tables with merged cel
     const dressed = await post('/api/themes', { ...dashed, values: { ...dashed.values, lines: { rest } } });
     const rows = Array.from({ length: 4 }, () => Array.from({ length: 4 }, () => 'x'));
     const { id } = await post('/api/tables', {
-      ...(randomTable(0) as object),
+      ...randomTable(0),
       name: 'Dashed',
       rows,
       merges: [],
