@@ -126,6 +126,9 @@ const scrollThrough = `
     if (view.scrollTop === before) done(frames.slice(1)); else requestAnimationFrame(step);
   };
   requestAnimationFrame(step);`;
+const withoutPictures = `
+  const sheet = new CSSStyleSheet(); sheet.replaceSync('.card > * { display: none }');
+  document.adoptedStyleSheets = [...document.adoptedStyleSheets, sheet];`;
 const searchFor = `
   const [text, done] = arguments;
   const field = document.querySelector('input[type=search]');
@@ -140,9 +143,21 @@ async function library(driver: WebDriver, person: Person, url: string): Promise<
   await person.find('link', 'Theme 499');
   say('a library of over 500 themes opens in', ms(performance.now() - begun));
   const frames = await driver.executeAsyncScript<readonly number[]>(scrollThrough);
+  await person.open(`${url}/themes?bare`);
+  await person.find('link', 'Theme 499');
+  await driver.executeScript(withoutPictures);
+  const bare = await driver.executeAsyncScript<readonly number[]>(scrollThrough);
+  for (const [what, each] of [
+    ['scrolled through', frames],
+    ['the same with empty cards', bare],
+  ] as const)
+    say(
+      `${what}, 160 px a frame, ${each.length} frames: median, 95th percentile, longest`,
+      [quantile(each, 0.5), quantile(each, 0.95), Math.max(...each)].map(ms).join(', '),
+    );
   say(
-    `scrolled through in ${frames.length} frames: median, 95th percentile, longest`,
-    [quantile(frames, 0.5), quantile(frames, 0.95), Math.max(...frames)].map(ms).join(', '),
+    'ratio of the two, median and 95th percentile',
+    `${(quantile(frames, 0.5) / quantile(bare, 0.5)).toFixed(2)}, ${(quantile(frames, 0.95) / quantile(bare, 0.95)).toFixed(2)}`,
   );
   const [time = NaN, found = NaN] = await driver.executeAsyncScript<readonly number[]>(searchFor, 'theme 42');
   say(`search as it is typed, to the next task after a frame (${found} found)`, ms(time));

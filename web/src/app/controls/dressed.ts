@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, effect, inj
 import { frameRule, tableElement, themeCss, writeCss, writeHtml } from '../../../../core/compile';
 import type { Table } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
+import { Turns } from './turns';
 
 /**
  * A dressed table as a picture: compiled by core into a shadow root, where the tool's own styles do not reach.
@@ -21,6 +22,7 @@ export class Dressed implements OnInit {
   readonly scale = input(0.62);
 
   private readonly destroyed = inject(DestroyRef);
+  private readonly turns = inject(Turns);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   /** Nothing is compiled before it comes near the window's view: a library may hold hundreds. */
   private readonly seen = signal(false);
@@ -45,15 +47,7 @@ export class Dressed implements OnInit {
     const shadow = this.host.attachShadow({ mode: 'open' });
     shadow.adoptedStyleSheets = [this.sheet];
     shadow.append(this.content);
-    const observer = new IntersectionObserver(
-      (entries) => {
-        if (!entries.some(({ isIntersecting }) => isIntersecting)) return;
-        this.seen.set(true);
-        observer.disconnect();
-      },
-      { rootMargin: '300px' },
-    );
-    observer.observe(this.host);
-    this.destroyed.onDestroy(() => observer.disconnect());
+    this.turns.join(this.host, () => this.seen.set(true));
+    this.destroyed.onDestroy(() => this.turns.leave(this.host));
   }
 }

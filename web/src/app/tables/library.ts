@@ -7,6 +7,7 @@ import { Router, RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import type { Table } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
+import { CardWall } from '../controls/card-wall';
 import { Deleting } from '../controls/deleting';
 import { Dressed } from '../controls/dressed';
 import { Api, type KeptTable, type KeptTheme } from '../documents/api';
@@ -16,7 +17,7 @@ import type { NewTable, NewTableDialog } from './new-table-dialog';
 @Component({
   selector: 'zest-table-library',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Dressed, MatButtonModule, MatIconModule, MatMenuModule, RouterLink],
+  imports: [CardWall, Dressed, MatButtonModule, MatIconModule, MatMenuModule, RouterLink],
   template: `
     <div class="zest-bar">
       <h1>Tables</h1>
@@ -28,9 +29,9 @@ import type { NewTable, NewTableDialog } from './new-table-dialog';
       @if (loaded() && tables().length === 0) {
         <p>No tables yet. <button mat-stroked-button (click)="create()">Make the first one</button></p>
       }
-      <ul class="zest-cards" aria-label="Tables">
-        @for (table of tables(); track table.id) {
-          <li class="card">
+      <zest-card-wall label="Tables" [items]="tables()">
+        <ng-template let-table>
+          <div class="card" role="listitem">
             <div class="picture"><zest-dressed [theme]="themeOf(table)" [table]="table.document" [scale]="0.5" /></div>
             <div class="foot">
               <div class="names">
@@ -39,17 +40,24 @@ import type { NewTable, NewTableDialog } from './new-table-dialog';
                 </h2>
                 <p class="zest-note">{{ table.rows }} rows, {{ table.columns }} columns</p>
               </div>
-              <button mat-icon-button [matMenuTriggerFor]="menu" [attr.aria-label]="'More for ' + table.document.name">
+              <button
+                mat-icon-button
+                [matMenuTriggerFor]="menu"
+                [matMenuTriggerData]="{ table }"
+                [attr.aria-label]="'More for ' + table.document.name"
+              >
                 <mat-icon svgIcon="more" />
               </button>
-              <mat-menu #menu="matMenu">
-                <button mat-menu-item (click)="duplicate(table)">Duplicate</button>
-                <button mat-menu-item (click)="remove(table)">Delete</button>
-              </mat-menu>
             </div>
-          </li>
-        }
-      </ul>
+          </div>
+        </ng-template>
+      </zest-card-wall>
+      <mat-menu #menu="matMenu">
+        <ng-template matMenuContent let-table="table">
+          <button mat-menu-item (click)="duplicate(table)">Duplicate</button>
+          <button mat-menu-item (click)="remove(table)">Delete</button>
+        </ng-template>
+      </mat-menu>
     </div>
   `,
   styleUrl: '../controls/card.scss',

@@ -6,6 +6,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import { countValues, starterOf, type Theme } from '../../../../../core/theme';
+import { CardWall } from '../../controls/card-wall';
 import { Deleting } from '../../controls/deleting';
 import { Dressed } from '../../controls/dressed';
 import { askName } from '../../controls/name-dialog';
@@ -15,7 +16,7 @@ import { Api, type KeptTheme } from '../../documents/api';
 @Component({
   selector: 'zest-theme-library',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Dressed, MatButtonModule, MatIconModule, MatMenuModule, RouterLink],
+  imports: [CardWall, Dressed, MatButtonModule, MatIconModule, MatMenuModule, RouterLink],
   template: `
     <div class="zest-bar">
       <h1>Themes</h1>
@@ -35,9 +36,9 @@ import { Api, type KeptTheme } from '../../documents/api';
       @if (loaded() && themes().length === 0) {
         <p>No themes yet. Begin with a starter: <button mat-stroked-button (click)="create()">Choose a starter</button></p>
       }
-      <ul class="zest-cards" aria-label="Themes">
-        @for (theme of found(); track theme.id) {
-          <li class="card">
+      <zest-card-wall label="Themes" [items]="found()">
+        <ng-template let-theme>
+          <div class="card" role="listitem">
             <div class="picture"><zest-dressed [theme]="theme.document" [table]="sample" [scale]="0.55" /></div>
             <div class="foot">
               <div class="names">
@@ -46,24 +47,31 @@ import { Api, type KeptTheme } from '../../documents/api';
                 </h2>
                 <p class="zest-note">{{ about(theme) }}</p>
               </div>
-              <button mat-icon-button [matMenuTriggerFor]="menu" [attr.aria-label]="'More for ' + theme.document.name">
+              <button
+                mat-icon-button
+                [matMenuTriggerFor]="menu"
+                [matMenuTriggerData]="{ theme }"
+                [attr.aria-label]="'More for ' + theme.document.name"
+              >
                 <mat-icon svgIcon="more" />
               </button>
-              <mat-menu #menu="matMenu">
-                <button mat-menu-item (click)="rename(theme)">Rename</button>
-                <button mat-menu-item (click)="duplicate(theme)">Duplicate</button>
-                <button mat-menu-item (click)="remove(theme)">Delete</button>
-              </mat-menu>
             </div>
-          </li>
-        }
-      </ul>
+          </div>
+        </ng-template>
+      </zest-card-wall>
+      <mat-menu #menu="matMenu">
+        <ng-template matMenuContent let-theme="theme">
+          <button mat-menu-item (click)="rename(theme)">Rename</button>
+          <button mat-menu-item (click)="duplicate(theme)">Duplicate</button>
+          <button mat-menu-item (click)="remove(theme)">Delete</button>
+        </ng-template>
+      </mat-menu>
       @if (loaded() && themes().length > 0 && found().length === 0) {
         <p role="status">No theme has these words. <button mat-button (click)="search.set('')">Show all</button></p>
       }
     </div>
   `,
-  styles: '.find { width: 220px; } .card { content-visibility: auto; contain-intrinsic-size: auto 246px; }',
+  styles: '.find { width: 220px; }',
   styleUrl: '../../controls/card.scss',
 })
 export class ThemeLibrary {

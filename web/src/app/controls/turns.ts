@@ -1,0 +1,56 @@
+import { Injectable } from '@angular/core';
+
+/** A frame that took longer than this, in ms, is late: the display shows 60 a second. */
+const LATE = 20;
+/** So many late frames in a row may pass before one is built all the same. */
+const PATIENCE = 4;
+
+/**
+ * Lets hundreds of costly elements be built as they come near the window's view, one in a frame and none in a
+ * frame that is late already, so that scrolling never waits for them. One that has left again before its turn
+ * is not built.
+ */
+@Injectable({ providedIn: 'root' })
+export class Turns {
+  private readonly builds = new Map<Element, () => void>();
+  private readonly waiting = new Set<Element>();
+  private asked = false;
+  private last = 0;
+  private passed = 0;
+  private readonly observer = new IntersectionObserver((entries) => this.moved(entries), { scrollMargin: '320px' } as IntersectionObserverInit);
+
+  /** Calls `build` once, in a frame in which `element` is in or near the view. */
+  join(element: Element, build: () => void): void {
+    this.builds.set(element, build);
+    this.observer.observe(element);
+  }
+  leave(element: Element): void {
+    this.observer.unobserve(element);
+    this.builds.delete(element);
+    this.waiting.delete(element);
+  }
+
+  private moved(entries: readonly IntersectionObserverEntry[]): void {
+    for (const { target, isIntersecting } of entries)
+      if (isIntersecting && this.builds.has(target)) this.waiting.add(target);
+      else this.waiting.delete(target);
+    this.ask();
+  }
+  private ask(): void {
+    if (this.asked || this.waiting.size === 0) return;
+    this.asked = true;
+    requestAnimationFrame((now) => {
+      this.asked = false;
+      const late = now - this.last > LATE && this.passed < PATIENCE;
+      this.last = now;
+      this.passed = late ? this.passed + 1 : 0;
+      const [element] = this.waiting;
+      if (element && !late) {
+        const build = this.builds.get(element);
+        this.leave(element);
+        build?.();
+      }
+      this.ask();
+    });
+  }
+}
