@@ -1,7 +1,7 @@
 import postcss from 'postcss';
 import { themeCss, writeCss } from '../core/compile';
 import { brotliCompressSync } from 'node:zlib';
-import { dice, fullTheme } from '../core/tests/random';
+import { dice, fullTheme, orderlyText, randomText } from '../core/tests/random';
 import { starters, type Theme } from '../core/theme';
 import { kB, ms, quantile, say, takeTurns } from './figures';
 
@@ -25,6 +25,15 @@ export function benchCompile(): void {
   say('compile of a theme never seen, median and ratio (wanted: under 1)', `${ms(cold ?? NaN)}, ${((cold ?? NaN) / (parse ?? NaN)).toFixed(2)}`);
   const published = (each: Theme): number =>
     brotliCompressSync(writeCss(themeCss(each, { key: 'full', lean: true, around: true }), 'compact')).length;
-  const largest = Math.max(...starters.map((starter) => published(starter.theme)));
-  say('published CSS, compressed: the largest starter, every property at every place (4 kB)', `${kB(largest)}, ${kB(published(theme))}`);
+  const sizes = (themes: readonly Theme[]): string =>
+    themes
+      .map(published)
+      .sort((a, b) => a - b)
+      .filter((_, i, all) => i === 0 || i === all.length >> 1 || i === all.length - 1)
+      .map(kB)
+      .join(', ');
+  const full = (text: typeof randomText): readonly Theme[] => Array.from({ length: 21 }, (_, seed) => fullTheme(dice(seed), 'nightfall', text));
+  say('published CSS, compressed (at most 4 kB): the starters, least, median and most', sizes(starters.map((starter) => starter.theme)));
+  say('21 themes with every property at every place, from swatches, type scale and a 4 px rhythm', sizes(full(orderlyText)));
+  say('the same with colours, lengths and fonts thrown at random', sizes(full(randomText)));
 }

@@ -1,7 +1,7 @@
 // npm test: everything that must hold, from formatting to journeys in a real browser. Installs what it needs.
 // Ends with a line `N passed, N failed`.
-import { spawnSync } from 'node:child_process';
-import { existsSync } from 'node:fs';
+import { spawn, spawnSync } from 'node:child_process';
+import { existsSync, readdirSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { build, install } from './prepare.mjs';
@@ -32,14 +32,14 @@ let [passed, failed] = [0, 0];
 const broken = [];
 
 /** Runs one step. `count` reads specs from what it printed; a step without specs counts as one. */
-function step(name, args, count) {
+async function step(name, args, count) {
   const started = Date.now();
-  const { status, stdout, stderr } = spawnSync(node, args, {
-    encoding: 'utf8',
-    maxBuffer: 1 << 28,
-    env: { ...process.env, NO_COLOR: '1', FORCE_COLOR: '0' },
+  let output = '';
+  const status = await new Promise((resolve) => {
+    const child = spawn(node, args, { stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, NO_COLOR: '1', FORCE_COLOR: '0' } });
+    for (const stream of [child.stdout, child.stderr]) stream.setEncoding('utf8').on('data', (text) => (output += text));
+    child.once('error', (error) => ((output += error.message), resolve(1))).once('close', resolve);
   });
-  const output = `${stdout}${stderr}`;
   const counted = count?.(output);
   const [good, bad] = counted ?? [status === 0 ? 1 : 0, status === 0 ? 0 : 1];
   const isGood = status === 0 && bad === 0 && (count === undefined || (counted !== undefined && good > 0));
@@ -52,6 +52,33 @@ function step(name, args, count) {
   console.log(`${isGood ? 'good' : 'BAD '}  ${name}: ${good} passed, ${bad} failed, ${((Date.now() - started) / 1000).toFixed(1)} s`);
 }
 
+/** Runs steps two at a time, each as soon as there is room for it. */
+async function two(steps) {
+  const waiting = [...steps];
+  const lane = async () => {
+    for (let next = waiting.shift(); next; next = waiting.shift()) await step(...next);
+  };
+  await Promise.all([lane(), lane()]);
+}
+
+/** The journeys' files in two lots of about the same weight. */
+function lots() {
+  const files = readdirSync('e2e')
+    .filter((name) => name.endsWith('.spec.ts'))
+    .map((name) => ({ name: `e2e/${name}`, size: statSync(`e2e/${name}`).size }))
+    .sort((a, b) => b.size - a.size);
+  const both = [
+    { size: 0, names: [] },
+    { size: 0, names: [] },
+  ];
+  for (const { name, size } of files) {
+    const lot = both[0].size <= both[1].size ? both[0] : both[1];
+    lot.size += size;
+    lot.names.push(name);
+  }
+  return both.map(({ names }) => names);
+}
+
 const jasmineCount = (output) => {
   const match = /(\d+) specs?, (\d+) failures?/.exec(output);
   return match ? [Number(match[1]) - Number(match[2]), Number(match[2])] : undefined;
@@ -61,23 +88,19 @@ const karmaCount = (output) => {
   return last && last[1] === last[2] ? [Number(last[1]) - Number(last[3] ?? 0), Number(last[3] ?? 0)] : undefined;
 };
 
-step('format', [bin('prettier/bin/prettier.cjs'), '--check', '.']);
-for (const project of ['core', 'server', 'e2e', 'bench', 'web/tsconfig.worker.json']) step(`types of ${project}`, tsc(project));
-step('lint', [bin('eslint/bin/eslint.js'), '.']);
-step('import directions', [
-  bin('dependency-cruiser/bin/dependency-cruise.mjs'),
-  '--config',
-  '.dependency-cruiser.cjs',
-  'core',
-  'server',
-  'web/src',
-  'e2e',
-  'bench',
+await two([
+  ['core and server', [...jasmine, '--config=jasmine.json'], jasmineCount],
+  ['lint', [bin('eslint/bin/eslint.js'), '.']],
+  ['format', [bin('prettier/bin/prettier.cjs'), '--check', '.']],
+  ...['core', 'server', 'e2e', 'bench', 'web/tsconfig.worker.json'].map((project) => [`types of ${project}`, tsc(project)]),
+  [
+    'import directions',
+    [bin('dependency-cruiser/bin/dependency-cruise.mjs'), ...['--config', '.dependency-cruiser.cjs', 'core', 'server', 'web/src', 'e2e', 'bench']],
+  ],
 ]);
-step('core and server', [...jasmine, '--config=jasmine.json'], jasmineCount);
-step('web, and core against Chromium', [bin('@angular/cli/bin/ng.js'), 'test', '--no-progress'], karmaCount);
+await step('web, and core against Chromium', [bin('@angular/cli/bin/ng.js'), 'test', '--no-progress'], karmaCount);
 build();
-step('journeys', [...jasmine, '--config=e2e/jasmine.json'], jasmineCount);
+await two(lots().map((files, i) => [`journeys, ${i + 1} of 2`, [...jasmine, '--config=e2e/jasmine.json', ...files], jasmineCount]));
 
 if (broken.length > 0) console.log(`Not good: ${broken.join(', ')}`);
 console.log(`${passed} passed, ${failed} failed`);

@@ -1,5 +1,6 @@
 import { partOf, places, propertiesOf, propertyOf, type Look, type PartName, type PropertyName } from '../theme';
 import { declare, type SetValue } from './declare';
+import type { Felt } from './lean';
 import { isHeldOpen, searchField, thingsOf, type SelectorOptions } from './selectors';
 import { rule, type CssNode, type Declaration } from './stylesheet';
 
@@ -17,23 +18,26 @@ const levelled: readonly Declaration[] = [
 ];
 
 const isThing = (part: PartName, box: 'content' | 'around'): boolean => partOf(part).box === box;
+/** Parts that are levelled, so that what they are told to take from around them they have already. */
+const isLevelled = (part: PartName): boolean => part === 'buttons' || part === 'pager-items';
+
 const rest = (part: PartName): { readonly part: PartName; readonly condition: 'rest' } => ({ part, condition: 'rest' });
 
 /** Links, buttons and icons in cells. */
-export const contentRules = (look: Look, options: SelectorOptions): readonly CssNode[] => [
+export const contentRules = (look: Look, options: SelectorOptions, felt?: Felt): readonly CssNode[] => [
   rule(thingsOf(options, rest('links')), ...unless(look, 'links', [['color', 'inherit']])),
   rule(thingsOf(options, rest('buttons')), ...unless(look, 'buttons', levelled)),
-  ...thingRules(look, options, 'content'),
+  ...thingRules(look, options, 'content', felt),
 ];
 
 /** Search bar, info line, empty message and pager. */
-export const aroundRules = (look: Look, options: SelectorOptions): readonly CssNode[] => [
+export const aroundRules = (look: Look, options: SelectorOptions, felt?: Felt): readonly CssNode[] => [
   rule(thingsOf(options, rest('pager-items')), ...unless(look, 'pager-items', levelled), ['display', 'inline-block']),
   rule(searchField(options), ['font', 'inherit'], ['color', 'inherit'], ['background', 'none'], ['border', '1px solid'], ...radiusOf(look), [
     'padding',
     '.25em .5em',
   ]),
-  ...thingRules(look, options, 'around'),
+  ...thingRules(look, options, 'around', felt),
 ];
 
 /** What is levelled, but for what the theme sets at rest anyway. */
@@ -53,14 +57,15 @@ function unless(look: Look, part: PartName, declarations: readonly Declaration[]
   return declarations.filter(([property]) => !(beaten[property]?.every((name) => propertyOf(name).parts.includes(part) && set(name)) ?? false));
 }
 
-function thingRules(look: Look, options: SelectorOptions, box: 'content' | 'around'): readonly CssNode[] {
+function thingRules(look: Look, options: SelectorOptions, box: 'content' | 'around', felt?: Felt): readonly CssNode[] {
   return places
     .filter(({ part }) => isThing(part, box))
     .flatMap((place) => {
       const set: SetValue[] = [];
       for (const property of propertiesOf(place.part)) {
         const value = look.valueAt(place, property);
-        if (value) set.push({ property, value });
+        const isHad = place.condition === 'rest' && isLevelled(place.part) && value?.css === 'inherit';
+        if (value && !isHad && (felt === undefined || felt(place, property.name))) set.push({ property, value });
       }
       const declarations: readonly Declaration[] = [...fillOf(look, place.part, set), ...declare(set), ...roomOf(place.part, set), ...shownOf(set)];
       if (declarations.length === 0) return [];

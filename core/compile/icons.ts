@@ -1,6 +1,8 @@
-import { resolve } from '../resolve';
-import { places, propertyOf, type Look, type PartName } from '../theme';
-import { cellsOf, heldCellsOf, isHeldOpen, type SelectorOptions } from './selectors';
+import { winnerAt } from '../resolve';
+import { lineage, places, propertyOf, type Look, type PartName, type Place } from '../theme';
+import { canHold } from './combinations';
+import type { Aspect, Felt } from './lean';
+import { cellsOf, heldCellsOf, isHeldOpen, markOf, type SelectorOptions } from './selectors';
 import { rule, type CssNode, type Declaration } from './stylesheet';
 
 /** An icon stands beside a text: an empty cell has none. */
@@ -14,39 +16,74 @@ const shape = (side: string): readonly Declaration[] => [
   [side === 'after' ? 'margin-inline-start' : 'margin-inline-end', '.4em'],
   ['vertical-align', '-.125em'],
   ['background', 'currentColor'],
+  ['mask', 'center/contain no-repeat'],
 ];
 
 /** Icons beside the text of header cells: the shape as a mask over the ink, so that an icon is always as dark as its text. */
-export function iconRules(look: Look, options: SelectorOptions): readonly CssNode[] {
-  const property = propertyOf('icon');
+export function iconRules(look: Look, options: SelectorOptions, felt?: Felt): readonly CssNode[] {
   const said = places
-    .filter(({ part }) => property.parts.includes(part))
+    .filter(({ part }) => parts.includes(part))
     .flatMap((place) => {
       const value = look.valueAt(place, property);
       return value ? [{ place, value }] : [];
     });
   if (said.every(({ value }) => value.css === 'none')) return [];
-  const parts = [...new Set(said.filter(({ value }) => value.css !== 'none').map(({ place }) => place.part))];
-  const shapes = ['before', 'after'].flatMap((side) => {
-    const there = parts.filter((part) => sideOf(look, part) === side);
-    const selector = there.map((part) => `${cellsOf(options, { part, condition: 'rest' }, part, FILLED)}::${side}`).join(',');
-    return there.length > 0 ? [rule(selector, ...shape(side))] : [];
+  const side = new Map(parts.map((part) => [part, winnerAt(look.theme, { part, conditions: [] }, 'icon-side').value.css]));
+  /** Whether a part has its icons on the same side as the one that it falls back to. */
+  const isLike = (part: PartName): boolean => parents.has(part) && side.get(part) === side.get(parents.get(part) ?? part);
+  /** Leaves out the parts within a part that have their icons on the other side: they would have one on each. */
+  const less = new Map(
+    parts.map(
+      (part) =>
+        [
+          part,
+          parts
+            .filter((each) => isWithin(each, part) && !isLike(each))
+            .map((each) => `:not(${markOf(each)})`)
+            .join(''),
+        ] as const,
+    ),
+  );
+  const select = (of: typeof cellsOf, place: Place, part: PartName): string =>
+    `${of(options, place, part, FILLED + (less.get(part) ?? ''))}::${side.get(part) ?? ''}`;
+
+  const drawing = said.filter(({ value }) => value.css !== 'none').map(({ place }) => place.part);
+  /** Parts whose cells may get an icon, from themselves or from what they fall back to. */
+  const having = parts.filter((part) => drawing.some((each) => each === part || isWithin(part, each)));
+  const shapes = ['before', 'after'].flatMap((each) => {
+    const there = having.filter((part) => side.get(part) === each && !(isLike(part) && having.includes(parents.get(part) ?? part)));
+    const selector = there.map((part) => select(cellsOf, { part, condition: 'rest' }, part)).join(',');
+    return there.length > 0 ? [rule(selector, ...shape(each))] : [];
   });
-  return [
-    ...shapes,
-    ...said.flatMap(({ place, value }) => {
-      const drawn: readonly Declaration[] =
-        value.css === 'none'
-          ? [['content', 'none']]
-          : [
-              ['content', '""'],
-              ['mask', `${value.css} center/contain no-repeat`],
-            ];
-      const pseudo = `::${sideOf(look, place.part)}`;
-      const held = options.held && isHeldOpen(place.condition) ? [rule(`${heldCellsOf(options, place, place.part, FILLED)}${pseudo}`, ...drawn)] : [];
-      return [rule(`${cellsOf(options, place, place.part, FILLED)}${pseudo}`, ...drawn), ...held];
-    }),
-  ];
+  /** On a part, or on one within it that has its icons on the same side. */
+  const isFelt = (place: Place, aspect: Aspect, on: PartName): boolean =>
+    felt === undefined || parts.some((part) => (part === on || isWithin(part, on)) && side.get(part) === side.get(on) && felt(place, aspect, part));
+  const drawn = ({ place, value }: (typeof said)[number]): readonly CssNode[] => {
+    const isDrawn = value.css !== 'none';
+    // A part with its icons on the other side than the part around it has none of that part's to put away.
+    if (felt !== undefined && !isDrawn && place.condition === 'rest' && !isLike(place.part)) return [];
+    const on = parts.filter((part) => part === place.part || (isWithin(part, place.part) && canHold(part, place.condition) && !isLike(part)));
+    const rules = (of: typeof cellsOf): readonly CssNode[] =>
+      on.flatMap((part) => {
+        const declarations: Declaration[] = [];
+        if (isFelt(place, 'icon', part)) declarations.push(['content', isDrawn ? '""' : 'none']);
+        if (isDrawn && isFelt(place, 'icon-shape', part)) declarations.push(['mask-image', value.css]);
+        return declarations.length === 0 ? [] : [rule(select(of, place, part), ...declarations)];
+      });
+    const held = options.held && isHeldOpen(place.condition) ? rules(heldCellsOf) : [];
+    // As with fills: a tap leaves a hover behind on what cannot hover.
+    return place.condition === 'hovered' ? [{ kind: 'media', query: '(hover:hover)', rules: rules(cellsOf) }, ...held] : [...rules(cellsOf), ...held];
+  };
+  return [...shapes, ...said.flatMap(drawn)];
 }
 
-export const sideOf = (look: Look, part: PartName): string => resolve(look.theme, { part, conditions: [] }, 'icon-side').value.css;
+const property = propertyOf('icon');
+const { parts } = property;
+const isWithin = (part: PartName, other: PartName): boolean => part !== other && lineage(part).includes(other);
+/** The part with icons that a part falls back to, for those that have one. */
+const parents = new Map(
+  parts.flatMap((part) => {
+    const parent = lineage(part).find((each) => each !== part && parts.includes(each));
+    return parent ? [[part, parent] as const] : [];
+  }),
+);

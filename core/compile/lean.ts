@@ -1,106 +1,159 @@
-import { layerOf } from '../paint';
+import { layerOf, type LayerName } from '../paint';
+import { resolveAt } from '../resolve';
 import {
   partOf,
   parts,
+  places,
   placesFor,
+  properties,
   propertiesOf,
+  propertyOf,
   type ConditionName,
   type Look,
   type PartName,
   type Place,
   type Property,
+  type PropertyName,
   type Slot,
-  type Value,
 } from '../theme';
+import { combinations } from './combinations';
+
+/** What of a value can be felt: the declaration that it comes to or, of an icon, that one stands there and which. */
+export type Aspect = PropertyName | 'icon-shape';
+/** Whether a value is felt at all or, asked with a part, on that part. */
+export type Felt = (place: Place, aspect: Aspect, on?: PartName) => boolean;
 
 /**
- * Which values of a theme are felt, on tables alone or with what stands around them. A value is not felt where what lies below it says the same, or where
- * something stronger holds whenever it does; a published stylesheet leaves such values out. Price: every
- * property is looked at on every kind of cell, so previews, which are compiled at each edit, do without.
+ * Which values of a theme are felt, on tables alone or with what stands around them. A value is not felt where,
+ * under every combination of conditions that can hold together, either something stronger holds too or what
+ * lies below says the same; a published stylesheet leaves such values out. Values are taken away until taking
+ * any further one away would show. Price: every property is looked at on every kind of cell, so previews,
+ * which are compiled at each edit, do without.
  */
-export function feltValues(look: Look, around: boolean): (place: Place, property: Property) => boolean {
+export function feltValues(look: Look, around: boolean): Felt {
   const felt = new Set<string>();
-  for (const { name } of parts) {
-    if (partOf(name).box !== 'cells' && !(around && partOf(name).within === 'table')) continue;
-    for (const property of propertiesOf(name))
-      for (const slot of kindsOf(name)) for (const place of feltOn(look, slot, property)) felt.add(keyOf(place, property));
-  }
-  for (const property of propertiesOf('caption'))
-    for (const place of feltOn(look, { part: 'caption', conditions: [] }, property)) felt.add(keyOf(place, property));
-  return (place, property) => isLeftAlone(place, property) || felt.has(keyOf(place, property));
+  const band = resolveAt(look.theme, { part: 'body-rows', condition: 'rest' }, 'band');
+  const firstRow = band.kind === 'band' && band.from === 1 ? 'even' : 'odd';
+  for (const aspect of aspects)
+    for (const chain of chainsOf(look, aspect, around))
+      for (const { place, part } of irredundant(chain, firstRow, aspect.bottom))
+        felt.add(keyOf(place, aspect.name)).add(`${part} ${keyOf(place, aspect.name)}`);
+  return (place, aspect, on) => isLeftAlone(place, aspect) || felt.has(on === undefined ? keyOf(place, aspect) : `${on} ${keyOf(place, aspect)}`);
 }
 
-const keyOf = ({ part, condition }: Place, { name }: Property): string => `${part} ${condition} ${name}`;
+const keyOf = ({ part, condition }: Place, aspect: Aspect): string => `${part} ${condition} ${aspect}`;
 
-/** Links, buttons, bars and what modules of their own write are not looked at; nor is the whole table's own box. */
-const isLeftAlone = ({ part }: Place, { css, falls }: Property): boolean => {
+interface Looked {
+  readonly name: Aspect;
+  readonly property: Property;
+  /** What a value comes to, if it says anything of this. */
+  readonly said: (css: string) => string | undefined;
+  /** What is seen where nothing is said, if that does not depend on the page. */
+  readonly bottom?: string;
+}
+/** What the page does not change: there is no fill, and a caption stands above. */
+const bottoms: { readonly [name in PropertyName]?: string } = { fill: 'transparent', side: 'top' };
+const icon = propertyOf('icon');
+const aspects: readonly Looked[] = [
+  ...(properties as readonly Property[])
+    .filter(({ css }) => css !== undefined)
+    .map((property): Looked => ({
+      name: property.name,
+      property,
+      said: (css) => css,
+      ...(bottoms[property.name] === undefined ? {} : { bottom: bottoms[property.name] }),
+    })),
+  { name: 'icon', property: icon, said: (css) => (css === 'none' ? 'none' : 'some'), bottom: 'none' },
+  { name: 'icon-shape', property: icon, said: (css) => (css === 'none' ? undefined : css) },
+];
+const looked: ReadonlySet<Aspect> = new Set(aspects.map(({ name }) => name));
+
+/** What modules of their own write is not looked at; nor is the whole table's own box. */
+const isLeftAlone = ({ part }: Place, aspect: Aspect): boolean => {
   const { box } = partOf(part);
-  return css === undefined || box === 'content' || box === 'around' || box === 'lines' || (box === 'table' && falls === 'part');
+  return !looked.has(aspect) || box === 'lines' || (box === 'table' && aspect !== 'icon-shape' && propertyOf(aspect).falls === 'part');
 };
-
-/** A part as it is seen: with every condition that it and the parts around it have, as a plain cell and as a number. */
-function kindsOf(part: PartName): readonly Slot[] {
-  const known = kinds.get(part);
-  if (known) return known;
-  const plain: Slot = { part, conditions: allConditions };
-  const made = part === 'body-rows' || part === 'footer' ? [plain, { ...plain, also: ['numbers' as const] }] : part === 'numbers' ? [] : [plain];
-  kinds.set(part, made);
-  return made;
-}
-const kinds = new Map<PartName, readonly Slot[]>();
-const allConditions: readonly ConditionName[] = [...new Set(parts.flatMap(({ conditions }) => conditions))];
 
 interface Said {
   readonly place: Place;
-  readonly value: Value;
+  readonly css: string;
+}
+/** What is said on one kind of cell, strongest first. */
+interface SaidOn {
+  readonly slot: Slot;
+  readonly said: readonly Said[];
 }
 
-/** The places that are felt on one kind of cell: what differs from below, less what is covered by what is left. */
-function feltOn(look: Look, slot: Slot, property: Property): readonly Place[] {
-  const said = placesFor(slot, property).flatMap((place): readonly Said[] => {
-    const value = look.valueAt(place, property);
-    return value ? [{ place, value }] : [];
-  });
-  // What bars say themselves is written in any case.
-  const isBar = partOf(slot.part).box === 'around';
-  const differing = isBar ? said : said.filter((each, i) => !saysTheSame(each, sameLayer(said.slice(i + 1), each, property), property));
-  return differing.filter((each, i) => !isCovered(each.place, sameLayer(differing.slice(0, i), each, property))).map(({ place }) => place);
+/** A part as it is seen: as a plain cell and as a number. */
+function slotsOf(part: PartName): readonly Slot[] {
+  const plain: Slot = { part, conditions: allConditions };
+  if (part === 'body-rows' || part === 'row-headers' || part === 'footer') return [plain, { ...plain, also: ['numbers'] }];
+  return part === 'numbers' ? [] : [plain];
 }
+const allConditions: readonly ConditionName[] = [...new Set(parts.flatMap(({ conditions }) => conditions))];
 
-/** Fills of different layers show through each other; everything else is one chain. */
-const sameLayer = (others: readonly Said[], { place }: Said, { name }: Property): readonly Said[] =>
-  name === 'fill' ? others.filter((other) => layerOf(other.place) === layerOf(place)) : others;
-
-/** Whether all that could hold below a value says the same. */
-function saysTheSame({ place, value }: Said, below: readonly Said[], { name }: Property): boolean {
-  for (const other of below) {
-    if (excludes(place.condition, other.place.condition)) continue;
-    if (other.value.css !== value.css) return false;
-    if (alwaysWith(other.place.condition, place.condition)) return true;
+/** Fills of different layers show through each other, each a chain of its own; everything else is one chain. */
+function chainsOf(look: Look, aspect: Looked, around: boolean): readonly (readonly SaidOn[])[] {
+  const found = new Map<LayerName | 'all', SaidOn[]>();
+  for (const { name, box } of parts) {
+    if (box === 'table' || box === 'lines' || (box === 'around' && !around)) continue;
+    for (const slot of slotsOf(name)) {
+      const said = saidOn(look, slot, aspect);
+      const layers = aspect.name === 'fill' ? ([...new Set(said.map(({ place }) => layerOf(place)))] as const) : (['all'] as const);
+      for (const layer of layers) {
+        const some = layer === 'all' ? said : said.filter(({ place }) => layerOf(place) === layer);
+        if (some.length > 0) found.set(layer, [...(found.get(layer) ?? []), { slot, said: some }]);
+      }
+    }
   }
-  return name === 'fill' && value.css === 'transparent';
+  return [...found.values()];
 }
 
-/** Whether something stronger holds whenever a place does. */
-function isCovered({ condition }: Place, stronger: readonly Said[]): boolean {
-  const holding = stronger.map(({ place }) => place.condition);
-  const both = (a: ConditionName, b: ConditionName): boolean => holding.includes(a) && holding.includes(b);
-  if (holding.some((other) => alwaysWith(other, condition))) return true;
-  return both('odd', 'even') || both('odd-columns', 'even-columns') || (condition === 'sorted' && both('sorted-odd', 'sorted-even'));
+/** Links, buttons, icons and pager items have rules of their own; what their surroundings say reaches them by inheritance only. */
+function saidOn(look: Look, slot: Slot, { property, said }: Looked): readonly Said[] {
+  if (!propertiesOf(slot.part).includes(property) && !slot.also) return [];
+  const { box, depth } = partOf(slot.part);
+  const isAlone = box === 'content' || (box === 'around' && depth > 1);
+  return placesFor(slot, property).flatMap((place) => {
+    const value = isAlone && place.part !== slot.part ? undefined : look.valueAt(place, property);
+    const css = value && said(handedDown(look, place, property, value.css));
+    return css === undefined ? [] : [{ place, css }];
+  });
 }
 
-/** Whether the first condition holds wherever the second does. */
-const alwaysWith = (first: ConditionName, second: ConditionName): boolean =>
-  first === 'rest' ||
-  first === second ||
-  (second === 'sorted-odd' && (first === 'odd' || first === 'sorted')) ||
-  (second === 'sorted-even' && (first === 'even' || first === 'sorted'));
+/** A page to go to that takes something from its pager has what the pager says, where that means the same on both. */
+function handedDown(look: Look, { part }: Place, property: Property, css: string): string {
+  if (part !== 'pager-items' || css !== 'inherit') return css;
+  const handed = look.valueAt({ part: 'pager', condition: 'rest' }, property)?.css ?? css;
+  return /em|%/.test(handed) ? css : handed;
+}
 
-const pairs: readonly (readonly [ConditionName, ConditionName])[] = [
-  ['odd', 'even'],
-  ['odd-columns', 'even-columns'],
-  ['sorted-odd', 'sorted-even'],
-  ['sorted-odd', 'even'],
-  ['sorted-even', 'odd'],
-];
-const excludes = (a: ConditionName, b: ConditionName): boolean => pairs.some(([x, y]) => (a === x && b === y) || (a === y && b === x));
+/** What is left when everything is taken away that does not show, and the parts on which it shows. */
+function irredundant(
+  chain: readonly SaidOn[],
+  firstRow: 'odd' | 'even',
+  bottom: string | undefined,
+): readonly { readonly place: Place; readonly part: PartName }[] {
+  const cases = chain.flatMap(({ slot, said }) =>
+    combinations(slot, new Set(said.map(({ place }) => place.condition)), firstRow).map((holds) => ({
+      part: slot.part,
+      said: said.filter(({ place }) => holds.has(place.condition)),
+    })),
+  );
+  const left = new Set(chain.flatMap(({ said }) => said.map(({ place }) => place)));
+  /** The place that shows in a case, if it says other than what would show without it. */
+  const shownIn = (said: readonly Said[]): Place | undefined => {
+    const [first, next] = said.filter(({ place }) => left.has(place));
+    return first && first.css !== (next?.css ?? bottom) ? first.place : undefined;
+  };
+  // The strongest goes first: a value that says what its part says already, rather than the part's.
+  const order = places.filter((place) => left.has(place)).toReversed();
+  for (let before = -1; before !== left.size;) {
+    before = left.size;
+    for (const place of order) if (left.has(place) && cases.every(({ said }) => shownIn(said) !== place)) left.delete(place);
+  }
+  return cases.flatMap(({ part, said }) => {
+    const place = shownIn(said);
+    return place ? [{ place, part }] : [];
+  });
+}

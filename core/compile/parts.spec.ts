@@ -17,7 +17,7 @@ describe('The stylesheet of each part', () => {
   it('keeps a cell’s picture below the fill of what the hand touches', () => {
     const text = css({ 'row-headers': { rest: { picture: 'dots' } }, 'body-rows': { selected: { fill: 'mist' } } });
     expect(text).toMatch(/background-image:none,url\(/);
-    expect(text).toMatch(/:where\(:is\(th,\.zp-head\)\)\{background-image:linear-gradient\(var\(--zp-mist\),var\(--zp-mist\)\),url\(/);
+    expect(text).toMatch(/:where\(:is\(th,\.zp-head\)\)\{background-image:linear-gradient\(var\(--zp-mist\) 0 0\),url\(/);
   });
   it('counts a band as the theme says, and the others as those that are not in it', () => {
     const text = css({ 'body-rows': { rest: { band: '3rd from 1' }, even: { fill: 'mist' }, odd: { ink: 'deep' } } });
@@ -31,8 +31,15 @@ describe('The stylesheet of each part', () => {
   it('draws icons as masks over the ink, on their side, and none beside nothing', () => {
     const text = css({ 'column-headers': { rest: { icon: 'boat', 'icon-side': 'after' }, sorted: { icon: 'none' } } });
     expect(text).toMatch(/:where\(:not\(:empty\)\)::after\{display:inline-block/);
-    expect(text).toMatch(/::after\{content:"";mask:url/);
+    expect(text).toMatch(/::after\{content:"";mask-image:url/);
     expect(text).toMatch(/aria-sort\$=ending\]:not\(:empty\)\)::after\{content:none\}/);
+  });
+  it('gives a cell one icon where a part has its icons on the other side than the one around it', () => {
+    const text = css({ 'column-headers': { rest: { icon: 'boat' }, hovered: { icon: 'star' } }, corner: { rest: { 'icon-side': 'after' } } });
+    expect(text).toMatch(/:where\(:not\(:empty\):not\(\.zp-corner\)\)::before\{content:""/);
+    expect(text).toMatch(/:where\(\.zp-corner:not\(:empty\)\)::after\{content:""/);
+    expect(text).toMatch(/\.zp-corner\[data-sorts\]:hover:not\(:empty\)\)::after\{content:""/);
+    expect(text).not.toMatch(/where\(\.zp-corner[^{,]*::before/);
   });
   it('writes bars around the table only where they are wanted', () => {
     const values: Theme['values'] = { 'search-bar': { rest: { fill: 'mist', shown: 'off' } }, 'pager-items': { current: { fill: 'lamp' } } };
@@ -113,7 +120,7 @@ describe('What is published', () => {
     const found = places.find((each) => each.part === part && each.condition === condition);
     const named = found && propertiesOf(found.part).find(({ name }) => name === property);
     if (!found || !named) throw new Error(`${place} has no ${property}`);
-    return feltValues(look, false)(found, named);
+    return feltValues(look, false)(found, named.name);
   };
   for (const [what, values, place, property, is] of [
     ['says what is below it', { table: { rest: { ink: 'deep' } }, 'body-rows': { rest: { ink: 'deep' } } }, 'body-rows rest', 'ink', false],
@@ -138,6 +145,30 @@ describe('What is published', () => {
       'body-rows rest',
       'fill',
       true,
+    ],
+    [
+      'is covered on the first row, which is always odd, and differs on no other',
+      { 'body-rows': { odd: { case: 'uppercase' }, first: { case: 'uppercase' }, even: { case: 'lowercase' } } },
+      'body-rows first',
+      'case',
+      false,
+    ],
+    [
+      'would be covered if the first row were not banded',
+      { 'body-rows': { rest: { band: '2nd from 1' }, odd: { case: 'uppercase' }, first: { case: 'uppercase' }, even: { case: 'lowercase' } } },
+      'body-rows first',
+      'case',
+      true,
+    ],
+    [
+      'is of the whole table where every part has its own',
+      {
+        table: { rest: { case: 'uppercase' } },
+        ...Object.fromEntries(['caption', 'column-headers', 'body-rows', 'footer'].map((part) => [part, { rest: { case: 'lowercase' } }])),
+      },
+      'table rest',
+      'case',
+      false,
     ],
     ['is no fill over no fill', { 'body-rows': { rest: { fill: 'none' } } }, 'body-rows rest', 'fill', false],
   ] as const) {

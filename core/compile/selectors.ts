@@ -114,6 +114,9 @@ function testOf(condition: ConditionName, isHeader: boolean, band: string): Test
   }
 }
 
+/** What tells a part's cells from others of their row group; empty where nothing does. */
+export const markOf = (part: PartName): string => cellParts[part]?.cell ?? '';
+
 const heldBy = (condition: ConditionName): string => `[${contract.held}~=${condition}]`;
 const isHeaderPart = (part: PartName): boolean => cellParts[part]?.group === 'thead';
 const filter = (text: string): string => (text === '' ? '*' : `:where(${text})`);

@@ -13,14 +13,14 @@ import {
   swatchVariable,
   type Look,
   type Place,
-  type Property,
   type Theme,
   type Value,
 } from '../theme';
 import { aroundRules, contentRules } from './around-rules';
 import { cornerRules } from './corners';
+import { canHold } from './combinations';
 import { declare, type SetValue } from './declare';
-import { feltValues } from './lean';
+import { feltValues, type Felt } from './lean';
 import { iconRules } from './icons';
 import { lineRules, outerBorder } from './line-rules';
 import { hasPicture, pictureBehind, pictureInCells, pictureUnder, picturedCells } from './pictures';
@@ -52,10 +52,10 @@ export function themeCss(theme: Theme, { key, held = false, around = false, lean
     tableBox(theme, options),
     ...heightRule(look, options),
     ...body,
-    ...iconRules(look, options),
+    ...iconRules(look, options, felt),
     ...decimalRules(look, options),
-    ...contentRules(look, options),
-    ...(around ? aroundRules(look, options) : []),
+    ...contentRules(look, options, felt),
+    ...(around ? aroundRules(look, options, felt) : []),
     ...lineRules(theme, options),
     ...cornerRules(theme, options),
   ].filter((node) => node.kind !== 'rule' || node.declarations.length > 0);
@@ -109,7 +109,7 @@ function heightRule(look: Look, options: SelectorOptions): readonly CssNode[] {
 interface Choice {
   readonly around: boolean;
   /** Whether a value is felt; without it, each is written. */
-  readonly felt: ((place: Place, property: Property) => boolean) | undefined;
+  readonly felt: Felt | undefined;
 }
 
 /** The rules of one place: what is set there by the theme or, failing that, by what it grows from. */
@@ -117,14 +117,14 @@ function placeRules(look: Look, place: Place, options: SelectorOptions, { around
   const set: SetValue[] = [];
   for (const property of propertiesOf(place.part)) {
     const value = look.valueAt(place, property);
-    if (value && (felt === undefined || felt(place, property))) set.push({ property, value });
+    if (value && (felt === undefined || felt(place, property.name))) set.push({ property, value });
   }
   if (set.length === 0) return [];
   const { box } = partOf(place.part);
   if (box === 'table') return wholeTable(look, set, options, around);
   if (box === 'caption') return [rule(captionOf(options), ...declare(set), ...fillOf(set))];
   if (box !== 'cells') return [];
-  return conditionOf(place.condition).tier === 'hand' ? underHand(look, place, set, options) : atRest(look, place, set, options);
+  return conditionOf(place.condition).tier === 'hand' ? underHand(look, place, set, options, felt) : atRest(look, place, set, options);
 }
 
 const fillOf = (set: readonly SetValue[]): readonly Declaration[] =>
@@ -159,14 +159,21 @@ function atRest(look: Look, place: Place, set: readonly SetValue[], options: Sel
  * The fill of what the hand touches is laid over the one at rest, as a picture of one colour: a translucent
  * one shows the band behind it. Hover is asked for only where a pointer can hover, since it sticks after a tap.
  */
-function underHand(look: Look, place: Place, set: readonly SetValue[], options: SelectorOptions): readonly CssNode[] {
+function underHand(look: Look, place: Place, set: readonly SetValue[], options: SelectorOptions, felt: Felt | undefined): readonly CssNode[] {
   const fill = set.find(({ property }) => property.name === 'fill')?.value;
-  const over = fill && (fill.css === 'transparent' ? 'none' : `linear-gradient(${fill.css},${fill.css})`);
-  const pictured = over === undefined ? [] : picturedCells(look.theme).filter((part) => lineage(part).includes(place.part));
-  const declarations: readonly Declaration[] = [...(over === undefined ? [] : [['background-image', over] as const]), ...declare(set)];
+  const over = fill && (fill.css === 'transparent' ? 'none' : `linear-gradient(${fill.css} 0 0)`);
+  const pictured =
+    over === undefined
+      ? []
+      : picturedCells(look.theme).filter((part) => lineage(part).includes(place.part) && (felt === undefined || felt(place, 'fill', part)));
+  const own =
+    over !== undefined && pictured.includes(place.part) ? pictureUnder(look.theme, place.part, over) : (['background-image', over ?? ''] as const);
+  const declarations: readonly Declaration[] = [...(over === undefined ? [] : [own]), ...declare(set)];
   const rules = (select: (only?: Place['part']) => string): readonly CssNode[] => [
     rule(select(), ...declarations),
-    ...pictured.map((part) => rule(select(part), pictureUnder(look.theme, part, over ?? 'none'))),
+    ...pictured
+      .filter((part) => part !== place.part && canHold(part, place.condition))
+      .map((part) => rule(select(part), pictureUnder(look.theme, part, over ?? 'none'))),
   ];
   const held = options.held && isHeldOpen(place.condition) ? rules((only) => heldCellsOf(options, place, only)) : [];
   const real = rules((only) => cellsOf(options, place, only));

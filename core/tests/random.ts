@@ -75,8 +75,19 @@ export const randomText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
   switch: (d) => (d.chance(0.75) ? 'on' : 'off'),
 };
 
+/** The same as a designer writes it who keeps to a theme's swatches, type scale and a rhythm of 4 px. */
+const orderly = (d: Dice): string => (d.chance(0.3) ? `${d.pick(names)} ${d.whole(1, 9)}0%` : d.pick(names));
+export const orderlyText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
+  ...randomText,
+  colour: (d) => (d.chance(0.1) ? 'none' : orderly(d)),
+  family: (d) => d.pick(['page', 'serif', 'mono']),
+  size: (d) => d.pick(['body', 'body+1', 'body-1', 'lead']),
+  length: (d) => d.pick(['0', '4px', '8px', '12px', '16px', '24px']),
+  line: (d) => (d.chance(0.25) ? 'none' : `${d.whole(1, 3)}px ${d.pick(['solid', 'dashed', 'dotted'])} ${orderly(d)}`),
+};
+
 /** A theme with a value for every property at every place. */
-export function fullTheme(d: Dice, base = 'nightfall'): Theme {
+export function fullTheme(d: Dice, base = 'nightfall', text = randomText): Theme {
   const values = Object.fromEntries(
     parts.map((part) => [
       part.name,
@@ -86,7 +97,7 @@ export function fullTheme(d: Dice, base = 'nightfall'): Theme {
           Object.fromEntries(
             propertiesOf(part.name)
               .filter((property) => canBeSet(property, condition) && property.kind !== 'switch')
-              .map(({ name, kind }) => [name, randomText[kind](d)]),
+              .map(({ name, kind }) => [name, text[kind](d)]),
           ),
         ]),
       ),

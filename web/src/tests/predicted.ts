@@ -69,15 +69,10 @@ const groupPicture = (theme: Theme, cell: GridCell): string =>
 
 function predictIcon(theme: Theme, slot: Slot): Facts {
   if (!propertyOf('icon').parts.includes(slot.part)) return { before: 'none', after: 'none' };
-  // An icon stands on the side of the part that sets it; one of another part is not put out by that.
-  const found: Record<string, string> = {};
-  for (const side of ['before', 'after']) {
-    const said = resolve(theme, slot, 'icon').chain.find(({ place, state }) => place && state !== 'broken' && sideOf(theme, place.part) === side);
-    found[side] = said ? iconFact(iconAddress(said.text) ?? 'none') : 'none';
-  }
-  return found;
+  const said = iconFact(iconAddress(resolve(theme, slot, 'icon').text) ?? 'none');
+  const side = resolve(theme, { part: slot.part, conditions: [] }, 'icon-side').value.css;
+  return { before: side === 'before' ? said : 'none', after: side === 'after' ? said : 'none' };
 }
-const sideOf = (theme: Theme, part: PartName): string => resolve(theme, { part, conditions: [] }, 'icon-side').value.css;
 
 export function predictCaption(theme: Theme): Facts {
   const slot: Slot = { part: 'caption', conditions: [] };
@@ -179,9 +174,8 @@ const side = (style: CSSStyleDeclaration, name: string): string => {
 /** The fill that is laid over a cell as a picture of one colour; nothing where there is none. */
 function overFill(style: CSSStyleDeclaration): Rgba {
   // A picture may lie below it, as a layer of its own.
-  const gradient = /^linear-gradient\((.+?)\)(?:, url\(.*)?$/s.exec(style.backgroundImage)?.[1];
-  if (gradient === undefined) return TRANSPARENT;
-  return read(gradient.slice(0, (gradient.length - 2) / 2));
+  const gradient = /^linear-gradient\((.+?) 0px, .+? 0px\)(?:, url\(.*)?$/s.exec(style.backgroundImage)?.[1];
+  return gradient === undefined ? TRANSPARENT : read(gradient);
 }
 
 const fillOf = (element: globalThis.Element | null): Rgba => (element ? read(getComputedStyle(element).backgroundColor) : TRANSPARENT);
