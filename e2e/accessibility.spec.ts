@@ -1,28 +1,9 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import { Key, type WebDriver } from 'selenium-webdriver';
+import { axeFindings } from './axe';
 import { devTools } from './driver';
 import { opened } from './opened';
 import type { Person } from './person';
 import type { App } from './server';
-
-const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
-
-interface Finding {
-  readonly id: string;
-  readonly nodes: readonly { readonly target: unknown; readonly failureSummary: string }[];
-}
-
-/** Everything that axe has to say about what is on the screen, one line each. */
-async function findings(driver: WebDriver): Promise<string[]> {
-  await driver.executeScript(axe);
-  const found = await driver.executeAsyncScript<readonly Finding[]>(
-    'const done = arguments[0]; axe.run(document, { resultTypes: ["violations"] }).then((result) => done(result.violations.map(({ id, nodes }) => ({ id, nodes: nodes.map(({ target, failureSummary }) => ({ target, failureSummary })) }))))',
-  );
-  return found.flatMap(({ id, nodes }) =>
-    nodes.map(({ target, failureSummary }) => `${id}: ${JSON.stringify(target)} ${failureSummary.replace(/\s+/g, ' ')}`),
-  );
-}
 
 describe('axe finds nothing', () => {
   let app: App;
@@ -85,7 +66,7 @@ describe('axe finds nothing', () => {
         });
         await person.open(app.url + path);
         await ready(person);
-        expect(await findings(driver)).toEqual([]);
+        expect(await axeFindings(driver)).toEqual([]);
         const fetched = await driver.executeScript<string[]>('return performance.getEntriesByType("resource").map(({ name }) => name)');
         expect(fetched.filter((address) => !address.startsWith(app.url)))
           .withContext('fetched from elsewhere')
@@ -110,7 +91,7 @@ describe('axe finds nothing', () => {
       await person.click('gridcell', row);
       await person.press(Key.SPACE);
       await person.find('dialog', /^Editor for/);
-      expect(await findings(driver)).toEqual([]);
+      expect(await axeFindings(driver)).toEqual([]);
     }, 30_000);
   }
 
@@ -120,7 +101,7 @@ describe('axe finds nothing', () => {
     await person.press('#ffeeaa', Key.ENTER);
     await person.click('button', 'Compare');
     await person.find('table', 'What changed');
-    expect(await findings(driver)).toEqual([]);
+    expect(await axeFindings(driver)).toEqual([]);
     await person.press(Key.ESCAPE);
     await person.click('button', /^Undo/);
     await person.untilKept();
@@ -135,7 +116,7 @@ describe('axe finds nothing', () => {
       await person.open(app.url + path);
       await person.click('button', button);
       await person.find('heading', dialog);
-      expect(await findings(driver)).toEqual([]);
+      expect(await axeFindings(driver)).toEqual([]);
     }, 30_000);
   }
 

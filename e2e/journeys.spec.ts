@@ -169,17 +169,17 @@ describe('From an empty data folder', () => {
     await person.press('£6.50', Key.ENTER);
     await person.find('cell', '£6.50');
     await person.click('button', 'Row');
-    await person.click('menuitem', 'Add a row below');
+    await person.click('menuitem', 'Add below');
     await person.untilText(/4 rows, 2 columns/);
     await person.click('button', 'Row');
-    await person.click('menuitem', 'Delete the row');
+    await person.click('menuitem', 'Delete');
     await person.untilText(/3 rows, 2 columns/);
     await person.click('columnheader', 'Fare');
     await person.click('button', 'Column');
-    await person.click('menuitem', 'Move the column towards the start');
+    await person.click('menuitem', 'Move towards the start');
     await person.until('Fare first', async () => ((await (await person.all('columnheader'))[0]?.getText()) === 'Fare' ? true : undefined));
     await person.click('button', 'Row');
-    await person.click('menuitem', 'Move the row down');
+    await person.click('menuitem', 'Move down');
     await person.find('alert', /stays in its part of the table/);
     await person.untilKept();
 
@@ -230,12 +230,17 @@ describe('From an empty data folder', () => {
     const file = (name: string, text: string): string => (fs.writeFileSync(path.join(folder, name), text), path.join(folder, name));
     await person.click('link', 'Tables');
     await person.click('button', 'New table');
-    const chooser = await driver.executeScript<WebElement>('return document.querySelector("input[type=file]")');
-    await chooser.sendKeys(file('empty.csv', ''));
+    const open = async (name: string, text: string): Promise<void> => {
+      await person.find('button', 'Open a file');
+      const chooser = await driver.executeScript<WebElement>('return document.querySelector("input[type=file]")');
+      await chooser.sendKeys(file(name, text));
+    };
+    await open('empty.csv', '');
     await person.find('alert', /There are no rows in it/);
-    await chooser.sendKeys(file('broken.csv', 'a;b\n1;"two\n'));
+    await open('broken.csv', 'a;b\n1;"two\n');
     await person.untilText(/line 2, column 3 is never closed/);
-    await chooser.sendKeys(file('Berths.csv', 'Berth;Length\n1;42,5\n2;58\n'));
+    await person.click('button', 'Choose another source');
+    await open('Berths.csv', 'Berth;Length\n1;42,5\n2;58\n');
     await person.untilText(/separated by semicolons/);
     await person.click('button', 'Create table');
     await person.find('heading', 'Berths');

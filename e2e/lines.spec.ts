@@ -35,9 +35,10 @@ const theme = (table: Readonly<Record<string, string>>): object => ({
 });
 /** Both lower corner cells start in the row above the last one. */
 const table = {
-  format: 'zest-table/1',
+  format: 'zest-table/2',
   name: 'Corners',
   caption: 'Corners',
+  description: '',
   headerRows: 1,
   rowHeaders: 0,
   footerRows: 0,

@@ -40,7 +40,18 @@ function randomTable(seed: number): object {
     merges.push(merge);
   }
   const rows = Array.from({ length: height }, () => Array.from({ length: width }, () => 'x'));
-  return { format: 'zest-table/1', name: `Case ${seed}`, caption: '', rows, merges, headerRows, rowHeaders: roll(2), footerRows, theme: '' };
+  return {
+    format: 'zest-table/2',
+    name: `Case ${seed}`,
+    caption: '',
+    description: '',
+    rows,
+    merges,
+    headerRows,
+    rowHeaders: roll(2),
+    footerRows,
+    theme: '',
+  };
 }
 
 const line = (width: number): string => `${width}px solid #000000`;

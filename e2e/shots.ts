@@ -1,6 +1,7 @@
 // npm run shots: one current picture of each main view, from the demo data, into docs/screenshots/.
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { Key, type WebDriver } from 'selenium-webdriver';
+import path from 'node:path';
+import { Key, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { devTools, openBrowser } from './driver';
 import { Person } from './person';
 import { startApp } from './server';
@@ -18,6 +19,14 @@ async function shoot(name: string, path: string, prepare: () => Promise<unknown>
   await person.open(app.url + path);
   await prepare();
   await driver.executeScript('return document.fonts.ready');
+  // Pictures of tables in view are built in turns.
+  await person.until('every picture in view', async () =>
+    (await driver.executeScript<boolean>(
+      "return [...document.querySelectorAll('zest-dressed')].every((each) => { const { top, bottom } = each.getBoundingClientRect(); return bottom <= 0 || top >= innerHeight || each.shadowRoot.querySelector('table') })",
+    ))
+      ? true
+      : undefined,
+  );
   // Two frames, so that what the last change brought is painted.
   await driver.executeAsyncScript('const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(done))');
   writeFileSync(`${folder}/${name}.png`, await driver.takeScreenshot(), 'base64');
@@ -56,9 +65,9 @@ try {
   await shoot('tables', '/tables', () => person.find('link', 'Evening crossings'));
   await shoot('table-new', '/tables', async () => {
     await person.click('button', 'New table');
-    await person.paste(await person.find('textbox', 'Paste copied cells here'), {
-      'text/plain': 'Boat\tTo\tFare\nMoth\tSkerrin\t£8.20\nWick\tTarn Isle\nPaper Gull\tSkerrin\t£11.40\n',
-    });
+    await person.find('button', 'Open a file');
+    const chooser = await driver.executeScript<WebElement>('return document.querySelector("input[type=file]")');
+    await chooser.sendKeys(path.resolve('server/tests/files/crossings.ods'));
     await person.find('button', 'Create table');
   });
   await shoot('table', '/tables/evening-crossings', async () => {

@@ -1,5 +1,11 @@
 import { contract } from './selectors';
 import { rule, type CssNode } from './stylesheet';
 
-/** A table wider than its column scrolls inside its frame; the page never scrolls sideways because of it. */
-export const frameRule: CssNode = rule(`.${contract.frame}`, ['overflow-x', 'auto']);
+/**
+ * A table wider than its column scrolls inside its frame; the page never scrolls sideways because of it. The
+ * description in it is heard, not seen.
+ */
+export const frameRules: readonly CssNode[] = [
+  rule(`.${contract.frame}`, ['overflow-x', 'auto'], ['position', 'relative']),
+  rule(`.${contract.about}`, ['position', 'absolute'], ['clip-path', 'inset(50%)'], ['width', '1px'], ['height', '1px'], ['overflow', 'hidden']),
+];

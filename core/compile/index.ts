@@ -1,7 +1,7 @@
 export { themeCss, type ThemeCssOptions } from './theme-css';
 export { framedTable, tableElement, type TableHtmlOptions } from './table-html';
 export { compilePage, type CompiledPage, type PageInput, type PageOptions } from './page-html';
-export { frameRule } from './frame';
+export { frameRules } from './frame';
 export { faceRule, fontRules } from './font-rules';
 export { contract } from './selectors';
 export { surrounded, type AroundOptions } from './around-html';

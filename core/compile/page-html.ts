@@ -2,7 +2,7 @@ import { placementCss, type Block, type Page } from '../page';
 import type { Table } from '../table';
 import type { Theme } from '../theme';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
-import { frameRule } from './frame';
+import { frameRules } from './frame';
 import { fontRules } from './font-rules';
 import { contract } from './selectors';
 import { rule, type CssNode, type Stylesheet } from './stylesheet';
@@ -56,7 +56,7 @@ export function compilePage(input: PageInput, options: PageOptions): CompiledPag
         element('main', {}, element('h1', {}, page.name), ...page.blocks.flatMap((block, i) => blockNodes(block, i, input))),
       ),
     ),
-    css: [...fontRules(themeSheets, textOf(input)), ...siteCss, frameRule, ...themeSheets, ...placements],
+    css: [...fontRules(themeSheets, textOf(input)), ...siteCss, ...frameRules, ...themeSheets, ...placements],
   };
 }
 

@@ -39,6 +39,7 @@ export const contract = {
   pager: 'zp-pager',
   pagerItem: 'zp-page',
   frame: 'zp-frame',
+  about: 'zp-about',
   selected: 'data-selected',
   held: 'data-held',
 } as const;

@@ -29,7 +29,11 @@ export interface TableHtmlOptions {
   /** For previews: says which slot each cell starts in, so that a click can be told apart. */
   readonly slots?: boolean;
   readonly style?: string;
+  /** Whether the description stands beside it, so that it can be pointed to. */
+  readonly described?: boolean;
 }
+
+const aboutId = ({ id }: TableHtmlOptions): string => `${id}-about`;
 
 /** The table itself, as the markup contract says (docs/markup.md). */
 export function tableElement(table: Table, options: TableHtmlOptions): Element {
@@ -44,13 +48,28 @@ export function tableElement(table: Table, options: TableHtmlOptions): Element {
     const rows = rowsOf(table, section, options);
     if (rows.length > 0) children.push(element(tag, {}, ...rows));
   }
-  return element('table', { class: options.theme === undefined ? undefined : contract.theme(options.theme), style: options.style }, ...children);
+  return element(
+    'table',
+    {
+      class: options.theme === undefined ? undefined : contract.theme(options.theme),
+      style: options.style,
+      'aria-describedby': options.described && table.description !== '' ? aboutId(options) : undefined,
+    },
+    ...children,
+  );
 }
 
 /** The table in the frame that lets a wide one scroll: a named region that the keyboard reaches (WCAG 2.2, 2.1.1). */
 export function framedTable(table: Table, options: TableHtmlOptions): Element {
   const name = table.caption === '' ? { 'aria-label': table.name } : { 'aria-labelledby': `${options.id}-caption` };
-  return element('div', { class: contract.frame, role: 'region', ...name, tabindex: 0 }, tableElement(table, options));
+  const { description } = table;
+  const about = description === '' ? [] : [element('p', { id: aboutId(options), class: contract.about }, ...textWithBreaks(description))];
+  return element(
+    'div',
+    { class: contract.frame, role: 'region', ...name, tabindex: 0 },
+    tableElement(table, { ...options, described: true }),
+    ...about,
+  );
 }
 
 function rowsOf(table: Table, section: Section, options: TableHtmlOptions): Element[] {

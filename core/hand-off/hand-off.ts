@@ -1,4 +1,4 @@
-import { fontRules, framedTable, frameRule, themeCss, writeCss, writeHtml } from '../compile';
+import { fontRules, framedTable, frameRules, themeCss, writeCss, writeHtml } from '../compile';
 import { fontAddress, mediaAddress, type Theme } from '../theme';
 import type { Table } from '../table';
 
@@ -15,7 +15,7 @@ export interface ThemeFiles {
 export function themeFiles(theme: Theme, key: string): ThemeFiles {
   const title = theme.name.replace(/[*/]/g, ' ');
   const rules = themeCss(theme, { key, around: true, lean: true });
-  const written = writeCss([...fontRules(rules), frameRule, ...rules]);
+  const written = writeCss([...fontRules(rules), ...frameRules, ...rules]);
   const found = (address: string, name: RegExp): readonly string[] => [
     ...new Set(Array.from(written.matchAll(new RegExp(`"${address}(${name.source})"`, 'g')), ([, each]) => each ?? '')),
   ];

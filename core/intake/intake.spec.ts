@@ -1,8 +1,20 @@
-import type { Outcome } from '../outcome';
+import { good, type Outcome } from '../outcome';
 import { readTable } from '../table';
-import { readClipboard, readCsv, readHtmlTable, readSeparated, type Intake } from './index';
+import { bringIn, readClipboard as clipboard, tableFrom, type Brought, type Clipboard, type Intake } from './index';
+import { readHtml } from './read-html';
+import { readSeparated as separated } from './read-delimited';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
+const asTable = (name: string, outcome: Outcome<Pick<Brought, 'raw'>>): Outcome<Intake> => {
+  if (!outcome.ok) return outcome;
+  const { rows, notes, ...given } = outcome.value.raw;
+  return good(tableFrom(name, rows, given, notes));
+};
+const readCsv = (name: string, content: Uint8Array): Outcome<Intake> => asTable(name, bringIn(`${name}.csv`, content));
+const readSeparated = (name: string, text: string, notes: readonly string[] = [], separator = ''): Outcome<Intake> =>
+  asTable(name, separated(text, notes, separator));
+const readHtmlTable = (name: string, html: string): Outcome<Intake> => asTable(name, readHtml(html));
+const readClipboard = (name: string, content: Clipboard): Outcome<Intake> => asTable(name, clipboard(content));
 const took = (outcome: Outcome<Intake>): Intake => {
   if (!outcome.ok) throw new Error(outcome.problems[0]?.say);
   expect(readTable(outcome.value.table).ok).withContext('what came in is a table').toBeTrue();

@@ -1,7 +1,7 @@
-import { type Outcome } from '../outcome';
-import { readHtmlTable } from './read-html';
+import { good, type Outcome } from '../outcome';
+import type { Brought } from './raw';
+import { readHtml } from './read-html';
 import { readSeparated } from './read-delimited';
-import type { Intake } from './square';
 
 /** What a clipboard holds: either may be empty. */
 export interface Clipboard {
@@ -10,10 +10,11 @@ export interface Clipboard {
 }
 
 /** Cells copied from a spreadsheet or a page: the HTML form where it has a table, else tab-separated text, else a guess. */
-export function readClipboard(name: string, { html, text }: Clipboard): Outcome<Intake> {
+export function readClipboard({ html, text }: Clipboard): Outcome<Brought> {
   if (/<t(able|r|d|h)[\s>]/i.test(html)) {
-    const read = readHtmlTable(name, html);
-    if (read.ok) return read;
+    const read = readHtml(html);
+    if (read.ok) return good({ kind: 'html', ...read.value, piece: 0 });
   }
-  return readSeparated(name, text, [], text.includes('\t') ? '\t' : '');
+  const read = readSeparated(text, [], text.includes('\t') ? '\t' : '');
+  return read.ok ? good({ kind: 'separated', ...read.value, pieces: [], piece: 0 }) : read;
 }

@@ -1,34 +1,27 @@
 import Papa from 'papaparse';
 import { bad, good, type Outcome } from '../outcome';
-import { FILE_MOST } from './limits';
-import { tableFrom, type Intake } from './square';
+import { separators, type Encoding, type Raw } from './raw';
 
-/** Reads a file of separated values (RFC 4180, and what is met in the wild): decodes it, finds its separator, squares it. */
-export function readCsv(name: string, bytes: Uint8Array): Outcome<Intake> {
-  if (bytes.byteLength > FILE_MOST) {
-    return bad({
-      code: 'file-large',
-      say: `The file has ${Math.round(bytes.byteLength / 1_048_576)} MB; at most 32 MB can be read.`,
-      remedy: 'Split it, or take the columns that are needed.',
-    });
-  }
-  const decoded = decode(bytes);
-  if (!decoded.ok) return decoded;
-  return readSeparated(name, decoded.value.text, decoded.value.notes);
-}
-
-/** Reads separated text that is decoded already; `delimiter` empty means: find out. */
-export function readSeparated(name: string, text: string, before: readonly string[] = [], delimiter = ''): Outcome<Intake> {
+/** Reads separated text (RFC 4180, and what is met in the wild); without a separator, that is found out. */
+export function readSeparated(
+  text: string,
+  before: readonly string[] = [],
+  separator = '',
+): Outcome<{ readonly raw: Raw; readonly separator: string }> {
   if (text.trim() === '')
     return bad({ code: 'no-rows', say: 'There are no rows in it.', remedy: 'Choose a file with at least one row, or start with an empty table.' });
-  const parsed = Papa.parse<string[]>(text, { delimiter: delimiter || guessSeparator(text), header: false });
+  const parsed = Papa.parse<string[]>(text, { delimiter: separator || guessSeparator(text), header: false });
   const quotes = parsed.errors.find(({ type }) => type === 'Quotes');
-  const notes = [...before];
-  if (quotes) notes.push(quoteNote(text, parsed.meta.delimiter));
-  const named = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' }[parsed.meta.delimiter] ?? parsed.meta.delimiter;
-  notes.unshift(`Read as cells separated by ${named}.`);
-  return good(tableFrom(name, parsed.data, {}, notes));
+  const used = parsed.meta.delimiter;
+  const notes = [`Read as cells separated by ${used in separators ? separators[used as keyof typeof separators] : used}.`, ...before];
+  if (quotes) notes.push(quoteNote(text, used));
+  return good({ raw: { rows: parsed.data.map(unescaped), merges: [], notes }, separator: used });
 }
+
+/** Undoes what our own CSV does to cells that a spreadsheet would take for formulas (core/hand-off): an apostrophe in front. */
+const unescaped = (cells: readonly string[]): readonly string[] =>
+  cells.some((text) => GUARDED.test(text)) ? cells.map((text) => (GUARDED.test(text) ? text.slice(1) : text)) : cells;
+const GUARDED = /^'+[=+\-@\t\r]/;
 
 /** The separator that cuts the first rows into the same number of cells, two or more, most often. */
 function guessSeparator(text: string): string {
@@ -64,11 +57,18 @@ export function unclosedQuote(text: string, separator: string): { line: number; 
   return opened;
 }
 
-/** Text of a file: by its byte order mark, else UTF-8 if it is that, else Windows-1252, which is said. */
-function decode(bytes: Uint8Array): Outcome<{ text: string; notes: readonly string[] }> {
+/** Text of a file: as the person says, else by its byte order mark, else UTF-8 if it is that, else Windows-1252, which is said. */
+export function decode(
+  bytes: Uint8Array,
+  wanted?: Encoding,
+): Outcome<{ readonly text: string; readonly encoding: Encoding; readonly notes: readonly string[] }> {
   const [a, b] = bytes;
-  if (a === 0xff && b === 0xfe) return good({ text: new TextDecoder('utf-16le').decode(bytes), notes: ['Read as UTF-16.'] });
-  if (a === 0xfe && b === 0xff) return good({ text: new TextDecoder('utf-16be').decode(bytes), notes: ['Read as UTF-16.'] });
+  const marked: Encoding | undefined = a === 0xff && b === 0xfe ? 'utf-16le' : a === 0xfe && b === 0xff ? 'utf-16be' : undefined;
+  const as = (encoding: Encoding, ...notes: string[]) => good({ text: new TextDecoder(encoding).decode(bytes), encoding, notes });
+  if (wanted !== undefined) return as(wanted);
+  if (marked !== undefined) return as(marked, 'Read as UTF-16.');
+  const unmarked = wide(bytes);
+  if (unmarked !== undefined) return as(unmarked, 'Read as UTF-16; the file does not say so.');
   const zero = bytes.subarray(0, 4096).indexOf(0);
   if (zero >= 0) {
     const { line, column } = placeOf(bytes, zero);
@@ -79,12 +79,23 @@ function decode(bytes: Uint8Array): Outcome<{ text: string; notes: readonly stri
     });
   }
   try {
-    return good({ text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), notes: [] });
+    return good({ text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), encoding: 'utf-8', notes: [] });
   } catch {
     const { line, column } = placeOf(bytes, firstWrongByte(bytes));
-    const note = `The file is not UTF-8 (line ${line}, column ${column}). It was read as Windows-1252; check the accented letters.`;
-    return good({ text: new TextDecoder('windows-1252').decode(bytes), notes: [note] });
+    return as('windows-1252', `The file is not UTF-8 (line ${line}, column ${column}). It was read as Windows-1252; check the accented letters.`);
   }
+}
+
+/** UTF-16 without a mark, told by every second byte of plain letters being zero. */
+function wide(bytes: Uint8Array): Encoding | undefined {
+  const some = bytes.subarray(0, 2000);
+  if (some.length < 4 || bytes.length % 2 !== 0) return undefined;
+  const zeros = [0, 0];
+  some.forEach((byte, i) => (zeros[i % 2] = (zeros[i % 2] ?? 0) + (byte === 0 ? 1 : 0)));
+  const [even = 0, odd = 0] = zeros;
+  const enough = some.length * 0.3;
+  if (odd > enough && even === 0) return 'utf-16le';
+  return even > enough && odd === 0 ? 'utf-16be' : undefined;
 }
 
 function placeOf(bytes: Uint8Array, at: number): { line: number; column: number } {

@@ -1,7 +1,7 @@
 import { parse, type DefaultTreeAdapterTypes } from 'parse5';
 import { bad, good, type Outcome } from '../outcome';
-import type { Merge } from '../table';
-import { tableFrom, type Intake } from './square';
+import { LIMITS, type Merge } from '../table';
+import type { Raw } from './raw';
 
 type Node = DefaultTreeAdapterTypes.ChildNode | DefaultTreeAdapterTypes.Document;
 type Element = DefaultTreeAdapterTypes.Element;
@@ -11,33 +11,52 @@ const childrenOf = (node: Node): readonly Node[] => ('childNodes' in node ? node
 const attribute = (node: Element, name: string): string | undefined => node.attrs.find((each) => each.name === name)?.value;
 
 /**
- * Reads the first table of HTML from a clipboard or a file. Only text comes in: elements, styles and scripts
- * are read over. Spans are placed as the HTML Standard says ("Forming a table"); where they overlap or run
- * past their row group they are cut, and that is said.
+ * Reads a table of HTML from a clipboard or a file, the one that is asked for. Only text comes in: elements, styles
+ * and scripts are read over. Spans are placed as the HTML Standard says ("Forming a table"); where they overlap
+ * or run past their row group they are cut, and that is said.
  */
-export function readHtmlTable(name: string, html: string): Outcome<Intake> {
-  const table = find(parse(html), 'table');
+export function readHtml(html: string, piece = 0): Outcome<{ readonly raw: Raw; readonly pieces: readonly string[] }> {
+  const tables = outerTables(parse(html));
+  const table = tables[piece];
   if (!table) return bad({ code: 'no-table', say: 'There is no table in it.', remedy: 'Copy the cells themselves, or paste as plain text.' });
   const groups = rowGroups(table);
   const placed = place(groups);
   if (placed.rows.length === 0) return bad({ code: 'no-rows', say: 'The table has no rows.', remedy: 'Choose a table with at least one row.' });
   const caption = find(table, 'caption');
   const counted = (kind: Group['kind']): number => groups.filter((group) => group.kind === kind).reduce((sum, { rows }) => sum + rows.length, 0);
-  const header = counted('thead') || leadingHeaderRows(groups);
-  return good(
-    tableFrom(
-      name,
-      placed.rows,
-      {
-        merges: placed.merges,
-        headerRows: header,
-        footerRows: counted('tfoot'),
-        rowHeaders: rowHeaderColumns(groups),
-        caption: caption ? textOf(caption).slice(0, 500) : '',
-      },
-      placed.notes,
-    ),
-  );
+  return good({
+    raw: {
+      rows: placed.rows,
+      merges: placed.merges,
+      headerRows: counted('thead') || leadingHeaderRows(groups),
+      footerRows: counted('tfoot'),
+      rowHeaders: rowHeaderColumns(groups),
+      caption: caption ? textOf(caption).slice(0, LIMITS.caption) : '',
+      notes: placed.notes,
+    },
+    pieces: tables.map(nameOf),
+  });
+}
+
+/** Tables that do not stand in another one. */
+function outerTables(node: Node): readonly Element[] {
+  return childrenOf(node).flatMap((child) => (isElement(child) && child.tagName === 'table' ? [child] : outerTables(child)));
+}
+
+/** What a table in a list is called: by its caption, else by its first cells. */
+function nameOf(table: Element, at: number): string {
+  const caption = find(table, 'caption');
+  const row = find(table, 'tr');
+  const text = caption
+    ? textOf(caption)
+    : row
+      ? childrenOf(row)
+          .filter(isElement)
+          .map(textOf)
+          .filter((each) => each !== '')
+          .join(', ')
+      : '';
+  return text === '' ? `Table ${at + 1}` : text.slice(0, 60);
 }
 
 interface Group {

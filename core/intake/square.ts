@@ -71,11 +71,23 @@ function commonest(numbers: readonly number[]): number {
   return [...counts].reduce((best, entry) => (entry[1] > best[1] ? entry : best), [numbers[0] ?? 0, 0] as [number, number])[0];
 }
 
-/** A table from rows of any length. */
+/** A table from rows of any length. Texts that merged cells hide are left out, which is said. */
 export function tableFrom(name: string, raw: readonly (readonly string[])[], given: Partial<Table> = {}, before: readonly string[] = []): Intake {
   const { rows, notes } = square(raw);
   const merges = (given.merges ?? []).flatMap((merge) => within(merge, rows.length, rows[0]?.length ?? 0));
-  return { table: tableOf(name, rows, { ...given, merges }), notes: [...before, ...notes] };
+  const shown = rows.map((cells) => [...cells]);
+  let hidden = 0;
+  for (const { row, column, rows: down, columns } of merges)
+    for (let r = row; r < row + down; r++)
+      for (let c = column; c < column + columns; c++) {
+        const cells = shown[r];
+        if (!cells || (r === row && c === column) || cells[c] === '') continue;
+        cells[c] = '';
+        hidden++;
+      }
+  const more =
+    hidden > 0 ? [`${hidden === 1 ? '1 text' : `${hidden} texts`} hidden under merged cells ${hidden === 1 ? 'was' : 'were'} left out.`] : [];
+  return { table: tableOf(name, hidden > 0 ? shown : rows, { ...given, merges }), notes: [...before, ...notes, ...more] };
 }
 
 function within(merge: Merge, height: number, width: number): Merge[] {

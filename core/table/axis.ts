@@ -2,8 +2,8 @@ import type { Merge } from './table';
 
 /** Rows and columns follow the same rules for merges; an axis says which two fields are meant. */
 export const axes = {
-  row: { start: 'row', span: 'rows', word: 'row' },
-  column: { start: 'column', span: 'columns', word: 'column' },
+  row: { start: 'row', span: 'rows' },
+  column: { start: 'column', span: 'columns' },
 } as const;
 export type Axis = (typeof axes)[keyof typeof axes];
 
@@ -24,14 +24,3 @@ export function closeMerges(merges: readonly Merge[], { start, span }: Axis, at:
     })
     .filter(({ rows, columns }) => rows > 0 && columns > 0 && rows * columns > 1);
 }
-
-/** The first merge that a line at `at` shares with another line: such a line cannot leave its place. */
-export const mergeAcross = (merges: readonly Merge[], { start, span }: Axis, at: number): Merge | undefined =>
-  merges.find((merge) => merge[span] > 1 && merge[start] <= at && merge[start] + merge[span] > at);
-
-/** Merges after the neighbouring lines `at` and `at + 1` changed places. */
-export const swapMerges = (merges: readonly Merge[], { start }: Axis, at: number): readonly Merge[] =>
-  merges.map((merge) => {
-    if (merge[start] === at) return { ...merge, [start]: at + 1 };
-    return merge[start] === at + 1 ? { ...merge, [start]: at } : merge;
-  });

@@ -1,7 +1,7 @@
 import { bad, good, type Outcome } from '../outcome';
-import { axes, closeMerges, mergeAcross, openMerges, swapMerges, type Axis } from './axis';
+import { axes, closeMerges, openMerges, type Axis } from './axis';
 import { LIMITS } from './read-table';
-import { sectionOf, widthOf, type Merge, type Table } from './table';
+import { sectionOf, widthOf, type Table } from './table';
 
 /** An edited table, or why it cannot be done. The given table is never changed. */
 export type Edited = Outcome<Table>;
@@ -56,47 +56,6 @@ export function deleteColumn(table: Table, column: number): Edited {
     rowHeaders: table.rowHeaders - (column < table.rowHeaders ? 1 : 0),
   });
 }
-
-/** A row changes places with the one before it (-1) or after it (1). */
-export function moveRow(table: Table, row: number, by: -1 | 1): Edited {
-  const first = Math.min(row, row + by);
-  if (first < 0 || first + 1 >= table.rows.length)
-    return refuse('move-edge', 'The row is at the edge of the table already.', 'Move it the other way.');
-  if (sectionOf(table, row) !== sectionOf(table, row + by)) {
-    return refuse(
-      'move-section',
-      'A row stays in its part of the table: header, body or footer.',
-      'Change how many header or footer rows there are instead.',
-    );
-  }
-  const torn = tornBy(table.merges, axes.row, first);
-  return torn ?? good({ ...table, rows: swap(table.rows, first), merges: swapMerges(table.merges, axes.row, first) });
-}
-
-/** A column changes places with the one before it (-1) or after it (1). */
-export function moveColumn(table: Table, column: number, by: -1 | 1): Edited {
-  const first = Math.min(column, column + by);
-  if (first < 0 || first + 1 >= widthOf(table))
-    return refuse('move-edge', 'The column is at the edge of the table already.', 'Move it the other way.');
-  const torn = tornBy(table.merges, axes.column, first);
-  return torn ?? good({ ...table, rows: table.rows.map((cells) => swap(cells, first)), merges: swapMerges(table.merges, axes.column, first) });
-}
-
-function tornBy(merges: readonly Merge[], axis: Axis, first: number): Edited | undefined {
-  const torn = mergeAcross(merges, axis, first) ?? mergeAcross(merges, axis, first + 1);
-  if (!torn) return undefined;
-  return refuse(
-    'move-merge',
-    `The ${axis.word} is part of merged cells at row ${torn.row + 1}, column ${torn.column + 1}.`,
-    'Split them first, then move it.',
-  );
-}
-
-const swap = <T>(items: readonly T[], first: number): readonly T[] => [
-  ...items.slice(0, first),
-  ...items.slice(first, first + 2).reverse(),
-  ...items.slice(first + 2),
-];
 
 /** Texts after each merge that starts in a line to be deleted, and goes on, has handed its content to the next line. */
 function keepAnchors(table: Table, { start, span }: Axis, at: number): readonly (readonly string[])[] {

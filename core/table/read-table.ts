@@ -5,7 +5,7 @@ import { nameSchema } from '../theme';
 import { TABLE_FORMAT, sectionOf, type Merge, type Table } from './table';
 
 /** Limits of a table, for every way in. Texts in characters. */
-export const LIMITS = { rows: 5000, columns: 100, cell: 10_000, caption: 500 } as const;
+export const LIMITS = { rows: 5000, columns: 100, cell: 10_000, caption: 500, description: 2000 } as const;
 
 const count = (what: string, most: number) =>
   number()
@@ -32,6 +32,10 @@ export const tableSchema = object({
     .strict()
     .defined('The caption is missing; it may be empty.')
     .max(LIMITS.caption, `A caption has at most ${LIMITS.caption} characters.`),
+  description: string()
+    .strict()
+    .defined('The description is missing; it may be empty.')
+    .max(LIMITS.description, `A description has at most ${LIMITS.description} characters.`),
   rows: array()
     .strict()
     .required('The rows are missing.')
@@ -61,8 +65,14 @@ export const tableSchema = object({
     return wrong === undefined || context.createError({ message: wrong, path: 'merges' });
   }) as unknown as ObjectSchema<Table>;
 
-/** Reads a table document from JSON that came from anywhere. */
-export const readTable = (json: unknown): Outcome<Table> => checkShape(tableSchema, json);
+/** Reads a table document from JSON that came from anywhere; one of an older format is brought up to this one. */
+export const readTable = (json: unknown): Outcome<Table> => checkShape(tableSchema, upgraded(json));
+
+/** `zest-table/1` had no description. */
+function upgraded(json: unknown): unknown {
+  const old = json as { readonly format?: unknown } | null;
+  return typeof old === 'object' && old?.format === 'zest-table/1' ? { description: '', ...old, format: TABLE_FORMAT } : json;
+}
 
 /** Whether the fields that the grid's rules look at are there at all; if not, the fields' own rules say so. */
 function isGrid(table: unknown): table is Table {

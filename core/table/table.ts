@@ -7,15 +7,17 @@ export interface Merge {
 }
 
 /**
- * A table as it is kept and exchanged: `"format": "zest-table/1"`. `rows` is always a full rectangle: a text
+ * A table as it is kept and exchanged: `"format": "zest-table/2"`. `rows` is always a full rectangle: a text
  * for each slot, empty where there is none. Merges never overlap and never cross from the header rows into
  * the body or from the body into the footer (HTML Standard, "Forming a table": cells end with their row group).
  */
 export interface Table {
-  readonly format: 'zest-table/1';
+  readonly format: 'zest-table/2';
   readonly name: string;
   /** The caption; empty for none. */
   readonly caption: string;
+  /** What the table shows and how it is built, for those who cannot see it, and what its source is; empty for none. */
+  readonly description: string;
   readonly rows: readonly (readonly string[])[];
   readonly merges: readonly Merge[];
   /** How many rows at the top are header rows, how many columns hold row headers, how many rows at the end are footer. */
@@ -26,7 +28,7 @@ export interface Table {
   readonly theme: string;
 }
 
-export const TABLE_FORMAT = 'zest-table/1';
+export const TABLE_FORMAT = 'zest-table/2';
 
 export const widthOf = (table: Table): number => table.rows[0]?.length ?? 0;
 export const heightOf = (table: Table): number => table.rows.length;
@@ -61,6 +63,7 @@ export function tableOf(name: string, rows: readonly (readonly string[])[], give
     format: TABLE_FORMAT,
     name,
     caption: '',
+    description: '',
     rows,
     merges: [],
     headerRows: rows.length > 1 ? 1 : 0,

@@ -36,6 +36,21 @@ describe('Migrations', () => {
     expect((await themes.get('old')).document).toEqual(theme);
     expect((await themes.publish('old')).number).toBe(1);
   });
+  it('give tables of before their description, on live pages too', async () => {
+    await migrate(database, 3);
+    const { description, ...old } = { ...gridTable(2, 2), format: 'zest-table/1' };
+    expect(description).toBe('');
+    const page = { format: 'zest-page/1', name: 'p', slug: 'p', blocks: [] };
+    await database.query('insert into tables (id, document) values ($1, $2)', ['old', JSON.stringify(old)]);
+    await database.query('insert into pages (id, document) values ($1, $2)', ['p', JSON.stringify(page)]);
+    const edition = 'insert into page_editions (page_id, number, document, tables) values ($1, 1, $2, $3)';
+    await database.query(edition, ['p', JSON.stringify(page), JSON.stringify({ old })]);
+    await migrate(database);
+    const { tables } = createStores(database);
+    expect((await tables.get('old')).document).toEqual(gridTable(2, 2));
+    const [kept] = await database.query<{ tables: unknown }>('select tables from page_editions');
+    expect(kept?.tables).toEqual({ old: gridTable(2, 2) });
+  });
   it('stop at a folder that a newer version wrote', async () => {
     await migrate(database);
     await database.query("insert into migrations (name) values ('999-later.sql')");

@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { tableFile } from '../../core/hand-off';
+import { dataFormats, tableData, tableFile } from '../../core/hand-off';
 import { heightOf, previewOf, readTable, widthOf, type Table } from '../../core/table';
 import { documentRoutes, idOf } from '../documents/routes';
 import type { DocumentStore } from '../documents/store';
@@ -19,6 +19,16 @@ export function tableRoutes(store: DocumentStore<Table>, themes: ThemeStore): Ro
       .attachment(`${asciiName(document.name)}.html`)
       .send(tableFile(document, key));
   });
+  /** The table's content as data: `data.csv`, `data.xlsx` and so on. */
+  for (const { name, type } of dataFormats)
+    router.get(`/:id/data.${name}`, async (request, response) => {
+      const { document } = await store.get(idOf(request));
+      const data = tableData(document, name);
+      response
+        .type(type)
+        .attachment(`${asciiName(document.name)}.${name}`)
+        .send(typeof data === 'string' ? data : Buffer.from(data));
+    });
   router.use(
     documentRoutes({
       store,

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, effect, inject, input, signal, type OnInit } from '@angular/core';
-import { frameRule, tableElement, themeCss, writeCss, writeHtml } from '../../../../core/compile';
+import { frameRules, tableElement, themeCss, writeCss, writeHtml } from '../../../../core/compile';
 import type { Table } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
 import { Turns } from './turns';
@@ -34,7 +34,7 @@ export class Dressed implements OnInit {
       if (!this.seen()) return;
       const theme = this.theme();
       this.sheet.replaceSync(
-        `:host{color:#000}div{font:16px/1.4 system-ui,sans-serif;zoom:${this.scale()}}table{width:100%}${theme ? writeCss([frameRule, ...themeCss(theme, { key: 'shown' })], 'compact') : ''}`,
+        `:host{color:#000}div{font:16px/1.4 system-ui,sans-serif;zoom:${this.scale()}}table{width:100%}${theme ? writeCss([...frameRules, ...themeCss(theme, { key: 'shown' })], 'compact') : ''}`,
       );
     });
     effect(() => {

@@ -1,13 +1,17 @@
 import { Injectable } from '@angular/core';
 
+/** Without a scroll for so long, in ms, the view stands still and everything near it is built at once. */
+const STILL = 150;
 /** A frame that took longer than this, in ms, is late: the display shows 60 a second. */
 const LATE = 20;
 /** So many late frames in a row may pass before one is built all the same. */
 const PATIENCE = 4;
+/** In a still view, so many in a frame: a screen of them in two or three. */
+const ALL = 6;
 
 /**
- * Lets hundreds of costly elements be built as they come near the window's view, one in a frame and none in a
- * frame that is late already, so that scrolling never waits for them. One that has left again before its turn
+ * Lets hundreds of costly elements be built as they come near the window's view. While it is scrolled that is one
+ * in a frame, and none in a frame that is late already, so that scrolling never waits for them. One that has left again before its turn
  * is not built.
  */
 @Injectable({ providedIn: 'root' })
@@ -17,7 +21,13 @@ export class Turns {
   private asked = false;
   private last = 0;
   private passed = 0;
+  private scrolled = -STILL;
   private readonly observer = new IntersectionObserver((entries) => this.moved(entries), { scrollMargin: '320px' } as IntersectionObserverInit);
+
+  constructor() {
+    // Scrolls do not bubble, but are seen on their way down.
+    document.addEventListener('scroll', () => (this.scrolled = performance.now()), { capture: true, passive: true });
+  }
 
   /** Calls `build` once, in a frame in which `element` is in or near the view. */
   join(element: Element, build: () => void): void {
@@ -41,11 +51,11 @@ export class Turns {
     this.asked = true;
     requestAnimationFrame((now) => {
       this.asked = false;
-      const late = now - this.last > LATE && this.passed < PATIENCE;
+      const isStill = performance.now() - this.scrolled > STILL;
+      const late = !isStill && now - this.last > LATE && this.passed < PATIENCE;
       this.last = now;
       this.passed = late ? this.passed + 1 : 0;
-      const [element] = this.waiting;
-      if (element && !late) {
+      for (const element of late ? [] : [...this.waiting].slice(0, isStill ? ALL : 1)) {
         const build = this.builds.get(element);
         this.leave(element);
         build?.();

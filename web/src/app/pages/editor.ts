@@ -204,9 +204,10 @@ export class PageEditor implements OnInit {
 
 /** Stands in while a table is on its way. */
 const emptyNotice: Table = {
-  format: 'zest-table/1',
+  format: 'zest-table/2',
   name: 'Opening…',
   caption: '',
+  description: '',
   rows: [['Opening…']],
   merges: [],
   headerRows: 0,

@@ -5,25 +5,30 @@ import { MatMenuModule } from '@angular/material/menu';
 import { MatTooltipModule } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
+import { dataFormats } from '../../../../core/hand-off/data-formats';
 import { sayProblem } from '../../../../core/outcome';
 import {
   LIMITS,
-  deleteColumn,
-  deleteRow,
+  clearBlock,
+  deleteLines,
+  duplicateLines,
   gridOf,
   heightOf,
-  insertColumn,
-  insertRow,
+  insertLines,
   mergeCells,
-  moveColumn,
-  moveRow,
+  moveLines,
+  putBlock,
   setCell,
   setFooterRows,
   setHeaderRows,
   setRowHeaders,
   splitCells,
+  turn,
   widthOf,
+  type Block,
   type Edited,
+  type Lines,
+  type Put,
   type Table,
 } from '../../../../core/table';
 import { Deleting } from '../controls/deleting';
@@ -32,7 +37,8 @@ import { Api, type KeptTheme } from '../documents/api';
 import { OpenDocument } from '../documents/open-document';
 import { UndoRedo } from '../controls/undo-redo';
 import { FreshNotes } from './fresh-notes';
-import { Grid, type Choice } from './grid';
+import { IntakeService } from '../workers/intake';
+import { Grid, type Choice, type Pasted } from './grid';
 
 @Component({
   selector: 'zest-table-editor',
@@ -47,6 +53,7 @@ export class TableEditor implements OnInit {
   private readonly api = inject(Api);
   private readonly deleting = inject(Deleting);
   private readonly fresh = inject(FreshNotes);
+  private readonly intake = inject(IntakeService);
   private readonly grid = viewChild(Grid);
 
   private readonly open = inject<OpenDocument<Table>>(OpenDocument);
@@ -55,6 +62,11 @@ export class TableEditor implements OnInit {
   protected readonly missing = this.open.missing;
   protected readonly notes = signal<readonly string[]>([]);
   protected readonly refusal = signal('');
+  /** What a paste did, and what it takes to have it inserted instead. */
+  protected readonly said = signal<{ readonly text: string; readonly insert?: { readonly chosen: Choice; readonly block: Block } } | undefined>(
+    undefined,
+  );
+  protected readonly formats = dataFormats;
   protected readonly choice = signal<Choice>({ row: 0, column: 0, toRow: 0, toColumn: 0 });
   protected readonly limits = LIMITS;
   protected readonly theme = computed(() => this.themes().find(({ id }) => id === this.table()?.theme)?.document);
@@ -83,45 +95,65 @@ export class TableEditor implements OnInit {
   protected type({ row, column, text }: { row: number; column: number; text: string }): void {
     this.change(`type in row ${row + 1}, column ${column + 1}`, '', (table) => setCell(table, row, column, text));
   }
-  protected clear(choice: Choice): void {
-    this.change('empty the chosen cells', '', (table) => {
-      let cleared = table;
-      for (let row = choice.row; row <= choice.toRow; row++)
-        for (let column = choice.column; column <= choice.toColumn; column++) cleared = setCell(cleared, row, column, '');
-      return cleared;
+  protected clear = (choice: Choice): void => this.change('empty the chosen cells', '', (table) => clearBlock(table, choice));
+
+  /** The chosen rows or columns. */
+  private lines(axis: Lines['axis']): Lines {
+    const { row, column, toRow, toColumn } = this.choice();
+    return axis === 'row' ? { axis, from: row, to: toRow } : { axis, from: column, to: toColumn };
+  }
+  /** An edit of the chosen rows or columns; the choice goes where they go. */
+  protected line(axis: Lines['axis'], what: 'before' | 'after' | 'back' | 'on' | 'duplicate' | 'delete'): void {
+    const lines = this.lines(axis);
+    const count = lines.to - lines.from + 1;
+    const edits: Record<typeof what, (table: Table) => Edited> = {
+      before: (table) => insertLines(table, lines, 'before'),
+      after: (table) => insertLines(table, lines, 'after'),
+      back: (table) => moveLines(table, lines, lines.from - 1),
+      on: (table) => moveLines(table, lines, lines.to + 2),
+      duplicate: (table) => duplicateLines(table, lines),
+      delete: (table) => deleteLines(table, lines),
+    };
+    const verb = { before: 'add', after: 'add', back: 'move', on: 'move', duplicate: 'duplicate', delete: 'delete' }[what];
+    const done = this.edit(`${verb} ${count === 1 ? `a ${axis}` : `${count} ${axis}s`}`, edits[what]);
+    const by = { before: 0, after: count, back: -1, on: 1, duplicate: count, delete: 0 }[what];
+    if (!done) return;
+    const { row, column, toRow, toColumn } = this.choice();
+    const [down, across] = axis === 'row' ? [by, 0] : [0, by];
+    this.chooseSoon({ row: row + down, column: column + across, toRow: toRow + down, toColumn: toColumn + across });
+  }
+  protected turn = (): boolean => this.edit('turn rows into columns', turn);
+
+  /** Cells from a clipboard, put in from the first chosen one on. */
+  protected async paste({ clipboard, way }: Pasted): Promise<void> {
+    const chosen = this.choice();
+    const read = await this.deleting.attempt(() => this.intake.cells(clipboard));
+    if (!read) return;
+    if (!read.ok) return this.refusal.set(read.problems.map(sayProblem).join(' '));
+    this.put(chosen, read.value, way);
+  }
+  private put(chosen: Choice, block: Block, way: Pasted['way']): void {
+    let put: Put | undefined;
+    const done = this.edit('paste cells', (table) => {
+      const outcome = putBlock(table, chosen, block, way);
+      if (outcome.ok) put = outcome.value;
+      return outcome.ok ? { ok: true, value: outcome.value.table } : outcome;
     });
+    if (!done || !put) return;
+    const { at, notes } = put;
+    const cells = (at.toRow - at.row + 1) * (at.toColumn - at.column + 1);
+    this.said.set({
+      text: [`${cells === 1 ? '1 cell' : `${cells.toLocaleString('en')} cells`} pasted.`, ...notes].join(' '),
+      ...(way === 'replace' ? { insert: { chosen, block } } : {}),
+    });
+    this.chooseSoon(at);
+  }
+  /** What was written over comes back, and the same cells are put in new rows. */
+  protected insertInstead({ chosen, block }: { chosen: Choice; block: Block }): void {
+    this.open.session()?.undo();
+    this.put(chosen, block, 'insert');
   }
 
-  protected row(what: 'above' | 'below' | 'up' | 'down' | 'delete'): void {
-    const { row } = this.choice();
-    const edits = {
-      above: (table: Table) => insertRow(table, row, 'before'),
-      below: (table: Table) => insertRow(table, row, 'after'),
-      up: (table: Table) => moveRow(table, row, -1),
-      down: (table: Table) => moveRow(table, row, 1),
-      delete: (table: Table) => deleteRow(table, row),
-    };
-    const done = this.edit(
-      { above: 'add a row', below: 'add a row', up: 'move a row', down: 'move a row', delete: 'delete a row' }[what],
-      edits[what],
-    );
-    if (done) this.go({ above: 0, below: 1, up: -1, down: 1, delete: 0 }[what], 0);
-  }
-  protected column(what: 'before' | 'after' | 'start' | 'end' | 'delete'): void {
-    const { column } = this.choice();
-    const edits = {
-      before: (table: Table) => insertColumn(table, column, 'before'),
-      after: (table: Table) => insertColumn(table, column, 'after'),
-      start: (table: Table) => moveColumn(table, column, -1),
-      end: (table: Table) => moveColumn(table, column, 1),
-      delete: (table: Table) => deleteColumn(table, column),
-    };
-    const done = this.edit(
-      { before: 'add a column', after: 'add a column', start: 'move a column', end: 'move a column', delete: 'delete a column' }[what],
-      edits[what],
-    );
-    if (done) this.go(0, { before: 0, after: 1, start: -1, end: 1, delete: 0 }[what]);
-  }
   protected merge(): void {
     const { row, column, toRow, toColumn } = this.choice();
     this.edit('merge cells', (table) => mergeCells(table, { row, column }, { row: toRow, column: toColumn }));
@@ -137,18 +169,21 @@ export class TableEditor implements OnInit {
     const set = { header: setHeaderRows, rowHeaders: setRowHeaders, footer: setFooterRows }[what];
     this.change({ header: 'mark header rows', rowHeaders: 'mark row headers', footer: 'mark footer rows' }[what], what, (table) => set(table, n));
   }
+  protected describe = (description: string): void =>
+    this.change('describe the table', 'description', (table) => ({ ...table, description: description.slice(0, LIMITS.description) }));
   protected caption = (caption: string): void =>
     this.change('set the caption', 'caption', (table) => ({ ...table, caption: caption.slice(0, LIMITS.caption) }));
   protected rename = (name: string): void => this.change('rename the table', 'name', (table) => ({ ...table, name }));
   protected dress = (theme: string): void => this.change('dress the table', 'theme', (table) => ({ ...table, theme }));
 
-  protected async download(): Promise<void> {
+  protected async download(path: string): Promise<void> {
     const session = this.open.session();
-    if (session && (await session.flush())) location.assign(`/api/tables/${session.id}/markup`);
+    if (session && (await session.flush())) location.assign(`/api/tables/${session.id}/${path}`);
   }
 
   private change(label: string, touches: string, make: (table: Table) => Table): void {
     this.refusal.set('');
+    this.said.set(undefined);
     this.open.act(label, touches, make);
   }
 
@@ -159,13 +194,13 @@ export class TableEditor implements OnInit {
     const edited = make(session.document);
     const problem = edited.ok ? undefined : edited.problems[0];
     this.refusal.set(problem ? sayProblem(problem) : '');
+    this.said.set(undefined);
     if (edited.ok) session.act(label, '', () => edited.value);
     return edited.ok;
   }
 
-  private go(down: number, across: number): void {
-    const { row, column } = this.choice();
+  private chooseSoon(choice: Choice): void {
     // The grid has the edited table after the next rendering.
-    setTimeout(() => this.grid()?.choose(row + down, column + across));
+    setTimeout(() => this.grid()?.chooseBlock(choice));
   }
 }

@@ -13,15 +13,28 @@ import {
   signal,
 } from '@angular/core';
 import { contract, themeCss, writeCss } from '../../../../core/compile';
-import { gridOf, headerRole, heightOf, sectionOf, sectionRows, widthOf, type GridCell, type Table } from '../../../../core/table';
+import type { Clipboard } from '../../../../core/intake';
+import {
+  blockOf,
+  gridOf,
+  headerRole,
+  heightOf,
+  sectionOf,
+  sectionRows,
+  widthOf,
+  type Chosen,
+  type GridCell,
+  type Table,
+} from '../../../../core/table';
+import { clipboardOf } from '../../../../core/hand-off/clipboard';
 import type { Theme } from '../../../../core/theme';
 
 /** The chosen block of cells; its first slot has the focus. */
-export interface Choice {
-  readonly row: number;
-  readonly column: number;
-  readonly toRow: number;
-  readonly toColumn: number;
+export type Choice = Chosen;
+/** Cells from a clipboard, and whether room is made for them. */
+export interface Pasted {
+  readonly clipboard: Clipboard;
+  readonly way: 'replace' | 'insert';
 }
 
 interface ShownCell {
@@ -52,6 +65,9 @@ export class Grid {
   readonly typed = output<{ row: number; column: number; text: string }>();
   readonly cleared = output<Choice>();
   readonly chosen = output<Choice>();
+  readonly pasted = output<Pasted>();
+  /** Rows (down) or columns (across) are to be moved by one. */
+  readonly moved = output<{ readonly axis: 'row' | 'column'; readonly by: -1 | 1 }>();
 
   protected readonly themeClass = contract.theme('edited');
   protected readonly focused = signal({ row: 0, column: 0 });
@@ -60,6 +76,7 @@ export class Grid {
   protected readonly page = signal(0);
   private readonly changes = inject(ChangeDetectorRef);
   private readonly element = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  private insertNext = false;
   private readonly sheet = new CSSStyleSheet();
 
   protected readonly pages = computed(() => Math.max(1, Math.ceil(sectionRows(this.table(), 'body').count / PAGE_ROWS)));
@@ -125,6 +142,12 @@ export class Grid {
     this.focusCell();
   }
 
+  /** Chooses a block of cells; its first one has the focus. */
+  chooseBlock({ row, column, toRow, toColumn }: Choice): void {
+    this.choose(row, column);
+    this.corner.set(this.inside({ row: toRow, column: toColumn }));
+  }
+
   protected press(event: MouseEvent, { row, column }: GridCell): void {
     if (this.isEditing(row, column)) return;
     if (event.shiftKey) this.corner.set({ row, column });
@@ -149,6 +172,15 @@ export class Grid {
 
   protected key(event: KeyboardEvent, cell: GridCell): void {
     if (this.editing() !== undefined) return;
+    // Whether a paste that follows makes room is told by its key alone: the event itself does not say.
+    this.insertNext = (event.ctrlKey || event.metaKey) && event.shiftKey && event.key.toLowerCase() === 'v';
+    if (event.altKey && event.key.startsWith('Arrow')) {
+      const axis = event.key === 'ArrowUp' || event.key === 'ArrowDown' ? 'row' : 'column';
+      this.moved.emit({ axis, by: event.key === 'ArrowUp' || event.key === 'ArrowLeft' ? -1 : 1 });
+      event.preventDefault();
+      event.stopPropagation();
+      return;
+    }
     const step = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1], PageUp: [-20, 0], PageDown: [20, 0] }[event.key];
     if (step) this.step(cell, step[0] ?? 0, step[1] ?? 0, event.shiftKey);
     else if (event.key === 'Home') this.choose(event.ctrlKey ? 0 : cell.row, 0);
@@ -159,6 +191,22 @@ export class Grid {
     else return;
     event.preventDefault();
     event.stopPropagation();
+  }
+
+  protected copy(event: ClipboardEvent, cut: boolean): void {
+    if (this.editing() !== undefined) return;
+    const { html, text } = clipboardOf(blockOf(this.table(), this.choice()));
+    event.clipboardData?.setData('text/html', html);
+    event.clipboardData?.setData('text/plain', text);
+    event.preventDefault();
+    if (cut) this.cleared.emit(this.choice());
+  }
+  protected paste(event: ClipboardEvent): void {
+    if (this.editing() !== undefined) return;
+    const clipboard = { html: event.clipboardData?.getData('text/html') ?? '', text: event.clipboardData?.getData('text/plain') ?? '' };
+    event.preventDefault();
+    this.pasted.emit({ clipboard, way: this.insertNext ? 'insert' : 'replace' });
+    this.insertNext = false;
   }
 
   private step(cell: GridCell, down: number, across: number, grow: boolean): void {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatIconModule } from '@angular/material/icon';
@@ -10,6 +10,7 @@ import type { Theme } from '../../../../core/theme';
 import { CardWall } from '../controls/card-wall';
 import { Deleting } from '../controls/deleting';
 import { Dressed } from '../controls/dressed';
+import { askName } from '../controls/name-dialog';
 import { Api, type KeptTable, type KeptTheme } from '../documents/api';
 import { FreshNotes } from './fresh-notes';
 import type { NewTable, NewTableDialog } from './new-table-dialog';
@@ -23,13 +24,21 @@ import type { NewTable, NewTableDialog } from './new-table-dialog';
       <h1>Tables</h1>
       <span class="zest-note">{{ tables().length === 1 ? '1 table' : tables().length + ' tables' }}</span>
       <span class="fill"></span>
+      <input
+        class="zest-field find"
+        type="search"
+        aria-label="Find a table"
+        placeholder="Find a table"
+        [value]="search()"
+        (input)="search.set($any($event.target).value)"
+      />
       <button mat-flat-button (click)="create()">New table</button>
     </div>
     <div class="zest-view">
       @if (loaded() && tables().length === 0) {
         <p>No tables yet. <button mat-stroked-button (click)="create()">Make the first one</button></p>
       }
-      <zest-card-wall label="Tables" [items]="tables()">
+      <zest-card-wall label="Tables" [items]="found()">
         <ng-template let-table>
           <div class="card" role="listitem">
             <div class="picture"><zest-dressed [theme]="themeOf(table)" [table]="table.document" [scale]="0.5" /></div>
@@ -38,7 +47,7 @@ import type { NewTable, NewTableDialog } from './new-table-dialog';
                 <h2>
                   <a [routerLink]="['/tables', table.id]">{{ table.document.name }}</a>
                 </h2>
-                <p class="zest-note">{{ table.rows }} rows, {{ table.columns }} columns</p>
+                <p class="zest-note">{{ about(table) }}</p>
               </div>
               <button
                 mat-icon-button
@@ -54,12 +63,17 @@ import type { NewTable, NewTableDialog } from './new-table-dialog';
       </zest-card-wall>
       <mat-menu #menu="matMenu">
         <ng-template matMenuContent let-table="table">
+          <button mat-menu-item (click)="rename(table)">Rename</button>
           <button mat-menu-item (click)="duplicate(table)">Duplicate</button>
           <button mat-menu-item (click)="remove(table)">Delete</button>
         </ng-template>
       </mat-menu>
+      @if (loaded() && tables().length > 0 && found().length === 0) {
+        <p role="status">No table has these words. <button mat-button (click)="search.set('')">Show all</button></p>
+      }
     </div>
   `,
+  styles: '.find { width: 220px; }',
   styleUrl: '../controls/card.scss',
 })
 export class TableLibrary {
@@ -70,7 +84,21 @@ export class TableLibrary {
   private readonly fresh = inject(FreshNotes);
   protected readonly tables = signal<readonly KeptTable[]>([]);
   protected readonly loaded = signal(false);
+  protected readonly search = signal('');
   private readonly themes = signal<ReadonlyMap<string, KeptTheme>>(new Map());
+  /** Names of the pages that a table stands on, by its id. */
+  private readonly pages = signal<ReadonlyMap<string, readonly string[]>>(new Map());
+  /** Tables that have every word of the search in their name, caption, header, theme or pages. */
+  protected readonly found = computed(() => {
+    const words = this.search().trim().toLocaleLowerCase().split(/\s+/);
+    return this.tables().filter((table) => {
+      const { name, caption, rows, headerRows } = table.document;
+      const text = [name, caption, ...rows.slice(0, headerRows).flat(), this.themeOf(table)?.name ?? '', ...(this.pages().get(table.id) ?? [])]
+        .join(' ')
+        .toLocaleLowerCase();
+      return words.every((word) => text.includes(word));
+    });
+  });
 
   constructor() {
     void this.load();
@@ -79,13 +107,26 @@ export class TableLibrary {
   protected themeOf = (table: KeptTable): Theme | undefined => this.themes().get(table.document.theme)?.document;
 
   protected async load(): Promise<void> {
-    const [themes, tables] = await Promise.all([
+    const [themes, tables, pages] = await Promise.all([
       this.deleting.attempt(() => firstValueFrom(this.api.themes())),
       this.deleting.attempt(() => firstValueFrom(this.api.tables())),
+      this.deleting.attempt(() => firstValueFrom(this.api.pages())),
     ]);
+    const standing = new Map<string, string[]>();
+    for (const { document } of pages ?? [])
+      for (const block of document.blocks)
+        if (block.kind === 'table' && !standing.get(block.table)?.includes(document.name))
+          standing.set(block.table, [...(standing.get(block.table) ?? []), document.name]);
+    this.pages.set(standing);
     this.themes.set(new Map(themes?.map((theme) => [theme.id, theme])));
     this.tables.set(tables ?? this.tables());
     this.loaded.set(true);
+  }
+
+  protected about({ id, rows, columns }: KeptTable): string {
+    const pages = this.pages().get(id) ?? [];
+    const where = pages.length === 0 ? 'on no page' : pages.length === 1 ? `on ${pages[0]}` : `on ${pages.length} pages`;
+    return `${rows.toLocaleString('en')} rows, ${columns} columns, ${where}`;
   }
 
   protected async create(): Promise<void> {
@@ -99,6 +140,15 @@ export class TableLibrary {
     await this.router.navigate(['/tables', kept.id]);
   }
 
+  protected async rename({ id, document: { name: old } }: KeptTable): Promise<void> {
+    const name = await askName(this.dialog, { title: 'Rename the table', name: old, action: 'Rename' });
+    if (name === undefined) return;
+    await this.deleting.attempt(async () => {
+      const { document, revision } = await firstValueFrom(this.api.get<Table>('tables', id));
+      await firstValueFrom(this.api.save('tables', id, revision, { ...document, name }));
+    });
+    await this.load();
+  }
   protected async duplicate({ id }: KeptTable): Promise<void> {
     await this.deleting.attempt(async () => {
       const { document } = await firstValueFrom(this.api.get<Table>('tables', id));

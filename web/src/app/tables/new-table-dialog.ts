@@ -1,13 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatDialogModule, MatDialogRef } from '@angular/material/dialog';
-import { FILE_MOST } from '../../../../core/intake/limits';
-import type { Intake } from '../../../../core/intake';
-import type { Outcome } from '../../../../core/outcome';
+import { FILE_MOST, encodings, separators } from '../../../../core/intake/choices';
+import type { Finding, FindingKind, SourceOptions } from '../../../../core/intake';
+import { good, type Outcome } from '../../../../core/outcome';
 import { LIMITS, emptyTable, heightOf, previewOf, widthOf, type Table } from '../../../../core/table';
 import { nameSchema } from '../../../../core/theme';
 import { Dressed } from '../controls/dressed';
-import { IntakeService } from '../workers/intake';
+import { IntakeService, Stopped } from '../workers/intake';
+import type { CameIn } from '../workers/intake.worker';
 
 export interface NewTable {
   readonly table: Table;
@@ -15,11 +17,11 @@ export interface NewTable {
   readonly notes: readonly string[];
 }
 
-/** A new table: so many rows and columns, cells copied from a spreadsheet, or a file of separated values. */
+/** A new table: so many rows and columns, cells copied from a spreadsheet or a page, or a file. */
 @Component({
   selector: 'zest-new-table-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Dressed, MatButtonModule, MatDialogModule],
+  imports: [Dressed, MatButtonModule, MatCheckboxModule, MatDialogModule],
   templateUrl: './new-table-dialog.html',
   styles: `
     .ways {
@@ -57,17 +59,40 @@ export interface NewTable {
       font-family: var(--zest-mono);
     }
     .result {
-      margin-block-start: 16px;
+      margin-block-start: 12px;
       display: grid;
-      grid-template-columns: 1fr 1fr;
+      grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
       gap: 16px;
+    }
+    .choices {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 12px;
+      align-items: end;
+      margin-block-start: 12px;
+    }
+    .choices label {
+      display: grid;
+      gap: 2px;
+    }
+    .source {
+      margin: 0;
+    }
+    .busy {
+      display: flex;
+      align-items: center;
+      gap: 12px;
+    }
+    .findings {
+      list-style: none;
+      padding: 0;
     }
     .picture {
       background: #fff;
       border: 1px solid var(--zest-line);
       border-radius: 12px;
       padding: 12px;
-      max-height: 180px;
+      max-height: 300px;
       overflow: hidden;
     }
     ul {
@@ -84,18 +109,25 @@ export class NewTableDialog {
   private readonly intake = inject(IntakeService);
   private readonly dialog = inject<MatDialogRef<NewTableDialog, NewTable>>(MatDialogRef);
   protected readonly limits = LIMITS;
+  protected readonly most = FILE_MOST / 1_048_576;
+  protected readonly encodings = encodings;
+  protected readonly separators = Object.entries(separators);
   protected readonly name = signal('');
   protected readonly rows = signal(5);
   protected readonly columns = signal(4);
   protected readonly wrong = signal('');
   protected readonly busy = signal('');
-  protected readonly found = signal<Intake | undefined>(undefined);
+  protected readonly found = signal<CameIn | undefined>(undefined);
+  /** What the person chose about the source, and which findings they undid. */
+  protected readonly source = signal('');
+  private options: SourceOptions = {};
+  private readonly refused = new Set<FindingKind>();
   protected readonly picture = computed(() => {
     const found = this.found();
-    return found && previewOf(found.table, 6);
+    return found && previewOf(found.arranged.table, 6);
   });
   protected readonly size = computed(() => {
-    const table = this.found()?.table;
+    const table = this.found()?.arranged.table;
     return table ? `${heightOf(table).toLocaleString('en')} rows, ${widthOf(table)} columns` : '';
   });
 
@@ -109,6 +141,7 @@ export class NewTableDialog {
   protected async paste(event: ClipboardEvent): Promise<void> {
     const clipboard = { html: event.clipboardData?.getData('text/html') ?? '', text: event.clipboardData?.getData('text/plain') ?? '' };
     event.preventDefault();
+    this.source.set('Pasted cells.');
     await this.bring('Reading the cells…', () => this.intake.clipboard(this.named('Pasted table'), clipboard));
   }
 
@@ -116,32 +149,67 @@ export class NewTableDialog {
     const field = event.target as HTMLInputElement;
     const file = field.files?.[0];
     field.value = '';
-    if (!file) return;
+    if (file) await this.read(file);
+  }
+  protected async drop(event: DragEvent): Promise<void> {
+    event.preventDefault();
+    const file = event.dataTransfer?.files[0];
+    if (file) await this.read(file);
+  }
+  private async read(file: File): Promise<void> {
     if (file.size > FILE_MOST)
-      return this.wrong.set(`“${file.name}” has ${Math.round(file.size / 1_048_576)} MB; at most ${FILE_MOST / 1_048_576} MB can be read.`);
+      return this.wrong.set(`“${file.name}” has ${Math.round(file.size / 1_048_576)} MB; at most ${this.most} MB can be read.`);
+    this.source.set(`From “${file.name}”.`);
     await this.bring(`Reading “${file.name}”…`, () =>
-      this.intake.csv(this.named(file.name.replace(/\.\w+$/, '').slice(0, 120) || 'Opened table'), file),
+      this.intake.file(this.named(file.name.replace(/\.\w+$/, '').slice(0, 120) || 'Opened table'), file),
     );
   }
 
-  private async bring(busy: string, work: () => Promise<Outcome<Intake>>): Promise<void> {
-    this.wrong.set('');
+  /** Another sheet, range, separator or encoding. Findings that were undone before may not be there any more. */
+  protected async choose(options: SourceOptions): Promise<void> {
+    this.options = { ...this.options, ...options };
+    await this.reading('Reading it again…', () => this.intake.readAgain(this.options, [...this.refused]));
+  }
+  protected async hold({ kind }: Finding, holds: boolean): Promise<void> {
+    if (holds) this.refused.delete(kind);
+    else this.refused.add(kind);
+    await this.reading('', async () => good(await this.intake.arrangeAgain([...this.refused])));
+  }
+
+  private async bring(busy: string, work: () => Promise<Outcome<CameIn>>): Promise<void> {
     this.found.set(undefined);
+    this.options = {};
+    this.refused.clear();
+    await this.reading(busy, work);
+  }
+  private async reading(busy: string, work: () => Promise<Outcome<CameIn>>): Promise<void> {
+    this.wrong.set('');
     this.busy.set(busy);
     try {
       const outcome = await work();
       if (outcome.ok) this.found.set(outcome.value);
       else this.wrong.set(outcome.problems.map(({ say, remedy }) => `${say} ${remedy ?? ''}`).join(' '));
     } catch (error) {
-      this.wrong.set(`It could not be read (${(error as Error).message}). Nothing was changed.`);
+      this.wrong.set(
+        error instanceof Stopped ? 'Stopped. Nothing was changed.' : `It could not be read (${(error as Error).message}). Nothing was changed.`,
+      );
     } finally {
       this.busy.set('');
     }
   }
+  protected stop(): void {
+    this.intake.stop();
+    this.found.set(undefined);
+  }
 
   protected take(): void {
     const found = this.found();
-    if (found) this.finish({ table: { ...found.table, name: this.named(found.table.name) }, notes: found.notes });
+    if (!found) return;
+    const { table, notes, findings } = found.arranged;
+    this.finish({
+      table: { ...table, name: this.named(table.name) },
+      notes: [...findings.filter(({ holds }) => holds).map(({ say }) => say), ...notes],
+    });
   }
 
   private finish(made: NewTable): void {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, inject, input, output, signal, viewChild } from '@angular/core';
-import { contract, element, frameRule, surrounded, tableElement, themeCss, writeCss, writeHtml } from '../../../../../core/compile';
+import { contract, element, frameRules, surrounded, tableElement, themeCss, writeCss, writeHtml } from '../../../../../core/compile';
 import { gridOf, heldOn, partOfCell, sectionRows, widthOf, type GridCell, type Table } from '../../../../../core/table';
 import { partOf, type ConditionName, type PartName, type Theme } from '../../../../../core/theme';
 
@@ -167,7 +167,7 @@ export class Specimen {
 
   constructor() {
     effect(() => {
-      const css = writeCss([frameRule, ...themeCss(this.theme(), { key: 'specimen', held: true, around: true })], 'compact');
+      const css = writeCss([...frameRules, ...themeCss(this.theme(), { key: 'specimen', held: true, around: true })], 'compact');
       this.sheet.replaceSync(`:host{color:#000;font:16px/1.4 system-ui,sans-serif}table{width:100%}${css}`);
       this.attach();
       this.placeTags();

@@ -1,0 +1,77 @@
+import { arrange, bringIn } from '../intake';
+import { mergeCells, tableOf, type Table } from '../table';
+import { dice, randomTable } from '../tests/random';
+import { dataFormats, type DataFormat } from './data-formats';
+import { tableData } from './table-files';
+
+/** What a table comes to when it is taken away and brought in again. */
+function again(table: Table, format: DataFormat): Table {
+  const data = tableData(table, format);
+  const outcome = bringIn(`x.${format}`, typeof data === 'string' ? new TextEncoder().encode(data) : data);
+  if (!outcome.ok) throw new Error(outcome.problems[0]?.say);
+  return arrange('x', outcome.value.raw, new Set(['title', 'below', 'blank-rows', 'blank-columns'])).table;
+}
+
+const hard = tableOf(
+  'Hard / names: [1]',
+  [
+    ['Boat', 'Σκάφος', 'اسم', 'Code'],
+    ['=HYPERLINK("x")', '+47 20', '@here', '-12'],
+    ["'=typed", "''-x", '-', '007'],
+    ['a|b \\ *c* _d_', '<b>&amp;', '“quoted”, "plain"', '12.50'],
+    ['two\nlines', '1,234.5', '3/4', '1e5'],
+    ['# not a heading', '[x](y)', '`code` ~s~', '-0'],
+  ],
+  { caption: 'Hard' },
+);
+
+describe('A table taken away as data', () => {
+  for (const { name: format } of dataFormats) {
+    it(`comes back from ${format} with the same texts, whatever they look like`, () => expect(again(hard, format).rows).toEqual(hard.rows));
+  }
+  for (const format of ['xlsx', 'ods'] as const) {
+    it(`comes back from ${format} with its merged cells`, () => {
+      const merged = mergeCells(hard, { row: 1, column: 0 }, { row: 2, column: 1 });
+      if (!merged.ok) throw new Error('It can be merged');
+      expect(again(merged.value, format).merges).toEqual(merged.value.merges);
+      expect(again(merged.value, format).rows).toEqual(merged.value.rows);
+    });
+    it(`comes back from ${format} for random tables`, () => {
+      for (let seed = 0; seed < 40; seed++) {
+        const table = randomTable(dice(seed));
+        // A sheet ends where its last text stands.
+        const framed = {
+          ...table,
+          rows: table.rows.map((cells, row) =>
+            cells.map(
+              (text, column) =>
+                text ||
+                (table.merges.some((m) => row >= m.row && row < m.row + m.rows && column >= m.column && column < m.column + m.columns) ? '' : 'x'),
+            ),
+          ),
+        };
+        const back = again(framed, format);
+        const shown = (each: Table): string =>
+          each.rows
+            .map((cells) => cells.join('\t').trimEnd())
+            .join('\n')
+            .trimEnd();
+        expect(shown(back)).withContext(`seed ${seed}`).toEqual(shown(framed));
+      }
+    });
+  }
+  it('is safe to open in a spreadsheet as CSV: nothing begins like a formula but numbers', () => {
+    const lines = String(tableData(hard, 'csv')).split('\r\n');
+    expect(lines[1]).toBe(`"'=HYPERLINK(""x"")",'+47 20,'@here,-12`);
+  });
+  it('is an array of arrays in JSON where names would be lost in an object', () => {
+    const named = (names: readonly string[]): unknown => JSON.parse(String(tableData(tableOf('x', [names, names.map((_, i) => String(i))]), 'json')));
+    expect(named(['a', 'b'])).toEqual([{ a: '0', b: '1' }]);
+    for (const names of [
+      ['a', 'a'],
+      ['a', ''],
+      ['2', '1'],
+    ])
+      expect(named(names)).toEqual([names, ['0', '1']]);
+  });
+});

@@ -1,0 +1,82 @@
+import { utils, write, type CellObject } from '@e965/xlsx';
+import Papa from 'papaparse';
+import { gridOf, isNumber, type Table } from '../table';
+import type { DataFormat } from './data-formats';
+
+/** A table's content as a file. What comes back from it by `bringIn` has the same texts in the same places. */
+export function tableData(table: Table, format: DataFormat): Uint8Array | string {
+  return writers[format](table);
+}
+
+const writers: Readonly<Record<DataFormat, (table: Table) => Uint8Array | string>> = {
+  csv: writeCsv,
+  xlsx: (table) => writeWorkbook(table, 'xlsx'),
+  ods: (table) => writeWorkbook(table, 'ods'),
+  json: writeJson,
+  md: writeMarkdown,
+};
+
+/** What a spreadsheet would take for a formula, and what looks like one that was guarded already. */
+const FORMULA = /^'*[=+\-@\t\r]/;
+
+/** RFC 4180. Cells that a spreadsheet would run get an apostrophe in front, which `bringIn` takes off again; numbers are left alone. */
+function writeCsv({ rows }: Table): string {
+  const guarded = (text: string): string => (FORMULA.test(text) && !isNumber(text) ? `'${text}` : text);
+  // With a byte order mark, by which spreadsheets know UTF-8.
+  return `\uFEFF${Papa.unparse(
+    rows.map((cells) => cells.map(guarded)),
+    { newline: '\r\n' },
+  )}`;
+}
+
+/** An array of objects where one header row names every column and no two alike; else an array of arrays. */
+function writeJson({ rows, headerRows }: Table): string {
+  const [names = [], ...body] = rows;
+  const isNamed = headerRows === 1 && body.length > 0 && names.every((name) => name !== '') && new Set(names).size === names.length;
+  // Names that are whole numbers would change places in an object.
+  const isOrdered = isNamed && !names.some((name) => /^\d+$/.test(name) || name === '__proto__');
+  return JSON.stringify(isOrdered ? body.map((cells) => Object.fromEntries(names.map((name, i) => [name, cells[i] ?? '']))) : rows, null, 1);
+}
+
+/** A table of GitHub Flavored Markdown: its first row is the header there, marks are escaped, breaks are `<br>`. */
+function writeMarkdown({ rows, caption, headerRows }: Table): string {
+  const width = rows[0]?.length ?? 0;
+  const line = (cells: readonly string[]): string => `| ${cells.map(escapeMarkdown).join(' | ')} |`;
+  const header = headerRows > 0 ? (rows[0] ?? []) : Array.from({ length: width }, () => '');
+  const body = headerRows > 0 ? rows.slice(1) : rows;
+  const heading = caption === '' ? [] : [`## ${escapeMarkdown(caption).replaceAll('<br>', ' ')}`, ''];
+  return [...heading, line(header), `|${' --- |'.repeat(width)}`, ...body.map(line), ''].join('\n');
+}
+const escapeMarkdown = (text: string): string =>
+  text
+    .replace(/[\\`*_[\]{}<>#|~&]/g, (letter) => (letter === '&' ? '&amp;' : letter === '<' ? '&lt;' : letter === '>' ? '&gt;' : `\\${letter}`))
+    .replace(/\r?\n/g, '<br>')
+    .trim();
+
+/** A workbook with one sheet: merged cells, and numbers as numbers where they are shown again as they were typed. */
+function writeWorkbook(table: Table, bookType: 'xlsx' | 'ods'): Uint8Array {
+  const sheet = utils.aoa_to_sheet([]);
+  for (const cells of gridOf(table).rows)
+    for (const { row, column, text } of cells) if (text !== '') sheet[utils.encode_cell({ r: row, c: column })] = cellOf(text, bookType === 'xlsx');
+  sheet['!ref'] = utils.encode_range({ s: { r: 0, c: 0 }, e: { r: table.rows.length - 1, c: (table.rows[0]?.length ?? 1) - 1 } });
+  sheet['!merges'] = table.merges.map(({ row, column, rows, columns }) => ({
+    s: { r: row, c: column },
+    e: { r: row + rows - 1, c: column + columns - 1 },
+  }));
+  const book = utils.book_new();
+  utils.book_append_sheet(book, sheet, sheetName(table.name));
+  return new Uint8Array(write(book, { type: 'array', bookType, bookSST: true, compression: true }) as ArrayBuffer);
+}
+
+function cellOf(text: string, isFormatted: boolean): CellObject {
+  const match = /^-?(?:0|[1-9]\d{0,14})(?:\.(\d{1,10}))?$/.exec(text);
+  const isPlain = match !== null && (isFormatted || String(Number(text)) === text) && text !== '-0';
+  return isPlain ? { t: 'n', v: Number(text), z: match[1] ? `0.${'0'.repeat(match[1].length)}` : '0' } : { t: 's', v: text };
+}
+
+/** Sheets are named in at most 31 characters, none of them : \ / ? * [ ]. */
+const sheetName = (name: string): string =>
+  name
+    .replace(/[:\\/?*[\]']/g, ' ')
+    .trim()
+    .slice(0, 31) || 'Table';

@@ -1,0 +1,150 @@
+import { readTable } from '../table';
+import { arrange, type Arranged, type FindingKind, type Raw } from './index';
+
+const raw = (rows: readonly (readonly string[])[], more: Partial<Raw> = {}): Raw => ({ rows, merges: [], notes: [], ...more });
+const made = (from: Raw, ...refused: FindingKind[]): Arranged => {
+  const arranged = arrange('Brought', from, new Set(refused));
+  expect(readTable(arranged.table).ok).withContext('what is made is a table').toBeTrue();
+  return arranged;
+};
+const kinds = ({ findings }: Arranged): readonly FindingKind[] => findings.map(({ kind }) => kind);
+
+/** A sheet as people keep them: a title, an empty row, columns left blank, a total and a source. */
+const sheet = raw([
+  ['Crossings in October', '', '', '', ''],
+  ['Skerrin line', '', '', '', ''],
+  ['', '', '', '', ''],
+  ['', 'Week', 'Crossings', '', 'Fares'],
+  ['', 'First', '38', '', '£412.50'],
+  ['', 'Second', '41', '', '£460.00'],
+  ['', '', '', '', ''],
+  ['', 'Third', '29', '', '£310.25'],
+  ['', 'Total', '108', '', '£1,182.75'],
+  ['', '', '', '', ''],
+  ['Source: harbour office', '', '', '', ''],
+]);
+
+describe('Arranging what came in', () => {
+  it('gives title, notes, header, row names and total their places and leaves out what is blank', () => {
+    const { table, findings } = made(sheet);
+    expect(table.rows).toEqual([
+      ['Week', 'Crossings', 'Fares'],
+      ['First', '38', '£412.50'],
+      ['Second', '41', '£460.00'],
+      ['Third', '29', '£310.25'],
+      ['Total', '108', '£1,182.75'],
+    ]);
+    expect(table.caption).toBe('Crossings in October');
+    expect(table.description).toBe('Skerrin line\nSource: harbour office');
+    expect([table.headerRows, table.rowHeaders, table.footerRows]).toEqual([1, 1, 1]);
+    expect(findings.map(({ say }) => say)).toEqual([
+      '“Crossings in October” above the table became its caption, and 1 row below it the description.',
+      '“Source: harbour office” below the table became part of the description.',
+      '1 blank row was left out.',
+      '2 blank columns were left out.',
+      'The first row is the header.',
+      'The first column names the rows.',
+      'The last row, “Total”, is the footer.',
+    ]);
+  });
+
+  it('says what the columns hold', () => {
+    const { notes } = made(sheet);
+    expect(notes.at(-1)).toBe('Column 2: whole numbers; column 3: money.');
+  });
+
+  for (const [refused, see] of [
+    ['title', (each: Arranged) => expect(each.table.rows[0]?.[0]).toBe('Crossings in October')],
+    ['below', (each: Arranged) => expect(each.table.rows.at(-1)?.[0]).toBe('Source: harbour office')],
+    ['blank-rows', (each: Arranged) => expect(each.table.rows.filter((cells) => cells.join('') === '').length).toBe(1)],
+    ['blank-columns', (each: Arranged) => expect(each.table.rows[0]?.length).toBe(5)],
+    ['header', (each: Arranged) => expect(each.table.headerRows).toBe(0)],
+    ['row-headers', (each: Arranged) => expect(each.table.rowHeaders).toBe(0)],
+    ['footer', (each: Arranged) => expect(each.table.footerRows).toBe(0)],
+  ] as const) {
+    it(`leaves ${refused} as it came when that is undone, and keeps the others it can`, () => {
+      const each = made(sheet, refused);
+      expect(each.findings.find(({ kind }) => kind === refused)?.holds).toBeFalse();
+      see(each);
+    });
+  }
+
+  it('finds two tiers of headers over merged cells', () => {
+    const { table } = made(
+      raw(
+        [
+          ['Boat', 'Leaves', ''],
+          ['', 'Weekday', 'Weekend'],
+          ['Moth', '18:35', '19:05'],
+          ['Wick', '19:20', '20:00'],
+        ],
+        {
+          merges: [
+            { row: 0, column: 0, rows: 2, columns: 1 },
+            { row: 0, column: 1, rows: 1, columns: 2 },
+          ],
+        },
+      ),
+    );
+    expect([table.headerRows, table.rowHeaders, table.merges.length]).toEqual([2, 1, 2]);
+  });
+
+  it('leaves rows of numbers alone: nothing names their columns', () => {
+    expect(
+      kinds(
+        made(
+          raw([
+            ['1', '2'],
+            ['3', '4'],
+          ]),
+        ),
+      ),
+    ).toEqual([]);
+  });
+  it('does not take a column of texts for a title and notes', () => {
+    const { table } = made(raw([['Oldquay'], ['Skerrin'], ['Note'], ['Tarn Isle']]));
+    expect(table.rows.length).toBe(4);
+  });
+  it('takes a last row whose numbers are the sums of those above for a total, in any language', () => {
+    const { table } = made(
+      raw([
+        ['Νησί', 'Επιβάτες'],
+        ['Σκέριν', '10'],
+        ['Ταρν', '20'],
+        ['Λόου', '30'],
+        ['Όλα μαζί', '60'],
+      ]),
+    );
+    expect([table.headerRows, table.footerRows]).toEqual([1, 1]);
+  });
+  it('keeps what the source itself says of its structure', () => {
+    const { table, findings } = made(
+      raw(
+        [
+          ['a', 'b'],
+          ['c', '1'],
+          ['d', '2'],
+        ],
+        { headerRows: 2, rowHeaders: 0, caption: 'Said' },
+      ),
+    );
+    expect([table.headerRows, table.caption]).toEqual([2, 'Said']);
+    expect(findings.map(({ kind }) => kind)).not.toContain('header');
+  });
+  it('shrinks merged cells with the blank rows and columns that it leaves out, and keeps blank ones inside them', () => {
+    const { table } = made(
+      raw(
+        [
+          ['a', '', '', 'b'],
+          ['', '', '', ''],
+          ['1', '', '2', '3'],
+          ['4', '', '5', '6'],
+        ],
+        { merges: [{ row: 0, column: 0, rows: 2, columns: 2 }] },
+      ),
+      'header',
+    );
+    expect(table.rows.length).toBe(4);
+    expect(table.merges).toEqual([{ row: 0, column: 0, rows: 2, columns: 2 }]);
+  });
+});

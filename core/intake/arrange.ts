@@ -1,0 +1,259 @@
+import { LIMITS, isNumber, type Merge } from '../table';
+import { kindsOfColumns, saysKinds } from './column-kinds';
+import type { Raw } from './raw';
+import { tableFrom, type Intake } from './square';
+
+/** What can be found in rows that came from elsewhere, in the order in which it is looked for. */
+export const findingKinds = ['title', 'below', 'blank-rows', 'blank-columns', 'header', 'row-headers', 'footer'] as const;
+export type FindingKind = (typeof findingKinds)[number];
+
+/** Something that was found and acted on; it can be undone by itself. */
+export interface Finding {
+  readonly kind: FindingKind;
+  readonly say: string;
+  /** Whether it holds: a refused one is found but not acted on. */
+  readonly holds: boolean;
+}
+
+export interface Arranged extends Intake {
+  readonly findings: readonly Finding[];
+}
+
+/** Rows under way to a table: cells, merges, and which source row each came from. */
+interface State {
+  readonly rows: readonly (readonly string[])[];
+  readonly merges: readonly Merge[];
+  readonly caption: string;
+  readonly description: string;
+  readonly headerRows: number;
+  readonly rowHeaders: number;
+  readonly footerRows: number;
+}
+
+/** What was found and what the rows are like once it is acted on. */
+interface Found {
+  readonly say: string;
+  readonly state: State;
+}
+
+/**
+ * Makes a table of what came in: leaves out what is not data, gives titles and notes their place, tells header,
+ * row headers and totals from the rest. Each finding says what it did; one that is `refused` is found and left.
+ */
+export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind> = new Set()): Arranged {
+  const filled = raw.rows.findLastIndex((cells) => filledIn(cells).length > 0) + 1;
+  const reached = Math.max(1, filled, ...raw.merges.map((merge) => merge.row + merge.rows));
+  let state: State = {
+    // Blank rows at the end are what a line break there makes: not worth a word.
+    rows: raw.rows.slice(0, reached),
+    merges: raw.merges,
+    caption: raw.caption ?? '',
+    description: '',
+    headerRows: raw.headerRows ?? 0,
+    rowHeaders: raw.rowHeaders ?? 0,
+    footerRows: raw.footerRows ?? 0,
+  };
+  const findings: Finding[] = [];
+  for (const kind of findingKinds) {
+    const found = finders[kind](state, raw);
+    if (!found) continue;
+    const holds = !refused.has(kind);
+    findings.push({ kind, say: found.say, holds });
+    if (holds) state = found.state;
+  }
+  const { rows, ...given } = state;
+  const intake = tableFrom(name, rows, given, raw.notes);
+  return { ...intake, notes: [...intake.notes, ...saysKinds(kindsOfColumns(intake.table))], findings };
+}
+
+const isBlank = (text: string): boolean => text.trim() === '';
+const filledIn = (cells: readonly string[]): readonly number[] => cells.flatMap((text, i) => (isBlank(text) ? [] : [i]));
+const times = (n: number, one: string, many: string): string => (n === 1 ? `1 ${one}` : `${n.toLocaleString('en')} ${many}`);
+const quoted = (text: string): string => `“${text.length > 60 ? `${text.slice(0, 57)}…` : text}”`;
+
+/** Rows and merges without the rows for which `isGone` says so; merges over some of them shrink. */
+export function withoutLines(state: State, axis: 'row' | 'column', isGone: (at: number) => boolean): State {
+  const [start, span] = axis === 'row' ? (['row', 'rows'] as const) : (['column', 'columns'] as const);
+  const before = (end: number): number => {
+    let kept = 0;
+    for (let i = 0; i < end; i++) if (!isGone(i)) kept++;
+    return kept;
+  };
+  const merges = state.merges.flatMap((merge) => {
+    const from = before(merge[start]);
+    const length = before(merge[start] + merge[span]) - from;
+    const next = { ...merge, [start]: from, [span]: length };
+    return length > 0 && next.rows * next.columns > 1 ? [next] : [];
+  });
+  const rows = axis === 'row' ? state.rows.filter((_, i) => !isGone(i)) : state.rows.map((cells) => cells.filter((_, i) => !isGone(i)));
+  return { ...state, rows, merges };
+}
+
+/** Most rows above a table that can be its title and what is said about it. */
+const TITLE_ROWS = 5;
+
+const finders: Readonly<Record<FindingKind, (state: State, raw: Raw) => Found | undefined>> = {
+  /** Rows at the top with one text each, above rows that are wider: a title, and what is said about it. */
+  title: (state) => {
+    if (state.caption !== '') return undefined;
+    const texts: string[] = [];
+    let end = 0;
+    for (const [i, cells] of state.rows.slice(0, TITLE_ROWS + 1).entries()) {
+      const filled = filledIn(cells);
+      if (filled.length > 1 || (filled.length === 1 && isNumber(cells[filled[0] ?? 0] ?? ''))) break;
+      if (filled.length === 1) texts.push((cells[filled[0] ?? 0] ?? '').trim());
+      end = i + 1;
+    }
+    const [caption, ...more] = texts;
+    const widest = Math.max(0, ...state.rows.slice(end, end + 30).map((cells) => filledIn(cells).length));
+    if (caption === undefined || widest < 2 || end >= state.rows.length || end > TITLE_ROWS) return undefined;
+    const about = more.length > 0 ? `, and ${times(more.length, 'row', 'rows')} below it the description` : '';
+    const cut = withoutLines(state, 'row', (row) => row < end);
+    return {
+      say: `${quoted(caption)} above the table became its caption${about}.`,
+      state: {
+        ...cut,
+        headerRows: Math.max(0, state.headerRows - end),
+        caption: caption.slice(0, LIMITS.caption),
+        description: more.join('\n').slice(0, LIMITS.description),
+      },
+    };
+  },
+  /** Rows at the end with one text each, set off by a blank row or begun like a note: a source, a remark. */
+  below: (state) => {
+    let from = state.rows.length;
+    while (from > 0 && filledIn(state.rows[from - 1] ?? []).length <= 1 && !isNumberOnly(state.rows[from - 1] ?? [])) from--;
+    // What follows a table of one column is that column.
+    const widest = Math.max(0, ...state.rows.slice(0, from).map((cells) => filledIn(cells).length));
+    if (from === 0 || widest < 2) return undefined;
+    const rows = state.rows.slice(from);
+    const first = rows.findIndex((cells) => filledIn(cells).length === 1 && isNote(cells.find((text) => !isBlank(text)) ?? ''));
+    const blank = rows.findIndex((cells) => filledIn(cells).length === 0);
+    const begin = first >= 0 && blank >= 0 ? Math.min(first, blank) : Math.max(first, blank);
+    const texts = begin < 0 ? [] : rows.slice(begin).flatMap((cells) => cells.filter((text) => !isBlank(text)).map((text) => text.trim()));
+    if (texts.length === 0) return undefined;
+    return {
+      say: `${quoted(texts[0] ?? '')}${texts.length > 1 ? ` and ${times(texts.length - 1, 'more row', 'more rows')}` : ''} below the table became part of the description.`,
+      state: {
+        ...withoutLines(state, 'row', (row) => row >= from + begin),
+        footerRows: 0,
+        description: [state.description, ...texts]
+          .filter((text) => text !== '')
+          .join('\n')
+          .slice(0, LIMITS.description),
+      },
+    };
+  },
+  'blank-rows': (state) => {
+    const gone = new Set(state.rows.flatMap((cells, i) => (filledIn(cells).length === 0 ? [i] : [])));
+    for (const merge of state.merges) for (let row = merge.row + 1; row < merge.row + merge.rows; row++) gone.delete(row);
+    if (gone.size === 0 || gone.size === state.rows.length) return undefined;
+    const above = [...gone].filter((row) => row < state.headerRows).length;
+    const below = [...gone].filter((row) => row >= state.rows.length - state.footerRows).length;
+    return {
+      say: `${times(gone.size, 'blank row was', 'blank rows were')} left out.`,
+      state: {
+        ...withoutLines(state, 'row', (row) => gone.has(row)),
+        headerRows: state.headerRows - above,
+        footerRows: state.footerRows - below,
+      },
+    };
+  },
+  'blank-columns': (state) => {
+    const width = Math.max(0, ...state.rows.map((cells) => cells.length));
+    const used = new Set(state.rows.flatMap(filledIn));
+    for (const merge of state.merges)
+      if (!isBlank(state.rows[merge.row]?.[merge.column] ?? '')) for (let c = 0; c < merge.columns; c++) used.add(merge.column + c);
+    const gone = Array.from({ length: width }, (_, i) => i).filter((column) => !used.has(column));
+    if (gone.length === 0 || gone.length === width) return undefined;
+    const set = new Set(gone);
+    return {
+      say: `${times(gone.length, 'blank column was', 'blank columns were')} left out.`,
+      state: {
+        ...withoutLines(state, 'column', (column) => set.has(column)),
+        rowHeaders: state.rowHeaders - gone.filter((column) => column < state.rowHeaders).length,
+      },
+    };
+  },
+  header: (state, raw) => {
+    if (raw.headerRows !== undefined && raw.headerRows > 0) return undefined;
+    const count = headerRowsOf(state);
+    if (count === 0) return undefined;
+    return { say: count === 1 ? 'The first row is the header.' : `The first ${count} rows are the header.`, state: { ...state, headerRows: count } };
+  },
+  'row-headers': (state, raw) => {
+    if (raw.rowHeaders !== undefined && raw.rowHeaders > 0) return undefined;
+    if (!firstColumnNamesRows(state)) return undefined;
+    return { say: 'The first column names the rows.', state: { ...state, rowHeaders: 1 } };
+  },
+  footer: (state, raw) => {
+    if (raw.footerRows !== undefined && raw.footerRows > 0) return undefined;
+    const last = state.rows.at(-1) ?? [];
+    if (state.rows.length - state.headerRows < 3 || !isTotal(state, last)) return undefined;
+    return { say: `The last row, ${quoted(last.find((text) => !isBlank(text)) ?? '')}, is the footer.`, state: { ...state, footerRows: 1 } };
+  },
+};
+
+const isNumberOnly = (cells: readonly string[]): boolean =>
+  cells.some((text) => !isBlank(text)) && cells.every((text) => isBlank(text) || isNumber(text));
+
+/** How notes below tables begin, in the languages that the interface will speak. */
+const NOTE =
+  /^(?:[*†‡§¹²³]|\(?\d\)\s|(?:source|sources|note|notes|remark|as of|quelle|quellen|hinweis|anmerkung|stand|remarque|note de|fuente|nota|πηγή|σημείωση|المصدر|ملاحظة)(?:[\s:.]|$))/iu;
+const isNote = (text: string): boolean => NOTE.test(text.trim());
+
+/**
+ * Rows at the top that name columns: texts only, no two alike unless merged, above rows of which some column is
+ * of numbers or dates, or which are at least not of the same kind. Up to three tiers, the upper ones with merged or blank cells.
+ */
+function headerRowsOf({ rows, merges }: State): number {
+  if (rows.length < 2) return 0;
+  const isTexts = (cells: readonly string[]): boolean => filledIn(cells).length > 0 && !cells.some((text) => isValue(text));
+  const reaches = (row: number): number => Math.max(row, ...merges.filter((merge) => merge.row === row).map((merge) => merge.row + merge.rows - 1));
+  const isTier = (row: number): boolean => isTexts(rows[row] ?? []) && merges.some((merge) => merge.row === row && merge.columns > 1);
+  let count = 0;
+  while (count < 2 && isTier(count)) count++;
+  const lowest = Math.max(count, ...Array.from({ length: count }, (_, row) => reaches(row)));
+  if (lowest >= rows.length - 1 || lowest > 2 || !isTexts(rows[lowest] ?? [])) return 0;
+  const names = (rows[lowest] ?? []).filter((text) => !isBlank(text)).map((text) => text.trim());
+  const isTold = count > 0 || new Set(names).size === names.length;
+  const below = rows.slice(lowest + 1, lowest + 40);
+  const width = Math.max(...below.map((cells) => cells.length));
+  const isWide = names.length >= Math.max(1, Math.min(width, rows[lowest]?.length ?? 0) - 1);
+  return isTold && (isWide || count > 0) && below.some((cells) => filledIn(cells).length > 0) ? lowest + 1 : 0;
+}
+
+/** A number, a date, a time: what a header seldom is. Years are the exception. */
+const isValue = (text: string): boolean =>
+  (isNumber(text) && !/^(1[89]|20)\d\d$/.test(text.trim())) || /^\d{1,4}[-./:]\d{1,2}(?:[-./:]\d{1,4})?$/.test(text.trim());
+
+/** The first column is of texts that are all there and all different, and another column is of values. */
+function firstColumnNamesRows({ rows, headerRows, footerRows }: State): boolean {
+  const body = rows.slice(headerRows, rows.length - footerRows);
+  const first = body.map((cells) => (cells[0] ?? '').trim());
+  if (body.length < 2 || first.some((text) => text === '' || isValue(text))) return false;
+  if (new Set(first).size !== first.length) return false;
+  const width = Math.max(...body.map((cells) => cells.length));
+  return Array.from({ length: width - 1 }, (_, i) => i + 1).some((column) => {
+    const texts = body.map((cells) => cells[column] ?? '').filter((text) => !isBlank(text));
+    return texts.length > 0 && texts.filter(isValue).length >= texts.length * 0.6;
+  });
+}
+
+const TOTAL =
+  /^(?:grand )?(?:total|totals|sum|all|overall|average|mean|median|gesamt|summe|insgesamt|durchschnitt|total général|somme|ensemble|moyenne|suma|promedio|σύνολο|μέσος όρος|المجموع|الإجمالي|المتوسط)(?:[\s:.]|$)/iu;
+
+const plain = (text: string): number => Number(text.replace(/[^\d.−-]/g, '').replace('−', '-'));
+
+/** A last row that says it is a total, or whose numbers are the sums of those above. */
+function isTotal({ rows, headerRows }: State, last: readonly string[]): boolean {
+  if (TOTAL.test((last.find((text) => !isBlank(text)) ?? '').trim())) return true;
+  const body = rows.slice(headerRows, -1);
+  const columns = filledIn(last).filter((column) => isNumber(last[column] ?? ''));
+  const sums = columns.filter((column) => {
+    const numbers = body.map((cells) => plain(cells[column] ?? '')).filter((n) => !Number.isNaN(n));
+    const sum = numbers.reduce((a, b) => a + b, 0);
+    return numbers.length > 2 && sum !== 0 && Math.abs(sum - plain(last[column] ?? '')) < 0.005 * numbers.length;
+  });
+  return columns.length > 0 && sums.length === columns.length;
+}

@@ -1,0 +1,2 @@
+export { FILE_MOST } from './limits';
+export { encodings, separators } from './raw';

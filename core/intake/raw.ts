@@ -1,0 +1,45 @@
+import type { Merge } from '../table';
+
+/** What a reader makes of a source, before anything is decided about it: cells as they stood there. */
+export interface Raw {
+  readonly rows: readonly (readonly string[])[];
+  readonly merges: readonly Merge[];
+  /** What the source itself says of its structure; without it, that is guessed. */
+  readonly headerRows?: number;
+  readonly rowHeaders?: number;
+  readonly footerRows?: number;
+  readonly caption?: string;
+  /** One sentence for each thing that was found or mended on the way. */
+  readonly notes: readonly string[];
+}
+
+/** Formats that tables come in from. */
+export type SourceKind = 'separated' | 'workbook' | 'html' | 'json' | 'markdown';
+
+/** What a person may choose about a source; what is left out is found out. */
+export interface SourceOptions {
+  readonly separator?: string;
+  readonly encoding?: Encoding;
+  /** Which of the source's sheets or tables, from 0. */
+  readonly piece?: number;
+  /** Part of a sheet, as in `B2:F40`. */
+  readonly range?: string;
+}
+export const encodings = ['utf-8', 'utf-16le', 'utf-16be', 'windows-1252'] as const;
+export type Encoding = (typeof encodings)[number];
+
+/** A source that was read, and how. */
+export interface Brought {
+  readonly kind: SourceKind;
+  readonly raw: Raw;
+  /** Names of the source's sheets or tables, where it can have several. */
+  readonly pieces: readonly string[];
+  readonly piece: number;
+  /** How it was read, for those that have a choice. */
+  readonly separator?: string;
+  readonly encoding?: Encoding;
+  readonly range?: string;
+}
+
+/** What separates cells, and what that is called. */
+export const separators = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' } as const;

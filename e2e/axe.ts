@@ -1,0 +1,21 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { WebDriver } from 'selenium-webdriver';
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+interface Finding {
+  readonly id: string;
+  readonly nodes: readonly { readonly target: unknown; readonly failureSummary: string }[];
+}
+
+/** Everything that axe has to say about what is on the screen, one line each. */
+export async function axeFindings(driver: WebDriver): Promise<string[]> {
+  await driver.executeScript(axe);
+  const found = await driver.executeAsyncScript<readonly Finding[]>(
+    'const done = arguments[0]; axe.run(document, { resultTypes: ["violations"] }).then((result) => done(result.violations.map(({ id, nodes }) => ({ id, nodes: nodes.map(({ target, failureSummary }) => ({ target, failureSummary })) }))))',
+  );
+  return found.flatMap(({ id, nodes }) =>
+    nodes.map(({ target, failureSummary }) => `${id}: ${JSON.stringify(target)} ${failureSummary.replace(/\s+/g, ' ')}`),
+  );
+}
