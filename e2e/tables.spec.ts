@@ -146,6 +146,24 @@ describe('From somebody’s spreadsheet', () => {
     await person.untilText(/3 rows, 3 columns/);
   }, 60_000);
 
+  it('(c) merges equal neighbours, and says so where there are none', async () => {
+    await newTable();
+    await person.paste(await person.find('textbox', 'Paste copied cells here'), {
+      'text/plain': 'Boat\tTo\nMoth\tSkerrin\nMoth\tTarn Isle\nWick\tTarn Isle\n',
+    });
+    await person.untilText(/4 rows, 2 columns/);
+    await person.click('button', 'Create table');
+    await person.click('cell', 'Moth');
+    await person.chord(Key.SHIFT, Key.ARROW_DOWN);
+    await person.click('button', 'Merge equal');
+    expect(await (await person.find('cell', 'Moth')).getAttribute('rowspan')).toBe('2');
+    await person.click('columnheader', 'Boat');
+    await person.click('button', 'Merge equal');
+    await person.find('alert', /No neighbours in the choice say the same/);
+    await person.click('button', /^Undo merge equal neighbours/);
+    await person.untilKept();
+  }, 60_000);
+
   it('finds tables by name, header and the page that they stand on', async () => {
     await person.open(`${app.url}/tables`);
     await person.fill('searchbox', 'Find a table', 'night boats');

@@ -7,6 +7,7 @@ import {
   isNumberCell,
   isUnevenRow,
   marksOf,
+  namedHeaders,
   padOf,
   sectionOf,
   type GridCell,
@@ -86,7 +87,12 @@ function rowsOf(table: Table, section: Section, options: TableHtmlOptions): Elem
   });
 }
 
-function cellElement(table: Table, cell: GridCell, { slots, held, contentOf }: TableHtmlOptions): Element {
+/** The id of a header cell that others name; where it stands makes it unique in its table. */
+const cellId = ({ id }: TableHtmlOptions, { row, column }: GridCell): string => `${id}-r${row}c${column}`;
+
+function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): Element {
+  const { slots, held, contentOf } = options;
+  const named = namedHeaders(table);
   const { tag, scope } = headerRole(table, cell);
   const conditions = held ? heldOn(table, cell, held) : [];
   const isHeader = cell.section === 'header';
@@ -94,6 +100,11 @@ function cellElement(table: Table, cell: GridCell, { slots, held, contentOf }: T
     tag,
     {
       class: classesOf(table, cell, tag, isHeader ? [] : conditions) || undefined,
+      id: named.size > 0 && tag === 'th' ? cellId(options, cell) : undefined,
+      headers: named
+        .get(cell)
+        ?.map((header) => cellId(options, header))
+        .join(' '),
       scope,
       rowspan: cell.rows > 1 ? cell.rows : undefined,
       colspan: cell.columns > 1 ? cell.columns : undefined,

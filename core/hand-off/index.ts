@@ -1,4 +1,3 @@
 export { tableFile, themeFile, themeFiles, type ThemeFiles } from './hand-off';
-export { clipboardOf } from './clipboard';
-export { dataFormats, type DataFormat } from './data-formats';
+export { dataFormats, type DataFormat } from './choices';
 export { tableData } from './table-files';

@@ -1,7 +1,7 @@
 import { arrange, bringIn } from '../intake';
 import { mergeCells, tableOf, type Table } from '../table';
 import { dice, randomTable } from '../tests/random';
-import { dataFormats, type DataFormat } from './data-formats';
+import { dataFormats, type DataFormat } from './choices';
 import { tableData } from './table-files';
 
 /** What a table comes to when it is taken away and brought in again. */

@@ -1,7 +1,7 @@
 import { utils, write, type CellObject } from '@e965/xlsx';
 import Papa from 'papaparse';
 import { gridOf, isNumber, type Table } from '../table';
-import type { DataFormat } from './data-formats';
+import type { DataFormat } from './choices';
 
 /** A table's content as a file. What comes back from it by `bringIn` has the same texts in the same places. */
 export function tableData(table: Table, format: DataFormat): Uint8Array | string {

@@ -70,3 +70,40 @@ export function splitCells(table: Table, row: number, column: number): Edited {
   if (cell.rows * cell.columns === 1) return bad({ code: 'split-one', say: 'This cell is not merged.', remedy: 'Choose merged cells.' });
   return good({ ...table, merges: table.merges.filter((merge) => merge.row !== cell.row || merge.column !== cell.column) });
 }
+
+/**
+ * Merges neighbours that say the same within a choice, down each column first and then across: a boat named in four rows
+ * becomes one cell over the four. Their text is kept once. Empty cells, and cells that are merged already, stay as they are.
+ */
+export function mergeEqual(table: Table, chosen: { row: number; column: number; toRow: number; toColumn: number }): Edited {
+  const grid = gridOf(table);
+  const merges: Merge[] = [];
+  const taken = new Set<string>();
+  const isSame = (row: number, column: number, text: string): boolean => {
+    const cell = grid.at(row, column);
+    return cell.rows * cell.columns === 1 && cell.text === text && !taken.has(`${row} ${column}`);
+  };
+  for (let row = chosen.row; row <= chosen.toRow; row++)
+    for (let column = chosen.column; column <= chosen.toColumn; column++) {
+      const { text } = grid.at(row, column);
+      if (text.trim() === '' || !isSame(row, column, text)) continue;
+      let [rows, columns] = [1, 1];
+      while (row + rows <= chosen.toRow && sectionOf(table, row + rows) === sectionOf(table, row) && isSame(row + rows, column, text)) rows++;
+      const isColumnSame = (at: number): boolean => range(row, row + rows - 1).every((each) => isSame(each, at, text));
+      while (column + columns <= chosen.toColumn && isColumnSame(column + columns)) columns++;
+      if (rows * columns === 1) continue;
+      merges.push({ row, column, rows, columns });
+      for (const r of range(row, row + rows - 1)) for (const c of range(column, column + columns - 1)) taken.add(`${r} ${c}`);
+    }
+  if (merges.length === 0)
+    return bad({
+      code: 'merge-none',
+      say: 'No neighbours in the choice say the same.',
+      remedy: 'Choose cells that repeat: hold Shift and press arrow keys, or click.',
+    });
+  const anchors = new Set(merges.map(({ row, column }) => `${row} ${column}`));
+  const rows = table.rows.map((cells, row) =>
+    cells.map((text, column) => (taken.has(`${row} ${column}`) && !anchors.has(`${row} ${column}`) ? '' : text)),
+  );
+  return good({ ...table, rows, merges: [...table.merges, ...merges] });
+}

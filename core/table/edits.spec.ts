@@ -9,6 +9,7 @@ import {
   heightOf,
   insertLines,
   mergeCells,
+  mergeEqual,
   moveLines,
   putBlock,
   readTable,
@@ -18,6 +19,7 @@ import {
   setHeaderRows,
   setRowHeaders,
   splitCells,
+  tableOf,
   turn,
   widthOf,
   type Edited,
@@ -123,6 +125,32 @@ describe('Rows and columns, several at once', () => {
     ]);
     expect([table.headerRows, table.rowHeaders]).toEqual([1, 1]);
     expect(table.merges).toEqual([{ row: 1, column: 1, rows: 1, columns: 2 }]);
+  });
+});
+
+describe('Equal neighbours', () => {
+  const table = tableOf('x', [
+    ['Boat', 'To', 'To'],
+    ['Moth', 'Skerrin', 'Skerrin'],
+    ['Moth', 'Skerrin', 'Skerrin'],
+    ['Moth', '', 'Tarn Isle'],
+    ['Wick', '', 'Tarn Isle'],
+  ]);
+  it('are merged down and across, with their text once; empty ones are not', () => {
+    const merged = done(mergeEqual(table, { row: 0, column: 0, toRow: 4, toColumn: 2 }));
+    expect(merged.merges).toEqual([
+      { row: 0, column: 1, rows: 1, columns: 2 },
+      { row: 1, column: 0, rows: 3, columns: 1 },
+      { row: 1, column: 1, rows: 2, columns: 2 },
+      { row: 3, column: 2, rows: 2, columns: 1 },
+    ]);
+    expect(merged.rows.flat().filter((text) => text === 'Skerrin').length).toBe(1);
+    expect(gridProblem(merged)).toBe('');
+  });
+  it('stay within the choice and the part of the table, and are refused where there are none', () => {
+    expect(done(mergeEqual(table, { row: 1, column: 0, toRow: 2, toColumn: 0 })).merges).toEqual([{ row: 1, column: 0, rows: 2, columns: 1 }]);
+    const refused = mergeEqual(table, { row: 3, column: 0, toRow: 4, toColumn: 1 });
+    expect(refused.ok ? '' : refused.problems[0]?.code).toBe('merge-none');
   });
 });
 

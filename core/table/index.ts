@@ -1,6 +1,7 @@
 export { TABLE_FORMAT, emptyTable, heightOf, sectionOf, sectionRows, tableOf, widthOf, type Merge, type Section, type Table } from './table';
 export { gridOf, type Grid, type GridCell } from './grid';
 export { columnGroups, headerRole, type HeaderRole } from './headers';
+export { headersOf, namedHeaders } from './assignment';
 export { LIMITS, readTable, tableSchema } from './read-table';
 export { previewOf } from './preview';
 export { ORDINARY_BAND, heldOn, isHeaderGroup, partOfCell, slotOf, type Band, type Held } from './slots';
@@ -10,4 +11,4 @@ export { deleteColumn, deleteRow, insertColumn, insertRow, type Edited } from '.
 export { deleteLines, duplicateLines, insertLines, moveLines, turn, type Lines } from './edit-lines';
 export { blockOf, clearBlock, putBlock, type Block, type Chosen, type Put } from './edit-block';
 export { setCell, setFooterRows, setHeaderRows, setRowHeaders } from './edit-content';
-export { mergeCells, splitCells } from './edit-merges';
+export { mergeCells, mergeEqual, splitCells } from './edit-merges';

@@ -5,7 +5,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import { MatTooltipModule } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
-import { dataFormats } from '../../../../core/hand-off/data-formats';
+import { dataFormats } from '../../../../core/hand-off/choices';
 import { sayProblem } from '../../../../core/outcome';
 import {
   LIMITS,
@@ -16,6 +16,7 @@ import {
   heightOf,
   insertLines,
   mergeCells,
+  mergeEqual,
   moveLines,
   putBlock,
   setCell,
@@ -158,6 +159,7 @@ export class TableEditor implements OnInit {
     const { row, column, toRow, toColumn } = this.choice();
     this.edit('merge cells', (table) => mergeCells(table, { row, column }, { row: toRow, column: toColumn }));
   }
+  protected mergeEqual = (): boolean => this.edit('merge equal neighbours', (table) => mergeEqual(table, this.choice()));
   protected split(): void {
     const { row, column } = this.choice();
     this.edit('split cells', (table) => splitCells(table, row, column));

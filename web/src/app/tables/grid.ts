@@ -26,7 +26,7 @@ import {
   type GridCell,
   type Table,
 } from '../../../../core/table';
-import { clipboardOf } from '../../../../core/hand-off/clipboard';
+import { clipboardOf } from '../../../../core/clipboard';
 import type { Theme } from '../../../../core/theme';
 
 /** The chosen block of cells; its first slot has the focus. */

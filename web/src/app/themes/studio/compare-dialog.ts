@@ -82,6 +82,7 @@ interface Choice {
       width: 440px;
     }
     .with {
+      padding-block-start: 4px;
       display: flex;
       gap: 8px;
       align-items: center;

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { element, textWithBreaks, writeHtml } from '../compile/markup';
+import { element, textWithBreaks, writeHtml } from '../compile';
 import type { Block } from '../table';
 
 /** A block of cells as programs exchange them: a bare HTML table, and tab-separated text. */

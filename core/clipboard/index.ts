@@ -1,0 +1,1 @@
+export { clipboardOf } from './clipboard';
