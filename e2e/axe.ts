@@ -9,11 +9,15 @@ interface Finding {
   readonly nodes: readonly { readonly target: unknown; readonly failureSummary: string }[];
 }
 
-/** Everything that axe has to say about what is on the screen, one line each. */
-export async function axeFindings(driver: WebDriver): Promise<string[]> {
+/**
+ * Everything that axe has to say about what is on the screen, one line each. For its rules on stylesheets it writes copies
+ * of them into documents of its own, which the content security policy stops with a word on the console.
+ */
+export async function axeFindings(driver: WebDriver, { stylesheets = true } = {}): Promise<string[]> {
   await driver.executeScript(axe);
   const found = await driver.executeAsyncScript<readonly Finding[]>(
-    'const done = arguments[0]; axe.run(document, { resultTypes: ["violations"] }).then((result) => done(result.violations.map(({ id, nodes }) => ({ id, nodes: nodes.map(({ target, failureSummary }) => ({ target, failureSummary })) }))))',
+    'const done = arguments[1]; axe.run(document, { resultTypes: ["violations"], preload: arguments[0] }).then((result) => done(result.violations.map(({ id, nodes }) => ({ id, nodes: nodes.map(({ target, failureSummary }) => ({ target, failureSummary })) }))))',
+    stylesheets,
   );
   return found.flatMap(({ id, nodes }) =>
     nodes.map(({ target, failureSummary }) => `${id}: ${JSON.stringify(target)} ${failureSummary.replace(/\s+/g, ' ')}`),

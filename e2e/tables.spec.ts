@@ -164,6 +164,25 @@ describe('From somebody’s spreadsheet', () => {
     await person.untilKept();
   }, 60_000);
 
+  it('(d) brings a newer file in: what it changes is shown first, and undone at once', async () => {
+    await person.open(`${app.url}/tables/fares-by-age`);
+    await person.click('button', 'Bring in again');
+    await openFile('fares.csv', 'Single,Passenger,Return,Dogs\n£12.00,Adult,£19.50,£1\n£4.00,"Child, 4 to 11",£7.00,£1\n£1.00,Dog,£2.00,\n');
+    await person.untilText(/4 rows, 4 columns/);
+    await person.click('button', 'Compare');
+    await person.untilText(/1 cell changed, 1 row new, 4 rows gone/);
+    await person.find('rowheader', 'Adult');
+    await person.untilText(/New columns\s+Dogs/);
+    await person.untilText(/kept as they are\s+Ten crossings/);
+    expect(await axeFindings(driver, { stylesheets: false })).toEqual([]);
+    await person.click('button', 'Take it in');
+    await person.gone('heading', 'What the newer file changes');
+    expect(await textOfRow('Adult')).toBe('Adult|£12.00|£19.50|£88.00|£1');
+    await person.click('button', /^Undo bring in a newer file/);
+    await person.find('rowheader', 'Under 4');
+    await person.untilKept();
+  }, 60_000);
+
   it('finds tables by name, header and the page that they stand on', async () => {
     await person.open(`${app.url}/tables`);
     await person.fill('searchbox', 'Find a table', 'night boats');

@@ -2,6 +2,7 @@ export { TABLE_FORMAT, emptyTable, heightOf, sectionOf, sectionRows, tableOf, wi
 export { gridOf, type Grid, type GridCell } from './grid';
 export { columnGroups, headerRole, type HeaderRole } from './headers';
 export { headersOf, namedHeaders } from './assignment';
+export { bringAgain, columnNames, possibleKeys, type Again, type CellChange } from './bring-again';
 export { LIMITS, readTable, tableSchema } from './read-table';
 export { previewOf } from './preview';
 export { ORDINARY_BAND, heldOn, isHeaderGroup, partOfCell, slotOf, type Band, type Held } from './slots';

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, type OnInit, computed, inject, input, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
 import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatTooltipModule } from '@angular/material/tooltip';
@@ -37,7 +38,9 @@ import { Name } from '../controls/rename';
 import { Api, type KeptTheme } from '../documents/api';
 import { OpenDocument } from '../documents/open-document';
 import { UndoRedo } from '../controls/undo-redo';
+import type { AgainData } from './again-dialog';
 import { FreshNotes } from './fresh-notes';
+import type { NewTable } from './new-table-dialog';
 import { IntakeService } from '../workers/intake';
 import { Grid, type Choice, type Pasted } from './grid';
 
@@ -53,6 +56,7 @@ export class TableEditor implements OnInit {
   readonly id = input.required<string>();
   private readonly api = inject(Api);
   private readonly deleting = inject(Deleting);
+  private readonly dialog = inject(MatDialog);
   private readonly fresh = inject(FreshNotes);
   private readonly intake = inject(IntakeService);
   private readonly grid = viewChild(Grid);
@@ -177,6 +181,19 @@ export class TableEditor implements OnInit {
     this.change('set the caption', 'caption', (table) => ({ ...table, caption: caption.slice(0, LIMITS.caption) }));
   protected rename = (name: string): void => this.change('rename the table', 'name', (table) => ({ ...table, name }));
   protected dress = (theme: string): void => this.change('dress the table', 'theme', (table) => ({ ...table, theme }));
+
+  /** A newer file for this table: what it changes is shown before it is taken. */
+  protected async bringAgain(): Promise<void> {
+    const [{ NewTableDialog }, { AgainDialog }] = await Promise.all([import('./new-table-dialog'), import('./again-dialog')]);
+    const made = await firstValueFrom(
+      this.dialog.open<unknown, unknown, NewTable>(NewTableDialog, { width: '900px', data: { again: true } }).afterClosed(),
+    );
+    const table = this.table();
+    if (!made || !table) return;
+    const data: AgainData = { table, newer: made.table };
+    const taken = await firstValueFrom(this.dialog.open<unknown, AgainData, Table>(AgainDialog, { width: '760px', data }).afterClosed());
+    if (taken) this.change('bring in a newer file', '', () => taken);
+  }
 
   protected async download(path: string): Promise<void> {
     const session = this.open.session();

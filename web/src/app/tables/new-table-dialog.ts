@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
-import { MatDialogModule, MatDialogRef } from '@angular/material/dialog';
+import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { FILE_MOST, encodings, separators } from '../../../../core/intake/choices';
 import type { Finding, FindingKind, SourceOptions } from '../../../../core/intake';
 import { good, type Outcome } from '../../../../core/outcome';
@@ -26,7 +26,7 @@ export interface NewTable {
   styles: `
     .ways {
       display: grid;
-      grid-template-columns: 1fr 1fr 1fr;
+      grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
       gap: 16px;
       align-items: start;
     }
@@ -106,6 +106,8 @@ export interface NewTable {
   `,
 })
 export class NewTableDialog {
+  /** Set when a newer file is wanted for a table that is there. */
+  protected readonly isAgain = inject<{ readonly again: boolean } | null>(MAT_DIALOG_DATA, { optional: true })?.again === true;
   private readonly intake = inject(IntakeService);
   private readonly dialog = inject<MatDialogRef<NewTableDialog, NewTable>>(MatDialogRef);
   protected readonly limits = LIMITS;

@@ -1,0 +1,143 @@
+import { bad, good, type Outcome } from '../outcome';
+import { LIMITS } from './read-table';
+import { gridOf } from './grid';
+import { sectionRows, widthOf, type Merge, type Table } from './table';
+
+/** A cell that a newer file has otherwise. */
+export interface CellChange {
+  readonly key: string;
+  readonly column: string;
+  readonly before: string;
+  readonly after: string;
+}
+
+/** What a newer file makes of a table, and how that differs. */
+export interface Again {
+  readonly table: Table;
+  /** Keys of rows that are new, and of those that are in it no more. */
+  readonly added: readonly string[];
+  readonly removed: readonly string[];
+  readonly changed: readonly CellChange[];
+  /** Columns that are new, and those that the newer file lacks: these stay as they are. */
+  readonly newColumns: readonly string[];
+  readonly keptColumns: readonly string[];
+  /** One sentence for each thing that had to give way. */
+  readonly notes: readonly string[];
+}
+
+const same = (text: string): string => text.trim().replace(/\s+/g, ' ').toLocaleLowerCase();
+
+/** What a column is called: its lowest header cell, or the whole way down where another column's is the same; else its number. */
+export function columnNames(table: Table): readonly string[] {
+  const grid = gridOf(table);
+  const columns = Array.from({ length: widthOf(table) }, (_, column) => {
+    const cells = Array.from({ length: table.headerRows }, (_, row) => grid.at(row, column));
+    return [...new Set(cells)].map(({ text }) => text.trim()).filter((text) => text !== '');
+  });
+  const lowest = columns.map((path) => path.at(-1) ?? '');
+  return columns.map((path, i) => {
+    const name = lowest[i] ?? '';
+    if (name === '') return `Column ${i + 1}`;
+    return lowest.filter((each) => same(each) === same(name)).length > 1 ? path.join(', ') : name;
+  });
+}
+
+const bodyOf = (table: Table): readonly (readonly string[])[] => {
+  const { first, count } = sectionRows(table, 'body');
+  return table.rows.slice(first, first + count);
+};
+const isKey = (rows: readonly (readonly string[])[], column: number): boolean => {
+  const texts = rows.map((cells) => same(cells[column] ?? ''));
+  return rows.length > 0 && texts.every((text) => text !== '') && new Set(texts).size === texts.length;
+};
+
+/** Names of the columns by which rows can be told in both: no cell empty, no two alike. */
+export function possibleKeys(table: Table, newer: Table): readonly string[] {
+  const others = columnNames(newer).map(same);
+  return columnNames(table).filter((name, column) => {
+    const other = others.indexOf(same(name));
+    return other >= 0 && isKey(bodyOf(table), column) && isKey(bodyOf(newer), other);
+  });
+}
+
+/**
+ * Takes a newer file's content into a table: columns are matched by name, rows by `key`. Header, row headers, caption,
+ * description and theme stay; rows stand as the newer file has them. Nothing is changed but what the outcome lists.
+ */
+export function bringAgain(table: Table, newer: Table, key: string): Outcome<Again> {
+  const [names, others] = [columnNames(table), columnNames(newer)];
+  const place = new Map(others.map((name, i) => [same(name), i]));
+  const from = names.map((name) => place.get(same(name)));
+  const keyAt = names.findIndex((name) => same(name) === same(key));
+  if (keyAt < 0 || from[keyAt] === undefined || !possibleKeys(table, newer).includes(names[keyAt] ?? ''))
+    return bad({
+      code: 'no-key',
+      say: `Rows cannot be told by “${key}”: it has to be in both, filled everywhere, and different in every row.`,
+      remedy: 'Choose another column.',
+    });
+  const fresh = others.flatMap((name, i) => (names.some((each) => same(each) === same(name)) ? [] : [{ name, i }]));
+  if (names.length + fresh.length > LIMITS.columns)
+    return bad({ code: 'columns-most', say: `It would have more than ${LIMITS.columns} columns.`, remedy: 'Leave some out of the file.' });
+  const old = bodyOf(table);
+  const before = new Map(old.map((cells, i) => [same(cells[keyAt] ?? ''), { cells, i }]));
+  const changed: CellChange[] = [];
+  const added: string[] = [];
+  const stays = new Map<number, number>();
+  const rows = bodyOf(newer).map((cells, now) => {
+    const name = cells[from[keyAt] ?? 0] ?? '';
+    const known = before.get(same(name));
+    if (known) stays.set(known.i, now);
+    else added.push(name);
+    const kept = from.map((at, column) => {
+      const was = known?.cells[column] ?? '';
+      const is = at === undefined ? was : (cells[at] ?? '');
+      if (known && is !== was) changed.push({ key: name, column: names[column] ?? '', before: was, after: is });
+      return is;
+    });
+    return [...kept, ...fresh.map(({ i }) => cells[i] ?? '')];
+  });
+  const removed = old.flatMap((cells, i) => (stays.has(i) ? [] : [cells[keyAt] ?? '']));
+  const { first, count } = sectionRows(table, 'body');
+  const header = table.rows.slice(0, first).map((cells, row) => [...cells, ...fresh.map(({ name }) => (row === first - 1 ? name : ''))]);
+  const footer = footerOf(table, newer, from, fresh);
+  const merges = table.merges.flatMap((merge) => moved(merge, first, count, rows.length, stays));
+  const notes = merges.length < table.merges.length ? ['Merged cells whose rows no longer stand together were split.'] : [];
+  return good({
+    table: { ...table, rows: [...header, ...rows, ...footer], merges },
+    added,
+    removed,
+    changed,
+    newColumns: fresh.map(({ name }) => name),
+    keptColumns: names.filter((_, column) => from[column] === undefined),
+    notes,
+  });
+}
+
+/** The newer footer where it has as many rows; else the one that is there. */
+function footerOf(
+  table: Table,
+  newer: Table,
+  from: readonly (number | undefined)[],
+  fresh: readonly { readonly i: number }[],
+): readonly (readonly string[])[] {
+  const old = table.rows.slice(table.rows.length - table.footerRows);
+  const next = newer.rows.slice(newer.rows.length - newer.footerRows);
+  const isNewer = table.footerRows > 0 && newer.footerRows === table.footerRows;
+  return old.map((cells, row) => [
+    ...cells.map((text, column) => {
+      const at = from[column];
+      return isNewer && at !== undefined ? (next[row]?.[at] ?? '') : text;
+    }),
+    ...fresh.map(({ i }) => (isNewer ? (next[row]?.[i] ?? '') : '')),
+  ]);
+}
+
+/** Merged cells where their rows went, if they still stand together there. */
+function moved(merge: Merge, first: number, count: number, now: number, stays: ReadonlyMap<number, number>): readonly Merge[] {
+  if (merge.row < first) return [merge];
+  if (merge.row >= first + count) return [{ ...merge, row: merge.row + now - count }];
+  const places = Array.from({ length: merge.rows }, (_, i) => stays.get(merge.row - first + i));
+  const start = places[0];
+  if (start === undefined || places.some((place, i) => place !== start + i)) return [];
+  return [{ ...merge, row: first + start }];
+}
