@@ -36,4 +36,10 @@ describe('Files made by LibreOffice', () => {
       expect(notes).toContain('3 formulas came in as the last value.');
     });
   }
+  it('come in from a web page as well, dates as they are shown there', () => {
+    const { table } = open('crossings.html');
+    expect(table.caption).toBe('Crossings in October');
+    expect(table.rows[3]).toEqual(['Σκάφος', '41', '9', '£1,460.00', '15/03/2023 18:00']);
+    expect([table.headerRows, table.rowHeaders, table.footerRows, table.merges.length]).toEqual([2, 1, 1, 4]);
+  });
 });
