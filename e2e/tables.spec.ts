@@ -157,9 +157,18 @@ describe('From somebody’s spreadsheet', () => {
     await person.chord(Key.SHIFT, Key.ARROW_DOWN);
     await person.click('button', 'Merge equal');
     expect(await (await person.find('cell', 'Moth')).getAttribute('rowspan')).toBe('2');
+    // Others than equal ones keep what they said, or the first of it.
+    await person.click('cell', 'Wick');
+    await person.chord(Key.SHIFT, Key.ARROW_RIGHT);
+    await person.click('button', 'Merge');
+    await person.untilText(/The 2 texts of the merged cells stand line by line/);
+    await person.find('cell', /Wick\s+Tarn Isle/);
+    await person.click('button', 'Keep the first only');
+    await person.find('cell', 'Wick');
     await person.click('columnheader', 'Boat');
     await person.click('button', 'Merge equal');
     await person.find('alert', /No neighbours in the choice say the same/);
+    await person.click('button', /^Undo merge cells/);
     await person.click('button', /^Undo merge equal neighbours/);
     await person.untilKept();
   }, 60_000);

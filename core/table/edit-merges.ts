@@ -19,9 +19,14 @@ export function splitAcross(table: Table, at: number): readonly Merge[] {
 
 /**
  * Merges the block between two slots, corner to corner. What the other cells held is put behind the first
- * one's text, each on a line of its own, so that nothing is lost.
+ * one's text, each on a line of its own, so that nothing is lost; `keep` can ask for the first text only.
  */
-export function mergeCells(table: Table, from: { row: number; column: number }, to: { row: number; column: number }): Edited {
+export function mergeCells(
+  table: Table,
+  from: { row: number; column: number },
+  to: { row: number; column: number },
+  keep: 'all' | 'first' = 'all',
+): Edited {
   const [top, bottom] = [Math.min(from.row, to.row), Math.max(from.row, to.row)];
   const [left, right] = [Math.min(from.column, to.column), Math.max(from.column, to.column)];
   if (sectionOf(table, top) !== sectionOf(table, bottom)) {
@@ -52,6 +57,7 @@ export function mergeCells(table: Table, from: { row: number; column: number }, 
   const text = [...inside]
     .map((cell) => cell.text)
     .filter((each) => each !== '')
+    .slice(0, keep === 'first' ? 1 : undefined)
     .join('\n');
   const rows = table.rows.map((cells, row) =>
     row < top || row > bottom

@@ -58,6 +58,8 @@ describe('Editing a table', () => {
     const table = merged(3, 3, [1, 0, 1, 2]);
     expect(table.rows[1]).toEqual(['r1c0\nr1c1\nr1c2', '', '']);
     expect(done(splitCells(table, 1, 2)).merges).toEqual([]);
+    const first = mergeCells(setCell(gridTable(3, 3), 1, 0, ''), { row: 1, column: 0 }, { row: 1, column: 2 }, 'first');
+    expect(done(first).rows[1]).toEqual(['r1c1', '', '']);
   });
   it('refuses merges across header and body, through others, and of one cell', () => {
     expect(refusal(mergeCells(gridTable(3, 3), { row: 0, column: 0 }, { row: 1, column: 0 }))).toBe('merge-section');

@@ -10,6 +10,7 @@ import { dataFormats } from '../../../../core/hand-off/choices';
 import { sayProblem } from '../../../../core/outcome';
 import {
   LIMITS,
+  blockOf,
   clearBlock,
   deleteLines,
   duplicateLines,
@@ -44,6 +45,12 @@ import type { NewTable } from './new-table-dialog';
 import { IntakeService } from '../workers/intake';
 import { Grid, type Choice, type Pasted } from './grid';
 
+/** Another way to do what was just done. */
+interface Instead {
+  readonly label: string;
+  readonly run: () => void;
+}
+
 @Component({
   selector: 'zest-table-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -67,10 +74,8 @@ export class TableEditor implements OnInit {
   protected readonly missing = this.open.missing;
   protected readonly notes = signal<readonly string[]>([]);
   protected readonly refusal = signal('');
-  /** What a paste did, and what it takes to have it inserted instead. */
-  protected readonly said = signal<{ readonly text: string; readonly insert?: { readonly chosen: Choice; readonly block: Block } } | undefined>(
-    undefined,
-  );
+  /** What was just done, and how it could have been done instead. */
+  protected readonly said = signal<{ readonly text: string; readonly instead?: Instead } | undefined>(undefined);
   protected readonly formats = dataFormats;
   protected readonly choice = signal<Choice>({ row: 0, column: 0, toRow: 0, toColumn: 0 });
   protected readonly limits = LIMITS;
@@ -149,19 +154,32 @@ export class TableEditor implements OnInit {
     const cells = (at.toRow - at.row + 1) * (at.toColumn - at.column + 1);
     this.said.set({
       text: [`${cells === 1 ? '1 cell' : `${cells.toLocaleString('en')} cells`} pasted.`, ...notes].join(' '),
-      ...(way === 'replace' ? { insert: { chosen, block } } : {}),
+      ...(way === 'replace' ? { instead: { label: 'Insert instead of writing over', run: () => this.put(chosen, block, 'insert') } } : {}),
     });
     this.chooseSoon(at);
   }
-  /** What was written over comes back, and the same cells are put in new rows. */
-  protected insertInstead({ chosen, block }: { chosen: Choice; block: Block }): void {
+  /** What was just done is undone, and done in the other way. */
+  protected instead({ run }: Instead): void {
     this.open.session()?.undo();
-    this.put(chosen, block, 'insert');
+    run();
   }
 
   protected merge(): void {
-    const { row, column, toRow, toColumn } = this.choice();
-    this.edit('merge cells', (table) => mergeCells(table, { row, column }, { row: toRow, column: toColumn }));
+    const chosen = this.choice();
+    const table = this.table();
+    if (!table) return;
+    const texts = new Set(
+      blockOf(table, chosen)
+        .rows.flat()
+        .filter((text) => text !== ''),
+    );
+    const merge = (keep: 'all' | 'first'): boolean =>
+      this.edit('merge cells', (each) => mergeCells(each, chosen, { row: chosen.toRow, column: chosen.toColumn }, keep));
+    if (!merge('all') || texts.size < 2) return;
+    this.said.set({
+      text: `The ${texts.size} texts of the merged cells stand line by line.`,
+      instead: { label: 'Keep the first only', run: () => merge('first') },
+    });
   }
   protected mergeEqual = (): boolean => this.edit('merge equal neighbours', (table) => mergeEqual(table, this.choice()));
   protected split(): void {
