@@ -4,6 +4,10 @@ import { finderScript } from './accessible';
 /** How long a person waits for something before giving up. */
 const PATIENCE_MS = 10_000;
 
+/** True where no dialog is open, or the one on top has the focus. */
+const hasFocusInDialog = `const dialogs = document.querySelectorAll('mat-dialog-container');
+  return dialogs.length === 0 || dialogs[dialogs.length - 1].contains(document.activeElement);`;
+
 export type Name = string | RegExp | null;
 
 /** A person at the screen: finds things by role and name, waits for what should come, and never for time. */
@@ -53,8 +57,19 @@ export class Person {
   async fill(role: string, name: Name, text: string): Promise<void> {
     await this.until(`the ${role} named ${String(name)} to type in`, async () => {
       const [field] = await this.all(role, name);
+      // A dialog takes the focus when it has opened; what is typed before that would land where it puts it.
+      if (!(await this.driver.executeScript<boolean>(hasFocusInDialog))) return undefined;
       await field?.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.DELETE, text);
       return field;
+    });
+  }
+
+  /** Moves the pointer over an element. */
+  async hover(role: string, name: Name = null): Promise<void> {
+    await this.until(`the pointer over the ${role} named ${String(name)}`, async () => {
+      const [element] = await this.all(role, name);
+      if (element) await this.driver.actions().move({ origin: element }).perform();
+      return element;
     });
   }
 

@@ -367,10 +367,7 @@ describe('In the studio', () => {
   it('i. what decides a cell is said where the pointer is, and a part that is off says so', async () => {
     await open('harbour-dusk');
     await person.choose(/Shown on/, 'Evening crossings');
-    await driver
-      .actions()
-      .move({ origin: await person.find('cell', 'Fennel Point') })
-      .perform();
+    await person.hover('cell', 'Fennel Point');
     await person.untilText(/Fill glow\s+Body rows, hovered/);
     await goToPart('Row headers');
     await setValue('Own look', 'At rest', 'off');

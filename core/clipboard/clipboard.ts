@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
-import { element, textWithBreaks, writeHtml } from '../compile';
-import type { Block } from '../table';
+import { cellNodes, element, writeHtml } from '../compile';
+import { textsOf, type Block } from '../table';
 
 /** A block of cells as programs exchange them: a bare HTML table, and tab-separated text. */
 export function clipboardOf({ rows, merges }: Block): { readonly html: string; readonly text: string } {
@@ -14,17 +14,17 @@ export function clipboardOf({ rows, merges }: Block): { readonly html: string; r
     element(
       'tr',
       {},
-      ...cells.flatMap((text, column) => {
+      ...cells.flatMap((cell, column) => {
         const at = `${row} ${column}`;
         if (covered.has(at)) return [];
         const merge = anchors.get(at);
         const spans = { rowspan: merge && merge.rows > 1 ? merge.rows : undefined, colspan: merge && merge.columns > 1 ? merge.columns : undefined };
-        return [element('td', spans, ...textWithBreaks(text))];
+        return [element('td', spans, ...cellNodes(cell))];
       }),
     ),
   );
   return {
     html: writeHtml(element('table', {}, element('tbody', {}, ...lines)), 'compact'),
-    text: Papa.unparse(rows as string[][], { delimiter: '\t', newline: '\n' }),
+    text: Papa.unparse(rows.map(textsOf) as string[][], { delimiter: '\t', newline: '\n' }),
   };
 }

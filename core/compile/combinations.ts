@@ -24,6 +24,8 @@ export function combinations(slot: Slot, asked: ReadonlySet<ConditionName>, firs
   if (needed.has('sorted-odd') || needed.has('sorted-even')) for (const condition of ['sorted', 'odd', 'even'] as const) needed.add(condition);
   needed.delete('sorted-odd');
   needed.delete('sorted-even');
+  // A heading is the first row of its group.
+  const isFirst = slot.part === 'group-headings';
   let all: readonly (readonly ConditionName[])[] = [['rest']];
   const times = (choices: readonly (readonly ConditionName[])[]): void => {
     all = all.flatMap((each) => choices.map((choice) => [...each, ...choice]));
@@ -35,7 +37,8 @@ export function combinations(slot: Slot, asked: ReadonlySet<ConditionName>, firs
   for (const condition of needed) times([[], [condition]]);
   return all.flatMap((each) => {
     const holds = new Set(each);
-    if (holds.has('first') && holds.has(firstRow === 'odd' ? 'even' : 'odd')) return [];
+    if ((holds.has('first') || isFirst) && holds.has(firstRow === 'odd' ? 'even' : 'odd')) return [];
+    if (isFirst && needed.has('first') && !holds.has('first')) return [];
     if (holds.has('sorted')) holds.add(holds.has('even') ? 'sorted-even' : 'sorted-odd');
     return [holds];
   });

@@ -8,4 +8,7 @@ import { rule, type CssNode } from './stylesheet';
 export const frameRules: readonly CssNode[] = [
   rule(`.${contract.frame}`, ['overflow-x', 'auto'], ['position', 'relative']),
   rule(`.${contract.about}`, ['position', 'absolute'], ['clip-path', 'inset(50%)'], ['width', '1px'], ['height', '1px'], ['overflow', 'hidden']),
+  // What a table asks for itself is stronger than its theme: an element more.
+  ...(['above', 'below'] as const).map((side) => rule(`.${contract.caption(side)}>caption`, ['caption-side', side === 'above' ? 'top' : 'bottom'])),
+  ...(['start', 'center', 'end'] as const).map((align) => rule(`.${contract.caption(align)}>caption`, ['text-align', align])),
 ];

@@ -11,6 +11,8 @@ interface Cell {
   readonly height: number;
   readonly isHeader: boolean;
   readonly text: string;
+  /** Which row group of the markup it is anchored in. */
+  readonly rowGroup: number;
   readonly attributes: ReadonlyMap<string, string>;
 }
 
@@ -25,12 +27,14 @@ function placed(html: string): { readonly cells: readonly Cell[]; readonly group
   const taken = new Set<string>();
   const groups: [number, number][] = [];
   let y = 0;
+  let rowGroup = 0;
   for (const part of table ? children(table) : []) {
     if (part.tagName === 'colgroup') {
       const from = groups.at(-1)?.[1] ?? 0;
       groups.push([from, from + Number(part.attrs.find(({ name }) => name === 'span')?.value ?? 1)]);
     }
     if (!['thead', 'tbody', 'tfoot'].includes(part.tagName)) continue;
+    rowGroup++;
     for (const row of children(part)) {
       let x = 0;
       for (const cell of children(row)) {
@@ -38,7 +42,7 @@ function placed(html: string): { readonly cells: readonly Cell[]; readonly group
         const attributes = new Map(cell.attrs.map(({ name, value }) => [name, value]));
         const [width, height] = [Number(attributes.get('colspan') ?? 1), Number(attributes.get('rowspan') ?? 1)];
         for (let dy = 0; dy < height; dy++) for (let dx = 0; dx < width; dx++) taken.add(`${x + dx} ${y + dy}`);
-        cells.push({ x, y, width, height, isHeader: cell.tagName === 'th', text: textOf(cell).trim(), attributes });
+        cells.push({ x, y, width, height, isHeader: cell.tagName === 'th', text: textOf(cell).trim(), rowGroup, attributes });
         x += width;
       }
       y++;
@@ -79,6 +83,15 @@ function assigned({ cells, groups }: ReturnType<typeof placed>, principal: Cell)
   else {
     for (let y = principal.y; y < principal.y + principal.height; y++) scan(principal.x, y, -1, 0);
     for (let x = principal.x; x < principal.x + principal.width; x++) scan(x, principal.y, 0, -1);
+    list.push(
+      ...cells.filter(
+        (cell) =>
+          cell.attributes.get('scope') === 'rowgroup' &&
+          cell.rowGroup === principal.rowGroup &&
+          cell.x < principal.x + principal.width &&
+          cell.y < principal.y + principal.height,
+      ),
+    );
     const group = groups.find(([from, to]) => principal.x >= from && principal.x < to);
     if (group)
       list.push(

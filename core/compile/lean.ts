@@ -87,7 +87,8 @@ interface SaidOn {
 /** A part as it is seen: as a plain cell and as a number. */
 function slotsOf(part: PartName): readonly Slot[] {
   const plain: Slot = { part, conditions: allConditions };
-  if (part === 'body-rows' || part === 'row-headers' || part === 'footer') return [plain, { ...plain, also: ['numbers'] }];
+  if (part === 'body-rows' || part === 'row-headers' || part === 'group-headings' || part === 'footer')
+    return [plain, { ...plain, also: ['numbers'] }];
   return part === 'numbers' ? [] : [plain];
 }
 const allConditions: readonly ConditionName[] = [...new Set(parts.flatMap(({ conditions }) => conditions))];

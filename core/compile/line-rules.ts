@@ -5,6 +5,7 @@ import { borderOf } from './declare';
 import {
   captionOf,
   columnTests,
+  contract,
   firstRowCells,
   lastRowCells,
   laterCells,
@@ -96,5 +97,10 @@ const traitSets: readonly (readonly ColumnTrait[])[] = columnTraits
 /** Between caption and table, on whichever side the caption stands. */
 function captionLine(theme: Theme, options: SelectorOptions): readonly CssNode[] {
   const below = resolveAt(theme, { part: 'caption', condition: 'rest' }, 'side').css === 'bottom';
-  return [rule(captionOf(options), ...borderOf(below ? 'block-start' : 'block-end', lineAt(theme, 'under-caption')))];
+  const line = lineAt(theme, 'under-caption');
+  const [towards, away] = below ? (['block-start', 'block-end'] as const) : (['block-end', 'block-start'] as const);
+  if (!isDrawn(line)) return [rule(captionOf(options), ...borderOf(towards, line))];
+  // A table can have its caption on the other side.
+  const turned = captionOf({ ...options, theme: `${options.theme}:where(.${contract.caption(below ? 'above' : 'below')})` });
+  return [rule(captionOf(options), ...borderOf(towards, line)), rule(turned, [`border-${towards}`, '0'], ...borderOf(away, line))];
 }

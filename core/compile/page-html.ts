@@ -1,12 +1,13 @@
 import { placementCss, type Block, type Page } from '../page';
-import type { Table } from '../table';
+import { needsContainer, textOf as textOfCell, type Table } from '../table';
 import type { Theme } from '../theme';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
 import { frameRules } from './frame';
 import { fontRules } from './font-rules';
+import { pinnedRules } from './pinned-rules';
 import { contract } from './selectors';
 import { rule, type CssNode, type Stylesheet } from './stylesheet';
-import { framedTable } from './table-html';
+import { framedTable, tableRules } from './table-html';
 import { themeCss } from './theme-css';
 
 /** What a page needs beside itself. A theme's key names its class. */
@@ -34,9 +35,13 @@ export function compilePage(input: PageInput, options: PageOptions): CompiledPag
   const used = [...new Set(page.blocks.flatMap((block) => (block.kind === 'table' ? [block.theme] : [])))];
   const themeSheets = used.flatMap((id) => {
     const found = themes.get(id);
-    return found ? themeCss(found.theme, { key: found.key, lean: true }) : [];
+    if (!found) return [];
+    const isPinned = page.blocks.some((block) => block.kind === 'table' && block.theme === id && input.tables.get(block.table)?.pinned === true);
+    return [...themeCss(found.theme, { key: found.key, lean: true }), ...(isPinned ? pinnedRules(found.theme, found.key) : [])];
   });
-  const placements = page.blocks.flatMap((block, i) => (block.kind === 'table' ? placementRules(`#place-${i + 1}`, block) : []));
+  const placements = page.blocks.flatMap((block, i) =>
+    block.kind === 'table' ? placementRules(`#place-${i + 1}`, block, input.tables.get(block.table)) : [],
+  );
   return {
     html: element(
       'html',
@@ -79,12 +84,16 @@ const siteCss: Stylesheet = [
 /** Every text that the page's tables show, for the letters that its fonts need. */
 function textOf({ page, tables }: PageInput): string {
   const placed = page.blocks.flatMap((block) => (block.kind === 'table' ? [tables.get(block.table)] : []));
-  return placed.flatMap((table) => (table ? [table.caption, ...table.rows.flat()] : [])).join('');
+  return placed.flatMap((table) => (table ? [table.caption, ...table.rows.flatMap((cells) => cells.map(textOfCell))] : [])).join('');
 }
 
-function placementRules(selector: string, block: Extract<Block, { kind: 'table' }>): readonly CssNode[] {
+function placementRules(selector: string, block: Extract<Block, { kind: 'table' }>, placed: Table | undefined): readonly CssNode[] {
   const { frame, table } = placementCss(block);
-  return [rule(selector, ...frame), ...(table.length > 0 ? [rule(`${selector}>table`, ...table)] : [])];
+  return [
+    rule(selector, ...frame, ...(placed && needsContainer(placed) ? ([['container-type', 'inline-size']] as const) : [])),
+    ...(table.length > 0 ? [rule(`${selector}>table`, ...table)] : []),
+    ...(placed ? tableRules(placed, `${selector}>table`) : []),
+  ];
 }
 
 function blockNodes(block: Block, index: number, { tables, themes }: PageInput): readonly MarkupNode[] {

@@ -1,22 +1,29 @@
 import {
   columnGroups,
+  cssWidths,
   gridOf,
   headerRole,
   heldOn,
   isNegative,
+  isGroupHeading,
   isNumberCell,
   isUnevenRow,
   marksOf,
   namedHeaders,
+  needsContainer,
   padOf,
-  sectionOf,
+  rowGroups,
+  shownTable,
+  widthOf,
   type GridCell,
   type Held,
-  type Section,
+  type RowGroup,
   type Table,
 } from '../table';
+import { cellNodes } from './cell-html';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
 import { contract } from './selectors';
+import { rule, type CssNode } from './stylesheet';
 
 export interface TableHtmlOptions {
   /** Key of the theme that dresses it; none leaves the table bare. */
@@ -30,6 +37,8 @@ export interface TableHtmlOptions {
   /** For previews: says which slot each cell starts in, so that a click can be told apart. */
   readonly slots?: boolean;
   readonly style?: string;
+  /** Writes the columns' widths into the markup, for files that stand alone. */
+  readonly inline?: boolean;
   /** Whether the description stands beside it, so that it can be pointed to. */
   readonly described?: boolean;
 }
@@ -37,22 +46,22 @@ export interface TableHtmlOptions {
 const aboutId = ({ id }: TableHtmlOptions): string => `${id}-about`;
 
 /** The table itself, as the markup contract says (docs/markup.md). */
-export function tableElement(table: Table, options: TableHtmlOptions): Element {
+export function tableElement(whole: Table, options: TableHtmlOptions): Element {
+  const table = shownTable(whole);
   const { caption } = table;
   const children: MarkupNode[] = caption === '' ? [] : [element('caption', { id: `${options.id}-caption` }, ...textWithBreaks(caption))];
-  children.push(...columnGroups(table).map(({ columns }) => element('colgroup', { span: columns })));
-  for (const [tag, section] of [
-    ['thead', 'header'],
-    ['tbody', 'body'],
-    ['tfoot', 'footer'],
-  ] as const) {
-    const rows = rowsOf(table, section, options);
-    if (rows.length > 0) children.push(element(tag, {}, ...rows));
-  }
+  children.push(...columnElements(table, options));
+  const { header, body, footer } = rowGroups(table);
+  for (const [tag, groups] of [
+    ['thead', header],
+    ['tbody', body],
+    ['tfoot', footer],
+  ] as const)
+    for (const group of groups) if (group.count > 0) children.push(element(tag, {}, ...rowsOf(table, group, options)));
   return element(
     'table',
     {
-      class: options.theme === undefined ? undefined : contract.theme(options.theme),
+      class: [options.theme === undefined ? '' : contract.theme(options.theme), ...ownClasses(table)].filter(Boolean).join(' ') || undefined,
       style: options.style,
       'aria-describedby': options.described && table.description !== '' ? aboutId(options) : undefined,
     },
@@ -62,20 +71,63 @@ export function tableElement(table: Table, options: TableHtmlOptions): Element {
 
 /** The table in the frame that lets a wide one scroll: a named region that the keyboard reaches (WCAG 2.2, 2.1.1). */
 export function framedTable(table: Table, options: TableHtmlOptions): Element {
+  // Shares beside fixed lengths are told from the frame's width.
+  const style = options.inline && needsContainer(table) ? 'container-type: inline-size' : undefined;
   const name = table.caption === '' ? { 'aria-label': table.name } : { 'aria-labelledby': `${options.id}-caption` };
   const { description } = table;
   const about = description === '' ? [] : [element('p', { id: aboutId(options), class: contract.about }, ...textWithBreaks(description))];
   return element(
     'div',
-    { class: contract.frame, role: 'region', ...name, tabindex: 0 },
+    { class: contract.frame, role: 'region', ...name, tabindex: 0, style },
     tableElement(table, { ...options, described: true }),
     ...about,
   );
 }
 
-function rowsOf(table: Table, section: Section, options: TableHtmlOptions): Element[] {
-  return gridOf(table).rows.flatMap((cells, row) => {
-    if (sectionOf(table, row) !== section) return [];
+/** What this table asks for beside its theme: where its caption stands, and a first column that stays. */
+function ownClasses({ caption, captionSide, captionAlign, pinned }: Table): readonly string[] {
+  return [
+    captionSide !== '' && caption !== '' ? contract.caption(captionSide) : '',
+    captionAlign !== '' && caption !== '' ? contract.caption(captionAlign) : '',
+    pinned ? contract.pinned : '',
+  ].filter((name) => name !== '');
+}
+
+/** Column groups of the header's tiers, with the columns in them where one has a width. */
+function columnElements(table: Table, { inline }: TableHtmlOptions): readonly Element[] {
+  const widths = cssWidths(table);
+  const groups = columnGroups(table);
+  if (widths.every((width) => width === undefined)) return groups.map(({ columns }) => element('colgroup', { span: columns }));
+  const all = groups.length > 0 ? groups : [{ column: 0, columns: widthOf(table) }];
+  return all.map(({ column, columns }) =>
+    element(
+      'colgroup',
+      {},
+      ...widths.slice(column, column + columns).map((width) => element('col', { style: inline && width ? `width: ${width}` : undefined })),
+    ),
+  );
+}
+
+/**
+ * Rules for the table that `selector` names: its columns' widths. For pages whose policy forbids styles in the markup;
+ * elsewhere `inline` writes them there.
+ */
+export function tableRules(whole: Table, selector: string): readonly CssNode[] {
+  const table = shownTable(whole);
+  const groups = columnGroups(table);
+  const places = groups.length > 0 ? groups : [{ column: 0, columns: widthOf(table) }];
+  const rules = cssWidths(table).flatMap((width, column): readonly CssNode[] => {
+    if (width === undefined) return [];
+    const group = places.findIndex((each) => column >= each.column && column < each.column + each.columns);
+    const at = `colgroup:nth-of-type(${group + 1})>col:nth-child(${column - (places[group]?.column ?? 0) + 1})`;
+    return [rule(`${selector}>${at}`, ['width', width])];
+  });
+  return rules;
+}
+
+function rowsOf(table: Table, { first, count }: RowGroup, options: TableHtmlOptions): Element[] {
+  return Array.from({ length: count }, (_, i) => first + i).map((row) => {
+    const cells = gridOf(table).row(row);
     const held = options.held?.rows?.get(row) ?? [];
     const attributes = {
       class: isUnevenRow(table, row) ? contract.uneven : undefined,
@@ -83,7 +135,7 @@ function rowsOf(table: Table, section: Section, options: TableHtmlOptions): Elem
       'aria-disabled': held.includes('disabled') ? 'true' : undefined,
       [contract.held]: held.filter((condition) => condition !== 'selected' && condition !== 'disabled').join(' ') || undefined,
     };
-    return [element('tr', attributes, ...cells.map((cell) => cellElement(table, cell, options)))];
+    return element('tr', attributes, ...cells.map((cell) => cellElement(table, cell, options)));
   });
 }
 
@@ -113,7 +165,7 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
       [contract.pad]: (isNumberCell(table, cell) && padOf(table, cell)) || undefined,
       'data-slot': slots ? `${cell.row} ${cell.column}` : undefined,
     },
-    ...(contentOf?.(cell) ?? textWithBreaks(cell.text)),
+    ...(contentOf?.(cell) ?? cellNodes(cell.marks.length > 0 ? { text: cell.text, marks: cell.marks } : cell.text)),
   );
 }
 
@@ -121,9 +173,11 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
 function classesOf(table: Table, cell: GridCell, tag: 'th' | 'td', conditions: readonly string[]): string {
   const marks = marksOf(table, cell);
   const number = isNumberCell(table, cell);
+  const heading = cell.section === 'body' && isGroupHeading(table, cell.row);
   const holds: readonly (readonly [string, boolean])[] = [
     [contract.inset, marks.inset],
-    [contract.head, cell.isRowHeader && tag === 'td'],
+    [contract.head, (cell.isRowHeader || heading) && tag === 'td'],
+    [contract.heading, heading],
     [contract.group, marks.group],
     [contract.corner, marks.corner],
     [contract.beside, marks.beside],

@@ -1,4 +1,4 @@
-import { fontRules, framedTable, frameRules, themeCss, writeCss, writeHtml } from '../compile';
+import { fontRules, framedTable, frameRules, pinnedRules, themeCss, writeCss, writeHtml } from '../compile';
 import { fontAddress, mediaAddress, type Theme } from '../theme';
 import type { Table } from '../table';
 
@@ -14,7 +14,7 @@ export interface ThemeFiles {
 /** The theme's stylesheet with everything that a dressed table needs beside its markup; addresses are relative to it. */
 export function themeFiles(theme: Theme, key: string): ThemeFiles {
   const title = theme.name.replace(/[*/]/g, ' ');
-  const rules = themeCss(theme, { key, around: true, lean: true });
+  const rules = [...themeCss(theme, { key, around: true, lean: true }), ...pinnedRules(theme, key)];
   const written = writeCss([...fontRules(rules), ...frameRules, ...rules]);
   const found = (address: string, name: RegExp): readonly string[] => [
     ...new Set(Array.from(written.matchAll(new RegExp(`"${address}(${name.source})"`, 'g')), ([, each]) => each ?? '')),
@@ -33,4 +33,5 @@ export function themeFiles(theme: Theme, key: string): ThemeFiles {
 export const themeFile = (theme: Theme, key: string): string => themeFiles(theme, key).css;
 
 /** The table's markup as a file to be put into a page, in its frame. */
-export const tableFile = (table: Table, key: string | undefined): string => `${writeHtml(framedTable(table, { id: 'table', theme: key }))}\n`;
+export const tableFile = (table: Table, key: string | undefined): string =>
+  `${writeHtml(framedTable(table, { id: 'table', theme: key, inline: true }))}\n`;

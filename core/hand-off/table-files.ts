@@ -1,6 +1,6 @@
 import { utils, write, type CellObject } from '@e965/xlsx';
 import Papa from 'papaparse';
-import { gridOf, isNumber, type Table } from '../table';
+import { gridOf, isNumber, marksIn, stretchesOf, textOf, textsOf, type Cell, type GridCell, type Row, type Table } from '../table';
 import type { DataFormat } from './choices';
 
 /** A table's content as a file. What comes back from it by `bringIn` has the same texts in the same places. */
@@ -24,29 +24,53 @@ function writeCsv({ rows }: Table): string {
   const guarded = (text: string): string => (FORMULA.test(text) && !isNumber(text) ? `'${text}` : text);
   // With a byte order mark, by which spreadsheets know UTF-8.
   return `\uFEFF${Papa.unparse(
-    rows.map((cells) => cells.map(guarded)),
+    rows.map((cells) => cells.map((cell) => guarded(textOf(cell)))),
     { newline: '\r\n' },
   )}`;
 }
 
 /** An array of objects where one header row names every column and no two alike; else an array of arrays. */
 function writeJson({ rows, headerRows }: Table): string {
-  const [names = [], ...body] = rows;
+  const [names = [], ...body] = rows.map(textsOf);
   const isNamed = headerRows === 1 && body.length > 0 && names.every((name) => name !== '') && new Set(names).size === names.length;
   // Names that are whole numbers would change places in an object.
   const isOrdered = isNamed && !names.some((name) => /^\d+$/.test(name) || name === '__proto__');
-  return JSON.stringify(isOrdered ? body.map((cells) => Object.fromEntries(names.map((name, i) => [name, cells[i] ?? '']))) : rows, null, 1);
+  return JSON.stringify(
+    isOrdered ? body.map((cells) => Object.fromEntries(names.map((name, i) => [name, cells[i] ?? '']))) : rows.map(textsOf),
+    null,
+    1,
+  );
 }
 
 /** A table of GitHub Flavored Markdown: its first row is the header there, marks are escaped, breaks are `<br>`. */
 function writeMarkdown({ rows, caption, headerRows }: Table): string {
   const width = rows[0]?.length ?? 0;
-  const line = (cells: readonly string[]): string => `| ${cells.map(escapeMarkdown).join(' | ')} |`;
-  const header = headerRows > 0 ? (rows[0] ?? []) : Array.from({ length: width }, () => '');
+  const line = (cells: Row): string => `| ${cells.map(markedDown).join(' | ')} |`;
+  const header: Row = headerRows > 0 ? (rows[0] ?? []) : Array.from({ length: width }, () => '');
   const body = headerRows > 0 ? rows.slice(1) : rows;
   const heading = caption === '' ? [] : [`## ${escapeMarkdown(caption).replaceAll('<br>', ' ')}`, ''];
   return [...heading, line(header), `|${' --- |'.repeat(width)}`, ...body.map(line), ''].join('\n');
 }
+const signs: { readonly [kind: string]: string } = { bold: '**', italic: '_', strike: '~~' };
+/** A cell with the marks that Markdown has signs for; white space at a mark's edge stands outside its signs. */
+function markedDown(cell: Cell): string {
+  if (marksIn(cell).length === 0) return escapeMarkdown(textOf(cell));
+  return stretchesOf(cell)
+    .map(({ text, marks }) => {
+      const [, before = '', inner = '', after = ''] = /^(\s*)([\s\S]*?)(\s*)$/.exec(text) ?? [];
+      if (inner === '') return escapeSpaces(text);
+      const link = marks.find(({ kind }) => kind === 'link');
+      const open = marks.map(({ kind }) => signs[kind] ?? '').join('');
+      const close = marks
+        .map(({ kind }) => signs[kind] ?? '')
+        .toReversed()
+        .join('');
+      const signed = `${open}${escapeMarkdown(inner)}${close}`;
+      return `${escapeSpaces(before)}${link ? `[${signed}](<${(link.href ?? '').replace(/[<>|\\\s]/g, encodeURIComponent)}>)` : signed}${escapeSpaces(after)}`;
+    })
+    .join('');
+}
+const escapeSpaces = (text: string): string => text.replace(/\r?\n/g, '<br>');
 const escapeMarkdown = (text: string): string =>
   text
     .replace(/[\\`*_[\]{}<>#|~&]/g, (letter) => (letter === '&' ? '&amp;' : letter === '<' ? '&lt;' : letter === '>' ? '&gt;' : `\\${letter}`))
@@ -57,7 +81,9 @@ const escapeMarkdown = (text: string): string =>
 function writeWorkbook(table: Table, bookType: 'xlsx' | 'ods'): Uint8Array {
   const sheet = utils.aoa_to_sheet([]);
   for (const cells of gridOf(table).rows)
-    for (const { row, column, text } of cells) if (text !== '') sheet[utils.encode_cell({ r: row, c: column })] = cellOf(text, bookType === 'xlsx');
+    for (const cell of cells)
+      if (cell.text !== '')
+        sheet[utils.encode_cell({ r: cell.row, c: cell.column })] = { ...cellOf(cell.text, bookType === 'xlsx'), ...linkOf(cell) };
   sheet['!ref'] = utils.encode_range({ s: { r: 0, c: 0 }, e: { r: table.rows.length - 1, c: (table.rows[0]?.length ?? 1) - 1 } });
   sheet['!merges'] = table.merges.map(({ row, column, rows, columns }) => ({
     s: { r: row, c: column },
@@ -66,6 +92,12 @@ function writeWorkbook(table: Table, bookType: 'xlsx' | 'ods'): Uint8Array {
   const book = utils.book_new();
   utils.book_append_sheet(book, sheet, sheetName(table.name));
   return new Uint8Array(write(book, { type: 'array', bookType, bookSST: true, compression: true }) as ArrayBuffer);
+}
+
+/** A sheet's cell is a link as a whole or not at all. */
+function linkOf({ text, marks }: GridCell): Partial<CellObject> {
+  const link = marks.find(({ kind, from, to }) => kind === 'link' && from === 0 && to === text.length);
+  return link?.href === undefined ? {} : { l: { Target: link.href } };
 }
 
 function cellOf(text: string, isFormatted: boolean): CellObject {

@@ -1,7 +1,7 @@
-import { LIMITS, isNumber, type Merge } from '../table';
+import { LIMITS, isNumber, textOf, textsOf, type Merge, type Row } from '../table';
 import { kindsOfColumns, saysKinds } from './column-kinds';
 import type { Raw } from './raw';
-import { tableFrom, type Intake } from './square';
+import { isBlankCell, tableFrom, type Intake } from './square';
 
 /** What can be found in rows that came from elsewhere, in the order in which it is looked for. */
 export const findingKinds = ['title', 'below', 'blank-rows', 'blank-columns', 'header', 'row-headers', 'footer'] as const;
@@ -21,7 +21,7 @@ export interface Arranged extends Intake {
 
 /** Rows under way to a table: cells, merges, and which source row each came from. */
 interface State {
-  readonly rows: readonly (readonly string[])[];
+  readonly rows: readonly Row[];
   readonly merges: readonly Merge[];
   readonly caption: string;
   readonly description: string;
@@ -41,7 +41,7 @@ interface Found {
  * row headers and totals from the rest. Each finding says what it did; one that is `refused` is found and left.
  */
 export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind> = new Set()): Arranged {
-  const filled = raw.rows.findLastIndex((cells) => filledIn(cells).length > 0) + 1;
+  const filled = raw.rows.findLastIndex((cells) => isFilledOver(cells, 0)) + 1;
   const reached = Math.max(1, filled, ...raw.merges.map((merge) => merge.row + merge.rows));
   let state: State = {
     // Blank rows at the end are what a line break there makes: not worth a word.
@@ -66,8 +66,16 @@ export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind
   return { ...intake, notes: [...intake.notes, ...saysKinds(kindsOfColumns(intake.table))], findings };
 }
 
-const isBlank = (text: string): boolean => text.trim() === '';
-const filledIn = (cells: readonly string[]): readonly number[] => cells.flatMap((text, i) => (isBlank(text) ? [] : [i]));
+const isBlank = (text: string): boolean => text === '' || text.trim() === '';
+const filledIn = (cells: Row): readonly number[] => cells.flatMap((cell, i) => (isBlankCell(cell) ? [] : [i]));
+/** Whether a row has more than `most` filled cells: no further is counted. */
+function isFilledOver(cells: Row, most: number): boolean {
+  let filled = 0;
+  for (let i = 0; i < cells.length && filled <= most; i++) if (!isBlankCell(cells[i])) filled++;
+  return filled > most;
+}
+/** The first text of a row that is not blank. */
+const firstText = (cells: Row): string => textOf(cells.find((cell) => !isBlankCell(cell)));
 const times = (n: number, one: string, many: string): string => (n === 1 ? `1 ${one}` : `${n.toLocaleString('en')} ${many}`);
 const quoted = (text: string): string => `“${text.length > 60 ? `${text.slice(0, 57)}…` : text}”`;
 
@@ -100,8 +108,8 @@ const finders: Readonly<Record<FindingKind, (state: State, raw: Raw) => Found | 
     let end = 0;
     for (const [i, cells] of state.rows.slice(0, TITLE_ROWS + 1).entries()) {
       const filled = filledIn(cells);
-      if (filled.length > 1 || (filled.length === 1 && isNumber(cells[filled[0] ?? 0] ?? ''))) break;
-      if (filled.length === 1) texts.push((cells[filled[0] ?? 0] ?? '').trim());
+      if (filled.length > 1 || (filled.length === 1 && isNumber(textOf(cells[filled[0] ?? 0])))) break;
+      if (filled.length === 1) texts.push(textOf(cells[filled[0] ?? 0]).trim());
       end = i + 1;
     }
     const [caption, ...more] = texts;
@@ -122,15 +130,21 @@ const finders: Readonly<Record<FindingKind, (state: State, raw: Raw) => Found | 
   /** Rows at the end with one text each, set off by a blank row or begun like a note: a source, a remark. */
   below: (state) => {
     let from = state.rows.length;
-    while (from > 0 && filledIn(state.rows[from - 1] ?? []).length <= 1 && !isNumberOnly(state.rows[from - 1] ?? [])) from--;
+    while (from > 0 && !isFilledOver(state.rows[from - 1] ?? [], 1) && !isNumberOnly(state.rows[from - 1] ?? [])) from--;
     // What follows a table of one column is that column.
-    const widest = Math.max(0, ...state.rows.slice(0, from).map((cells) => filledIn(cells).length));
-    if (from === 0 || widest < 2) return undefined;
+    if (from === 0 || !state.rows.slice(0, from).some((cells) => isFilledOver(cells, 1))) return undefined;
     const rows = state.rows.slice(from);
-    const first = rows.findIndex((cells) => filledIn(cells).length === 1 && isNote(cells.find((text) => !isBlank(text)) ?? ''));
+    const first = rows.findIndex((cells) => filledIn(cells).length === 1 && isNote(firstText(cells)));
     const blank = rows.findIndex((cells) => filledIn(cells).length === 0);
     const begin = first >= 0 && blank >= 0 ? Math.min(first, blank) : Math.max(first, blank);
-    const texts = begin < 0 ? [] : rows.slice(begin).flatMap((cells) => cells.filter((text) => !isBlank(text)).map((text) => text.trim()));
+    const texts =
+      begin < 0
+        ? []
+        : rows.slice(begin).flatMap((cells) =>
+            textsOf(cells)
+              .filter((text) => !isBlank(text))
+              .map((text) => text.trim()),
+          );
     if (texts.length === 0) return undefined;
     return {
       say: `${quoted(texts[0] ?? '')}${texts.length > 1 ? ` and ${times(texts.length - 1, 'more row', 'more rows')}` : ''} below the table became part of the description.`,
@@ -145,7 +159,7 @@ const finders: Readonly<Record<FindingKind, (state: State, raw: Raw) => Found | 
     };
   },
   'blank-rows': (state) => {
-    const gone = new Set(state.rows.flatMap((cells, i) => (filledIn(cells).length === 0 ? [i] : [])));
+    const gone = new Set(state.rows.flatMap((cells, i) => (isFilledOver(cells, 0) ? [] : [i])));
     for (const merge of state.merges) for (let row = merge.row + 1; row < merge.row + merge.rows; row++) gone.delete(row);
     if (gone.size === 0 || gone.size === state.rows.length) return undefined;
     const above = [...gone].filter((row) => row < state.headerRows).length;
@@ -160,10 +174,14 @@ const finders: Readonly<Record<FindingKind, (state: State, raw: Raw) => Found | 
     };
   },
   'blank-columns': (state) => {
-    const width = Math.max(0, ...state.rows.map((cells) => cells.length));
-    const used = new Set(state.rows.flatMap(filledIn));
+    const width = widestOf(state.rows);
+    const used = new Set<number>();
+    for (const cells of state.rows) {
+      if (used.size === width) return undefined;
+      for (let column = 0; column < cells.length; column++) if (!used.has(column) && !isBlankCell(cells[column])) used.add(column);
+    }
     for (const merge of state.merges)
-      if (!isBlank(state.rows[merge.row]?.[merge.column] ?? '')) for (let c = 0; c < merge.columns; c++) used.add(merge.column + c);
+      if (!isBlankCell(state.rows[merge.row]?.[merge.column])) for (let c = 0; c < merge.columns; c++) used.add(merge.column + c);
     const gone = Array.from({ length: width }, (_, i) => i).filter((column) => !used.has(column));
     if (gone.length === 0 || gone.length === width) return undefined;
     const set = new Set(gone);
@@ -190,12 +208,12 @@ const finders: Readonly<Record<FindingKind, (state: State, raw: Raw) => Found | 
     if (raw.footerRows !== undefined && raw.footerRows > 0) return undefined;
     const last = state.rows.at(-1) ?? [];
     if (state.rows.length - state.headerRows < 3 || !isTotal(state, last)) return undefined;
-    return { say: `The last row, ${quoted(last.find((text) => !isBlank(text)) ?? '')}, is the footer.`, state: { ...state, footerRows: 1 } };
+    return { say: `The last row, ${quoted(firstText(last))}, is the footer.`, state: { ...state, footerRows: 1 } };
   },
 };
 
-const isNumberOnly = (cells: readonly string[]): boolean =>
-  cells.some((text) => !isBlank(text)) && cells.every((text) => isBlank(text) || isNumber(text));
+const isNumberOnly = (cells: Row): boolean => isFilledOver(cells, 0) && textsOf(cells).every((text) => isBlank(text) || isNumber(text));
+const widestOf = (rows: readonly Row[]): number => rows.reduce((most, cells) => Math.max(most, cells.length), 0);
 
 /** How notes below tables begin, in the languages that the interface will speak. */
 const NOTE =
@@ -208,34 +226,46 @@ const isNote = (text: string): boolean => NOTE.test(text.trim());
  */
 function headerRowsOf({ rows, merges }: State): number {
   if (rows.length < 2) return 0;
-  const isTexts = (cells: readonly string[]): boolean => filledIn(cells).length > 0 && !cells.some((text) => isValue(text));
+  const isTexts = (cells: Row): boolean => isFilledOver(cells, 0) && !textsOf(cells).some(isValue);
   const reaches = (row: number): number => Math.max(row, ...merges.filter((merge) => merge.row === row).map((merge) => merge.row + merge.rows - 1));
   const isTier = (row: number): boolean => isTexts(rows[row] ?? []) && merges.some((merge) => merge.row === row && merge.columns > 1);
   let count = 0;
   while (count < 2 && isTier(count)) count++;
   const lowest = Math.max(count, ...Array.from({ length: count }, (_, row) => reaches(row)));
   if (lowest >= rows.length - 1 || lowest > 2 || !isTexts(rows[lowest] ?? [])) return 0;
-  const names = (rows[lowest] ?? []).filter((text) => !isBlank(text)).map((text) => text.trim());
+  const names = textsOf(rows[lowest])
+    .filter((text) => !isBlank(text))
+    .map((text) => text.trim());
   const isTold = count > 0 || new Set(names).size === names.length;
   const below = rows.slice(lowest + 1, lowest + 40);
-  const width = Math.max(...below.map((cells) => cells.length));
+  const width = widestOf(below);
   const isWide = names.length >= Math.max(1, Math.min(width, rows[lowest]?.length ?? 0) - 1);
-  return isTold && (isWide || count > 0) && below.some((cells) => filledIn(cells).length > 0) ? lowest + 1 : 0;
+  return isTold && (isWide || count > 0) && below.some((cells) => isFilledOver(cells, 0)) ? lowest + 1 : 0;
 }
 
 /** A number, a date, a time: what a header seldom is. Years are the exception. */
 const isValue = (text: string): boolean =>
   (isNumber(text) && !/^(1[89]|20)\d\d$/.test(text.trim())) || /^\d{1,4}[-./:]\d{1,2}(?:[-./:]\d{1,4})?$/.test(text.trim());
 
+/** Rows that are looked at where some tell of all: 2,000, evenly strewn. */
+function sampled(rows: readonly Row[]): readonly Row[] {
+  const step = Math.max(1, Math.floor(rows.length / 2000));
+  return step === 1 ? rows : rows.filter((_, i) => i % step === 0);
+}
+
 /** The first column is of texts that are all there and all different, and another column is of values. */
 function firstColumnNamesRows({ rows, headerRows, footerRows }: State): boolean {
   const body = rows.slice(headerRows, rows.length - footerRows);
-  const first = body.map((cells) => (cells[0] ?? '').trim());
-  if (body.length < 2 || first.some((text) => text === '' || isValue(text))) return false;
-  if (new Set(first).size !== first.length) return false;
-  const width = Math.max(...body.map((cells) => cells.length));
-  return Array.from({ length: width - 1 }, (_, i) => i + 1).some((column) => {
-    const texts = body.map((cells) => cells[column] ?? '').filter((text) => !isBlank(text));
+  if (body.length < 2) return false;
+  const seen = new Set<string>();
+  for (const cells of body) {
+    const text = textOf(cells[0]).trim();
+    if (text === '' || isValue(text) || seen.has(text)) return false;
+    seen.add(text);
+  }
+  const some = sampled(body);
+  return Array.from({ length: widestOf(body) - 1 }, (_, i) => i + 1).some((column) => {
+    const texts = some.map((cells) => textOf(cells[column])).filter((text) => !isBlank(text));
     return texts.length > 0 && texts.filter(isValue).length >= texts.length * 0.6;
   });
 }
@@ -246,14 +276,15 @@ const TOTAL =
 const plain = (text: string): number => Number(text.replace(/[^\d.−-]/g, '').replace('−', '-'));
 
 /** A last row that says it is a total, or whose numbers are the sums of those above. */
-function isTotal({ rows, headerRows }: State, last: readonly string[]): boolean {
-  if (TOTAL.test((last.find((text) => !isBlank(text)) ?? '').trim())) return true;
+function isTotal({ rows, headerRows }: State, last: Row): boolean {
+  if (TOTAL.test(firstText(last).trim())) return true;
   const body = rows.slice(headerRows, -1);
-  const columns = filledIn(last).filter((column) => isNumber(last[column] ?? ''));
-  const sums = columns.filter((column) => {
-    const numbers = body.map((cells) => plain(cells[column] ?? '')).filter((n) => !Number.isNaN(n));
+  const columns = filledIn(last).filter((column) => isNumber(textOf(last[column])));
+  // A row of data is seldom the sum of those above in one column; the first that is not tells.
+  const isSum = (column: number): boolean => {
+    const numbers = body.map((cells) => plain(textOf(cells[column]))).filter((n) => !Number.isNaN(n));
     const sum = numbers.reduce((a, b) => a + b, 0);
-    return numbers.length > 2 && sum !== 0 && Math.abs(sum - plain(last[column] ?? '')) < 0.005 * numbers.length;
-  });
-  return columns.length > 0 && sums.length === columns.length;
+    return numbers.length > 2 && sum !== 0 && Math.abs(sum - plain(textOf(last[column]))) < 0.005 * numbers.length;
+  };
+  return columns.length > 0 && columns.every(isSum);
 }

@@ -1,4 +1,4 @@
-import { isNumber, sectionRows, type Table } from '../table';
+import { isNumber, sectionRows, textOf, type Table } from '../table';
 
 /** What a column holds, told from all of its cells. What was typed is kept as it is. */
 export type ColumnKind =
@@ -28,7 +28,7 @@ export function kindsOfColumns(table: Table): readonly ColumnKind[] {
   return (table.rows[0] ?? []).map((_, column) => {
     const texts: string[] = [];
     for (let row = first; row < first + count; row += step) {
-      const text = (table.rows[row]?.[column] ?? '').trim();
+      const text = textOf(table.rows[row]?.[column]).trim();
       if (text !== '') texts.push(text);
     }
     return kindOf(texts);

@@ -1,8 +1,8 @@
-import type { Merge } from '../table';
+import type { Merge, Row } from '../table';
 
 /** What a reader makes of a source, before anything is decided about it: cells as they stood there. */
 export interface Raw {
-  readonly rows: readonly (readonly string[])[];
+  readonly rows: readonly Row[];
   readonly merges: readonly Merge[];
   /** What the source itself says of its structure; without it, that is guessed. */
   readonly headerRows?: number;
@@ -19,12 +19,19 @@ export type SourceKind = 'separated' | 'workbook' | 'html' | 'json' | 'markdown'
 /** What a person may choose about a source; what is left out is found out. */
 export interface SourceOptions {
   readonly separator?: string;
+  /** What stands around cells that hold separators; `none` takes every mark as text. */
+  readonly quote?: Quote;
   readonly encoding?: Encoding;
+  /** Which mark parts whole from decimal in its numbers. */
+  readonly decimal?: '.' | ',';
   /** Which of the source's sheets or tables, from 0. */
   readonly piece?: number;
   /** Part of a sheet, as in `B2:F40`. */
   readonly range?: string;
 }
+/** What can stand around cells of separated text, and what it is called. */
+export const quotes = { '"': 'double quotes', "'": 'single quotes', none: 'nothing' } as const;
+export type Quote = keyof typeof quotes;
 export const encodings = ['utf-8', 'utf-16le', 'utf-16be', 'windows-1252'] as const;
 export type Encoding = (typeof encodings)[number];
 
@@ -37,7 +44,9 @@ export interface Brought {
   readonly piece: number;
   /** How it was read, for those that have a choice. */
   readonly separator?: string;
+  readonly quote?: Quote;
   readonly encoding?: Encoding;
+  readonly decimal?: '.' | ',';
   readonly range?: string;
 }
 

@@ -1,18 +1,12 @@
-import { parse, type DefaultTreeAdapterTypes } from 'parse5';
+import { parse } from 'parse5';
 import { bad, good, type Outcome } from '../outcome';
-import { LIMITS, type Merge } from '../table';
+import { LIMITS, cellOf, textOf as textOfCell, type Cell, type Merge, type Row } from '../table';
+import { attribute, childrenOf, isElement, richOf, type Element, type Node } from './html-text';
 import type { Raw } from './raw';
 
-type Node = DefaultTreeAdapterTypes.ChildNode | DefaultTreeAdapterTypes.Document;
-type Element = DefaultTreeAdapterTypes.Element;
-
-const isElement = (node: Node): node is Element => 'tagName' in node;
-const childrenOf = (node: Node): readonly Node[] => ('childNodes' in node ? node.childNodes : []);
-const attribute = (node: Element, name: string): string | undefined => node.attrs.find((each) => each.name === name)?.value;
-
 /**
- * Reads a table of HTML from a clipboard or a file, the one that is asked for. Only text comes in: elements, styles
- * and scripts are read over. Spans are placed as the HTML Standard says ("Forming a table"); where they overlap
+ * Reads a table of HTML from a clipboard or a file, the one that is asked for. Text comes in with what it is marked as
+ * (bold, links and so on); every other element, styles and scripts are read over. Spans are placed as the HTML Standard says ("Forming a table"); where they overlap
  * or run past their row group they are cut, and that is said.
  */
 export function readHtml(html: string, piece = 0): Outcome<{ readonly raw: Raw; readonly pieces: readonly string[] }> {
@@ -92,17 +86,18 @@ const span = (cell: Element, name: string, most: number): number => {
   return Number.isFinite(n) && n >= 0 ? Math.min(n, most) : 1;
 };
 
-function place(groups: readonly Group[]): { rows: readonly (readonly string[])[]; merges: readonly Merge[]; notes: readonly string[] } {
-  const rows: string[][] = [];
+function place(groups: readonly Group[]): { rows: readonly Row[]; merges: readonly Merge[]; notes: readonly string[] } {
+  const rows: Cell[][] = [];
   const merges: Merge[] = [];
   const taken = new Set<string>();
   const notes: string[] = [];
   let nested = false;
+  let dropped = 0;
   for (const group of groups) {
     const start = rows.length;
     group.rows.forEach((cells, index) => {
       const row = start + index;
-      const texts: string[] = [];
+      const texts: Cell[] = [];
       let column = 0;
       for (const cell of cells) {
         while (taken.has(`${row} ${column}`)) texts[column++] ??= '';
@@ -113,14 +108,16 @@ function place(groups: readonly Group[]): { rows: readonly (readonly string[])[]
         if (asked > left) notes.push(`A cell at row ${row + 1}, column ${column + 1} reached past its rows. It was cut at the end.`);
         const columns = freeColumns(merge, taken);
         if (columns < merge.columns) notes.push(`Merged cells at row ${row + 1}, column ${column + 1} overlapped others. They were made narrower.`);
-        texts[column] = textOf(cell);
+        dropped += richOf(cell).dropped;
+        texts[column] = contentOf(cell);
         cover({ ...merge, columns }, taken, merges);
         column += columns;
       }
-      rows.push(Array.from(texts, (text: string | undefined) => text ?? ''));
+      rows.push(Array.from(texts, (text: Cell | undefined) => text ?? ''));
     });
   }
   if (nested) notes.push('A table inside a cell came in as text.');
+  if (dropped > 0) notes.push(`${dropped === 1 ? '1 link that would run code came' : `${dropped} links that would run code came`} in as text.`);
   return { rows: padForMerges(rows, merges), merges, notes };
 }
 
@@ -135,7 +132,7 @@ function cover(merge: Merge, taken: Set<string>, merges: Merge[]): void {
 }
 
 /** Rows as wide as the merges that cover them, so that a row made of merged cells only does not come in as short. */
-function padForMerges(rows: readonly string[][], merges: readonly Merge[]): readonly (readonly string[])[] {
+function padForMerges(rows: readonly Row[], merges: readonly Merge[]): readonly Row[] {
   const wide = rows.map((row) => row.length);
   for (const merge of merges) for (let r = merge.row; r < merge.row + merge.rows; r++) wide[r] = Math.max(wide[r] ?? 0, merge.column + merge.columns);
   return rows.map((row, r) => [...row, ...Array.from({ length: Math.max(0, (wide[r] ?? 0) - row.length) }, () => '')]);
@@ -165,19 +162,15 @@ function find(node: Node, tag: string): Element | undefined {
   return undefined;
 }
 
-/** What a person reads in it: white space folded, line breaks kept, no style or script. */
-function textOf(node: Node): string {
-  const raw = (each: Node): string => {
-    if (each.nodeName === '#text' && 'value' in each) return each.value.replace(/[ \t\r\n\f]+/g, ' ');
-    if (!isElement(each) || ['style', 'script', 'template', 'noscript'].includes(each.tagName)) return '';
-    if (each.tagName === 'br') return '\n';
-    const inner = childrenOf(each).map(raw).join('');
-    return ['p', 'div', 'li', 'tr'].includes(each.tagName) ? `\n${inner}\n` : inner;
-  };
-  return childrenOf(node)
-    .map(raw)
-    .join('')
-    .replace(/ *\n+ */g, '\n')
-    .replace(/[ \u00a0]+/g, ' ')
-    .trim();
+/** What a person reads in it. */
+const textOf = (node: Node): string => textOfCell(richOf(node).cell);
+
+/** A cell's content. Bold over the whole of a header cell is how browsers show headers, not what was meant. */
+function contentOf(cell: Element): Cell {
+  const content = richOf(cell).cell;
+  if (typeof content === 'string' || cell.tagName !== 'th') return content;
+  return cellOf(
+    content.text,
+    content.marks.filter(({ kind, from, to }) => kind !== 'bold' || from > 0 || to < content.text.length),
+  );
 }

@@ -1,6 +1,6 @@
 import { SSF as formats, read, utils, type CellObject, type Range, type WorkBook, type WorkSheet } from '@e965/xlsx';
 import { bad, good, type Outcome } from '../outcome';
-import { LIMITS, type Merge } from '../table';
+import { LIMITS, cellOf, isSafeAddress, type Cell, type Merge } from '../table';
 import type { Raw } from './raw';
 import { unpackedSize } from './zip';
 
@@ -121,7 +121,7 @@ function rawOf(book: WorkBook, sheet: WorkSheet, part: Range): Raw {
         formulas.n++;
         if (cell.v === undefined) uncounted.n++;
       }
-      return cell ? textOf(cell, is1904) : '';
+      return cell ? contentOf(cell, is1904) : '';
     }),
   );
   if (formulas.n > 0) notes.push(`${formulas.n === 1 ? '1 formula came' : `${formulas.n.toLocaleString('en')} formulas came`} in as the last value.`);
@@ -138,6 +138,14 @@ function rawOf(book: WorkBook, sheet: WorkSheet, part: Range): Raw {
   });
   if (merges.length > 0) notes.push(`${merges.length === 1 ? '1 block' : `${merges.length} blocks`} of merged cells came in.`);
   return { rows, merges, notes };
+}
+
+/** A cell's text, as a link where the sheet makes it one. */
+function contentOf(cell: CellObject, is1904: boolean): Cell {
+  const text = textOf(cell, is1904);
+  const href = cell.l?.Target;
+  if (href === undefined || text === '' || href.startsWith('#') || href.length > LIMITS.address || !isSafeAddress(href)) return text;
+  return cellOf(text, [{ from: 0, to: text.length, kind: 'link', href }]);
 }
 
 /** A cell as it is shown, without what only fills its width; dates and times by the ISO 8601 calendar. */

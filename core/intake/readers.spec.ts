@@ -1,4 +1,5 @@
 import { utils, write, type WorkBook } from '@e965/xlsx';
+import type { Row } from '../table';
 import { bringIn, type Brought, type SourceOptions } from './index';
 import { unpackedSize } from './zip';
 
@@ -77,7 +78,7 @@ describe('Workbooks', () => {
     });
   }
   it('writes dates as year-month-day in both date systems, and times past a day as durations', () => {
-    const dated = (date1904: boolean): readonly (readonly string[])[] =>
+    const dated = (date1904: boolean): readonly Row[] =>
       brought(
         'a.xlsx',
         book((made) => {
@@ -178,12 +179,12 @@ describe('JSON', () => {
 describe('Markdown', () => {
   const text =
     '# Fares\n\n| Age | Fare |\n|:----|----:|\n| **Adult** | £11 |\n| Child \\| youth | [£4](https://x.test) &amp; up |\n\nText\n\n| a |\n|---|\n| 1<br>2 |\n';
-  it('reads a table as text under the heading above it', () => {
+  it('reads a table under the heading above it, with emphasis and links', () => {
     const { raw, pieces } = brought('a.md', text);
     expect(raw.rows).toEqual([
       ['Age', 'Fare'],
-      ['Adult', '£11'],
-      ['Child | youth', '£4 & up'],
+      [{ text: 'Adult', marks: [{ from: 0, to: 5, kind: 'bold' }] }, '£11'],
+      ['Child | youth', { text: '£4 & up', marks: [{ from: 0, to: 2, kind: 'link', href: 'https://x.test' }] }],
     ]);
     expect(raw.caption).toBe('Fares');
     expect(pieces).toEqual(['Fares', 'a']);

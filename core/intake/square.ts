@@ -1,4 +1,4 @@
-import { LIMITS, tableOf, type Merge, type Table } from '../table';
+import { LIMITS, cutCell, tableOf, textOf, type Cell, type Merge, type Row, type Table } from '../table';
 
 /** What came in, and everything that was done to make a table of it. */
 export interface Intake {
@@ -20,9 +20,9 @@ const rowsWord = (rows: readonly number[]): string => (rows.length === 1 ? 'Row'
  * Makes a full rectangle of rows of any length: blank rows at the end and columns that are blank all the way
  * at the end are left out, short rows are filled up, and everything over the limits is cut. Says what it did.
  */
-export function square(raw: readonly (readonly string[])[]): { readonly rows: readonly (readonly string[])[]; readonly notes: readonly string[] } {
+export function square(raw: readonly Row[]): { readonly rows: readonly Row[]; readonly notes: readonly string[] } {
   const notes: string[] = [];
-  const isBlank = (cells: readonly string[]): boolean => cells.every((cell) => cell.trim() === '');
+  const isBlank = (cells: Row): boolean => cells.every(isBlankCell);
   let last = raw.length;
   while (last > 1 && isBlank(raw[last - 1] ?? [])) last--;
   let rows = raw.slice(0, last);
@@ -32,11 +32,18 @@ export function square(raw: readonly (readonly string[])[]): { readonly rows: re
     );
     rows = rows.slice(0, LIMITS.rows);
   }
-  const filled = rows.map((cells) => cells.findLastIndex((cell) => cell.trim() !== '') + 1);
+  const filled = rows.map((cells) => cells.findLastIndex((cell) => !isBlankCell(cell)) + 1);
   const wanted = filled.reduce((most, length) => Math.max(most, length), 1);
   const width = Math.min(wanted, LIMITS.columns);
   if (wanted > width)
     notes.push(`The first ${width} columns were kept; ${wanted - width} more were left out, since a table has at most ${LIMITS.columns}.`);
+  const most = Math.floor(LIMITS.slots / width);
+  if (rows.length > most) {
+    notes.push(
+      `The first ${most.toLocaleString('en')} rows were kept; ${(rows.length - most).toLocaleString('en')} more were left out, since a table has at most ${LIMITS.slots.toLocaleString('en')} cells.`,
+    );
+    rows = rows.slice(0, most);
+  }
   const usual = commonest(rows.map((cells) => cells.length));
   const long = rows.flatMap((cells, row) => (cells.length > usual ? [row] : []));
   const short = rows.flatMap((cells, row) => (cells.length < width ? [row] : []));
@@ -50,19 +57,27 @@ export function square(raw: readonly (readonly string[])[]): { readonly rows: re
     );
   if (short.length > 0) notes.push(`${rowsWord(short)} ${list(short)} came in short. Empty cells were put at the end.`);
   const cut: string[] = [];
-  const full = rows.map((cells, row) =>
-    Array.from({ length: width }, (_, column) => {
-      const text = cells[column] ?? '';
-      if (text.length <= LIMITS.cell) return text;
-      cut.push(`row ${row + 1}, column ${column + 1} (${text.length.toLocaleString('en')} characters)`);
-      return text.slice(0, LIMITS.cell);
-    }),
-  );
+  const full = rows.map((cells, row): Row => {
+    // Most rows are as they have to be: they are taken over, not copied.
+    if (cells.length === width && cells.every((cell) => textOf(cell).length <= LIMITS.cell)) return cells;
+    return Array.from({ length: width }, (_, column) => {
+      const cell = cells[column] ?? '';
+      const { length } = textOf(cell);
+      if (length > LIMITS.cell) cut.push(`row ${row + 1}, column ${column + 1} (${length.toLocaleString('en')} characters)`);
+      return cutCell(cell, LIMITS.cell);
+    });
+  });
   if (cut.length > 0)
     notes.push(
       `The first ${LIMITS.cell.toLocaleString('en')} characters were kept of ${cut.slice(0, 5).join('; ')}${cut.length > 5 ? ` and ${cut.length - 5} more cells` : ''}.`,
     );
   return { rows: full, notes };
+}
+
+/** Whether nothing is to be seen in a cell. */
+export function isBlankCell(cell: Cell | undefined): boolean {
+  const text = textOf(cell);
+  return text === '' || text.trim() === '';
 }
 
 function commonest(numbers: readonly number[]): number {
@@ -72,10 +87,10 @@ function commonest(numbers: readonly number[]): number {
 }
 
 /** A table from rows of any length. Texts that merged cells hide are left out, which is said. */
-export function tableFrom(name: string, raw: readonly (readonly string[])[], given: Partial<Table> = {}, before: readonly string[] = []): Intake {
+export function tableFrom(name: string, raw: readonly Row[], given: Partial<Table> = {}, before: readonly string[] = []): Intake {
   const { rows, notes } = square(raw);
   const merges = (given.merges ?? []).flatMap((merge) => within(merge, rows.length, rows[0]?.length ?? 0));
-  const shown = rows.map((cells) => [...cells]);
+  const shown = merges.length > 0 ? rows.map((cells) => [...cells]) : [];
   let hidden = 0;
   for (const { row, column, rows: down, columns } of merges)
     for (let r = row; r < row + down; r++)

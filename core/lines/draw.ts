@@ -1,4 +1,4 @@
-import { gridOf, marksOf, sectionRows, widthOf, type GridCell, type Table } from '../table';
+import { gridOf, marksOf, rowGroupOf, sectionRows, widthOf, type GridCell, type Table } from '../table';
 import type { Theme } from '../theme';
 import { columnLine, columnTraits, rowLine, type ColumnTrait, type RowTrait } from './edges';
 import { lineAt, type Line } from './lines';
@@ -22,15 +22,18 @@ export const cellLines = (theme: Theme, table: Table, cell: GridCell): CellLines
 
 function topLine(theme: Theme, table: Table, cell: GridCell): Line | undefined {
   if (cell.row === 0) return undefined;
-  const { first, count } = sectionRows(table, cell.section);
+  const { first } = sectionRows(table, cell.section);
   if (cell.section === 'header') return rowLine(theme, 'tiers');
-  if (cell.row > first) return rowLine(theme, 'rows', cell.section === 'body' ? rowTraitsOf(cell.row - first, count) : []);
+  if (cell.row > first) {
+    const group = rowGroupOf(table, cell.row);
+    return rowLine(theme, 'rows', cell.section === 'body' ? rowTraitsOf(cell.row - group.first, group.count) : []);
+  }
   if (cell.section === 'body') return rowLine(theme, 'header-body');
   return rowLine(theme, sectionRows(table, 'body').count > 0 ? 'body-footer' : 'header-footer');
 }
 
 function rowTraitsOf(index: number, count: number): readonly RowTrait[] {
-  return [...(index === 1 ? (['after-first-row'] as const) : []), ...(index === count - 1 ? (['before-last-row'] as const) : [])];
+  return [...(index === 1 ? (['after-first-row'] as const) : []), ...(index > 0 && index === count - 1 ? (['before-last-row'] as const) : [])];
 }
 
 function columnTraitsOf(table: Table, cell: GridCell): readonly ColumnTrait[] {

@@ -1,10 +1,12 @@
 import { gridOf, type Grid, type GridCell } from './grid';
+import { textOf } from './cell';
+import { isGroupHeading, rowGroupOf } from './groups';
 import { columnGroups, headerRole } from './headers';
-import { widthOf, type Table } from './table';
+import { widthOf, type Merge, type Table } from './table';
 
 /**
  * The cells that head a cell of body or footer: what stands above it in the header rows, and beside it in the
- * columns of row headers. Empty ones head nothing.
+ * columns of row headers, and the heading of its row group. Empty ones head nothing.
  */
 export function headersOf(table: Table, cell: GridCell): readonly GridCell[] {
   const grid = gridOf(table);
@@ -16,6 +18,10 @@ export function headersOf(table: Table, cell: GridCell): readonly GridCell[] {
   const lead = cell.section === 'footer' ? Math.min(1, table.rowHeaders) : table.rowHeaders;
   for (let row = cell.row; row < cell.row + cell.rows; row++) for (let column = 0; column < lead; column++) add(row, column);
   for (let column = cell.column; column < cell.column + cell.columns; column++) for (let row = 0; row < table.headerRows; row++) add(row, column);
+  if (cell.section === 'body') {
+    const { first } = rowGroupOf(table, cell.row);
+    if (isGroupHeading(table, first)) add(first, 0);
+  }
   return [...found];
 }
 
@@ -45,14 +51,19 @@ export function namedHeaders(table: Table): ReadonlyMap<GridCell, readonly GridC
 }
 
 /**
- * One tier, at most one column of row headers, none of them empty or reaching into the body: position and scope say it
- * all. (Below an empty one, row headers above it hide the header of their own column.)
+ * One tier, at most one column of row headers, none of them empty or reaching into the body, and headings over whole rows:
+ * position and scope say it all. (Below an empty one, row headers above it hide the header of their own column.)
  */
-const isPlain = ({ headerRows, rowHeaders, merges, rows }: Table): boolean =>
+const isPlain = ({ headerRows, rowHeaders, merges, rows, groups }: Table): boolean =>
   headerRows <= 1 &&
   rowHeaders <= 1 &&
   !merges.some(({ row, column, columns }) => row >= headerRows && column < rowHeaders && column + columns > rowHeaders) &&
-  (rowHeaders === 0 || rows.slice(headerRows).every(([first]) => first !== undefined && first.trim() !== ''));
+  (rowHeaders === 0 || rows.slice(headerRows).every(([first]) => textOf(first).trim() !== '')) &&
+  groups.every((row) => isWholeRow(merges, row, rows[0]?.length ?? 0));
+
+/** A heading over more than one column hides no column's header. */
+const isWholeRow = (merges: readonly Merge[], row: number, width: number): boolean =>
+  width > 1 && merges.some((merge) => merge.row === row && merge.columns === width);
 
 /** The standard's algorithm on the roles that the markup gives: header cells found by position, scope and column group. */
 function assigner(table: Table): (principal: GridCell) => ReadonlySet<GridCell> {
@@ -62,11 +73,16 @@ function assigner(table: Table): (principal: GridCell) => ReadonlySet<GridCell> 
   const groups = columnGroups(table);
   const groupOf = (column: number): number => groups.findIndex((group) => column >= group.column && column < group.column + group.columns);
   const groupHeaders = [...roles].flatMap(([cell, { scope }]) => (scope === 'colgroup' ? [cell] : []));
+  const width = widthOf(table);
+  const isWide = (cell: GridCell): boolean => cell.column === 0 && cell.columns === width;
+  const hidesWide = grid.rows.slice(0, table.headerRows).some((cells) => cells.some(isWide));
+  /** A heading over the whole row hides only a header as wide as itself. */
+  const isPassed = (cell: GridCell): boolean => !hidesWide && roles.get(cell)?.scope === 'rowgroup' && isWide(cell);
   /** Columns without a header cell in body or footer: on the way up through them nothing happens. */
   const clear = Array.from({ length: widthOf(table) }, (_, column) =>
     grid.rows
       .slice(table.headerRows)
-      .every((cells) => !cells.some((cell) => isHeader(cell) && column >= cell.column && column < cell.column + cell.columns)),
+      .every((cells) => !cells.some((cell) => isHeader(cell) && !isPassed(cell) && column >= cell.column && column < cell.column + cell.columns)),
   );
   return (principal) => {
     const found = new Set<GridCell>();
@@ -79,6 +95,11 @@ function assigner(table: Table): (principal: GridCell) => ReadonlySet<GridCell> 
     if (group >= 0)
       for (const header of groupHeaders)
         if (groupOf(header.column) === group && header.column < principal.column + principal.columns && header.row < principal.row + principal.rows)
+          found.add(header);
+    const { first, count } = rowGroupOf(table, principal.row);
+    if (principal.section === 'body' && isGroupHeading(table, first))
+      for (const header of grid.row(first))
+        if (roles.get(header)?.scope === 'rowgroup' && header.row < first + count && header.column < principal.column + principal.columns)
           found.add(header);
     found.delete(principal);
     return found;

@@ -1,12 +1,14 @@
+import { cutCell, textOf, type Row } from './cell';
+import { mergeAcrossGroups } from './merge-groups';
 import { bad, good, type Outcome } from '../outcome';
 import { insertColumn, insertRow, type Edited } from './edit-grid';
 import { gridOf } from './grid';
 import { LIMITS } from './read-table';
 import { heightOf, sectionOf, widthOf, type Merge, type Table } from './table';
 
-/** Cells that came from somewhere: texts of any row length, and which of them are merged. */
+/** Cells that came from somewhere: rows of any length, and which of them are merged. */
 export interface Block {
-  readonly rows: readonly (readonly string[])[];
+  readonly rows: readonly Row[];
   readonly merges: readonly Merge[];
 }
 
@@ -56,14 +58,17 @@ export function putBlock(table: Table, chosen: Chosen, block: Block, way: 'repla
   if (apart.split > 0)
     notes.push(`${apart.split === 1 ? 'Merged cells in the way were' : `${apart.split} blocks of merged cells in the way were`} split.`);
   const merges = filled.merges.map((merge) => ({ ...merge, row: merge.row + row, column: merge.column + column }));
-  const fitting = merges.filter((merge) => sectionOf(room.value, merge.row) === sectionOf(room.value, merge.row + merge.rows - 1));
-  if (fitting.length < merges.length) notes.push('Merged cells that would cross the edge of the header or the footer were taken apart.');
-  const isCut = filled.rows.some((cells) => cells.some((text) => text.length > LIMITS.cell));
+  const fitting = merges.filter(
+    (merge) =>
+      sectionOf(room.value, merge.row) === sectionOf(room.value, merge.row + merge.rows - 1) && !mergeAcrossGroups([merge], room.value.groups),
+  );
+  if (fitting.length < merges.length) notes.push('Merged cells that would cross the edge of the header, the footer or a row group were taken apart.');
+  const isCut = filled.rows.some((cells) => cells.some((cell) => textOf(cell).length > LIMITS.cell));
   if (isCut) notes.push(`Texts over ${LIMITS.cell.toLocaleString('en')} characters were cut there.`);
   const rows = apart.table.rows.map((cells, r) =>
     r < at.row || r > at.toRow
       ? cells
-      : cells.map((text, c) => (c < at.column || c > at.toColumn ? text : (filled.rows[r - row]?.[c - column] ?? '').slice(0, LIMITS.cell))),
+      : cells.map((cell, c) => (c < at.column || c > at.toColumn ? cell : cutCell(filled.rows[r - row]?.[c - column] ?? '', LIMITS.cell))),
   );
   return good({ table: { ...apart.table, rows, merges: [...apart.table.merges, ...fitting] }, at, notes });
 }
@@ -101,9 +106,9 @@ function splitOver(table: Table, { row, column, toRow, toColumn }: Chosen): { re
 export function blockOf(table: Table, { row, column, toRow, toColumn }: Chosen): Block {
   const grid = gridOf(table);
   const rows = table.rows.slice(row, toRow + 1).map((cells, r) =>
-    cells.slice(column, toColumn + 1).map((text, c) => {
+    cells.slice(column, toColumn + 1).map((held, c) => {
       const cell = grid.at(row + r, column + c);
-      return cell.row === row + r && cell.column === column + c ? text : '';
+      return cell.row === row + r && cell.column === column + c ? held : '';
     }),
   );
   const merges = table.merges
@@ -116,6 +121,6 @@ export function blockOf(table: Table, { row, column, toRow, toColumn }: Chosen):
 
 /** The chosen cells without their texts. */
 export function clearBlock(table: Table, { row, column, toRow, toColumn }: Chosen): Table {
-  const rows = table.rows.map((cells, r) => (r < row || r > toRow ? cells : cells.map((text, c) => (c < column || c > toColumn ? text : ''))));
+  const rows = table.rows.map((cells, r) => (r < row || r > toRow ? cells : cells.map((cell, c) => (c < column || c > toColumn ? cell : ''))));
   return { ...table, rows };
 }

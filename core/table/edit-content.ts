@@ -1,14 +1,17 @@
+import { retype } from './cell';
+import { groupsWithin } from './groups';
 import { LIMITS } from './read-table';
 import { splitAcross } from './edit-merges';
 import { gridOf } from './grid';
 import { heightOf, widthOf, type Table } from './table';
 
-/** The table with another text in the cell that covers a slot. A text over the limit is cut. */
+/** The table with another text in the cell that covers a slot. A text over the limit is cut; marks stay with their letters. */
 export function setCell(table: Table, row: number, column: number, text: string): Table {
   const cell = gridOf(table).at(row, column);
   const kept = text.slice(0, LIMITS.cell);
   if (cell.text === kept) return table;
-  return { ...table, rows: table.rows.with(cell.row, (table.rows[cell.row] ?? []).with(cell.column, kept)) };
+  const cells = table.rows[cell.row] ?? [];
+  return { ...table, rows: table.rows.with(cell.row, cells.with(cell.column, retype(cells[cell.column] ?? '', kept))) };
 }
 
 const within = (n: number, most: number): number => Math.max(0, Math.min(Math.trunc(n), most));
@@ -16,13 +19,13 @@ const within = (n: number, most: number): number => Math.max(0, Math.min(Math.tr
 /** How many rows at the top are header rows. Merged cells that the new edge cuts through are split there. */
 export function setHeaderRows(table: Table, count: number): Table {
   const headerRows = within(count, heightOf(table) - table.footerRows);
-  return { ...table, headerRows, merges: splitAcross(table, headerRows) };
+  return groupsWithin({ ...table, headerRows, merges: splitAcross(table, headerRows) });
 }
 
 /** How many rows at the end are footer rows. Merged cells that the new edge cuts through are split there. */
 export function setFooterRows(table: Table, count: number): Table {
   const footerRows = within(count, heightOf(table) - table.headerRows);
-  return { ...table, footerRows, merges: splitAcross(table, heightOf(table) - footerRows) };
+  return groupsWithin({ ...table, footerRows, merges: splitAcross(table, heightOf(table) - footerRows) });
 }
 
 /** How many columns at the start hold row headers. */

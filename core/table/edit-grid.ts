@@ -1,7 +1,9 @@
 import { bad, good, type Outcome } from '../outcome';
 import { axes, closeMerges, openMerges, type Axis } from './axis';
+import type { Row } from './cell';
+import { PLAIN_COLUMN } from './column';
 import { LIMITS } from './read-table';
-import { sectionOf, widthOf, type Table } from './table';
+import { sectionOf, widthOf, type Merge, type Table } from './table';
 
 /** An edited table, or why it cannot be done. The given table is never changed. */
 export type Edited = Outcome<Table>;
@@ -20,6 +22,7 @@ export function insertRow(table: Table, row: number, side: 'before' | 'after'): 
     merges: openMerges(table.merges, axes.row, at),
     headerRows: table.headerRows + (section === 'header' ? 1 : 0),
     footerRows: table.footerRows + (section === 'footer' ? 1 : 0),
+    groups: table.groups.map((each) => (each >= at ? each + 1 : each)),
   });
 }
 
@@ -27,10 +30,19 @@ export function insertRow(table: Table, row: number, side: 'before' | 'after'): 
 export function insertColumn(table: Table, column: number, side: 'before' | 'after'): Edited {
   if (widthOf(table) >= LIMITS.columns) return refuse('columns-most', `A table has at most ${LIMITS.columns} columns.`, 'Delete one first.');
   const at = side === 'before' ? column : column + 1;
+  const width = widthOf(table);
+  // A heading over the whole row stays one.
+  const isWhole = ({ row, rows, columns }: Merge): boolean => rows === 1 && columns === width && table.groups.includes(row);
+  const whole = new Set(table.merges.filter(isWhole).map(({ row }) => row));
+  const merges = openMerges(table.merges, axes.column, at).map((merge, i) => {
+    const before = table.merges[i];
+    return before && isWhole(before) ? { ...before, columns: width + 1 } : merge;
+  });
   return good({
     ...table,
-    rows: table.rows.map((cells) => cells.toSpliced(at, 0, '')),
-    merges: openMerges(table.merges, axes.column, at),
+    rows: table.rows.map((cells, row) => cells.toSpliced(at === 0 && whole.has(row) ? 1 : at, 0, '')),
+    merges,
+    columns: table.columns.toSpliced(at, 0, PLAIN_COLUMN),
     rowHeaders: table.rowHeaders + (column < table.rowHeaders ? 1 : 0),
   });
 }
@@ -44,6 +56,7 @@ export function deleteRow(table: Table, row: number): Edited {
     merges: closeMerges(table.merges, axes.row, row),
     headerRows: table.headerRows - (section === 'header' ? 1 : 0),
     footerRows: table.footerRows - (section === 'footer' ? 1 : 0),
+    groups: table.groups.filter((each) => each !== row).map((each) => (each > row ? each - 1 : each)),
   });
 }
 
@@ -53,12 +66,13 @@ export function deleteColumn(table: Table, column: number): Edited {
     ...table,
     rows: keepAnchors(table, axes.column, column).map((cells) => cells.toSpliced(column, 1)),
     merges: closeMerges(table.merges, axes.column, column),
+    columns: table.columns.toSpliced(column, 1),
     rowHeaders: table.rowHeaders - (column < table.rowHeaders ? 1 : 0),
   });
 }
 
 /** Texts after each merge that starts in a line to be deleted, and goes on, has handed its content to the next line. */
-function keepAnchors(table: Table, { start, span }: Axis, at: number): readonly (readonly string[])[] {
+function keepAnchors(table: Table, { start, span }: Axis, at: number): readonly Row[] {
   let rows = table.rows;
   for (const merge of table.merges.filter((each) => each[start] === at && each[span] > 1)) {
     const text = table.rows[merge.row]?.[merge.column] ?? '';

@@ -1,7 +1,10 @@
 import { bad, good } from '../outcome';
 import { axes, type Axis } from './axis';
+import type { Row } from './cell';
+import { plainColumns } from './column';
 import { deleteColumn, deleteRow, insertColumn, insertRow, type Edited } from './edit-grid';
 import { splitAcross } from './edit-merges';
+import { mergeAcrossGroups } from './merge-groups';
 import { LIMITS } from './read-table';
 import { heightOf, sectionOf, widthOf, type Merge, type Table } from './table';
 
@@ -64,19 +67,47 @@ export function moveLines(table: Table, lines: Lines, before: number): Edited {
       `That would tear the merged cells at row ${torn.row + 1}, column ${torn.column + 1}.`,
       'Split them first, or move all that they reach over.',
     );
-  const merges = table.merges.map((merge) => ({
-    ...merge,
-    [start]: Math.min(...linesOf(merge[start], merge[span]).map((line) => places.get(line) ?? line)),
-  }));
+  const merges = table.merges.map((merge) => ({ ...merge, [start]: Math.min(...placesOf(merge, axes[axis], places)) }));
   const pick = <T>(items: readonly T[]): readonly T[] => order.map((old) => items[old] as T);
-  return good({ ...table, rows: axis === 'row' ? pick(table.rows) : table.rows.map(pick), merges });
+  const rows = carryTexts(axis === 'row' ? pick(table.rows) : table.rows.map(pick), table.merges, merges, axis, places);
+  if (axis === 'column') return good({ ...table, rows, merges, columns: pick(table.columns) });
+  const groups = table.groups.map((row) => places.get(row) ?? row).sort((a, b) => a - b);
+  const crossed = mergeAcrossGroups(merges, groups);
+  return crossed
+    ? refuse('move-group', `Merged cells at row ${crossed.row + 1}, column ${crossed.column + 1} would reach over a heading.`, 'Split them first.')
+    : good({ ...table, rows, merges, groups });
 }
 
 const linesOf = (from: number, count: number): readonly number[] => Array.from({ length: count }, (_, i) => from + i);
+const placesOf = (merge: Merge, { start, span }: Axis, places: ReadonlyMap<number, number>): readonly number[] =>
+  linesOf(merge[start], merge[span]).map((line) => places.get(line) ?? line);
 
-function staysWhole(merge: Merge, { start, span }: Axis, places: ReadonlyMap<number, number>): boolean {
-  const now = linesOf(merge[start], merge[span]).map((line) => places.get(line) ?? line);
-  return now.every((place, i) => i === 0 || place === (now[i - 1] ?? 0) + 1);
+/** Merged cells stay whole where their lines stay neighbours, in whichever order. */
+function staysWhole(merge: Merge, axis: Axis, places: ReadonlyMap<number, number>): boolean {
+  const now = placesOf(merge, axis, places);
+  return Math.max(...now) - Math.min(...now) === now.length - 1;
+}
+
+/** What merged cells hold stands in their first slot, also where another of their lines has become the first. */
+function carryTexts(
+  rows: readonly Row[],
+  before: readonly Merge[],
+  after: readonly Merge[],
+  axis: Lines['axis'],
+  places: ReadonlyMap<number, number>,
+): readonly Row[] {
+  let carried = rows;
+  before.forEach((merge, i) => {
+    const now = after[i] ?? merge;
+    const { start } = axes[axis];
+    const went = places.get(merge[start]) ?? merge[start];
+    if (went === now[start]) return;
+    const [row, column] = axis === 'row' ? [went, now.column] : [now.row, went];
+    const held = carried[row]?.[column] ?? '';
+    carried = carried.with(row, (carried[row] ?? []).with(column, ''));
+    carried = carried.with(now.row, (carried[now.row] ?? []).with(now.column, held));
+  });
+  return carried;
 }
 
 /** A copy of the lines after them. Merged cells that lie within them are merged in the copy as well. */
@@ -108,12 +139,21 @@ export function duplicateLines(table: Table, lines: Lines): Edited {
     .filter((merge) => merge[start] >= lines.from && merge[start] + merge[span] - 1 <= lines.to)
     .map((merge) => ({ ...merge, [start]: merge[start] + by }))
     .filter(isFree);
-  return good({ ...opened.value, rows, merges: [...opened.value.merges, ...copies] });
+  const { groups, columns } = opened.value;
+  const copied = <T>(items: readonly T[]): readonly T[] => items.map((item, i) => (isCopy(i) ? (items[i - by] ?? item) : item));
+  const merges = [...opened.value.merges, ...copies];
+  const headings = table.groups.filter((row) => row >= lines.from && row <= lines.to).map((row) => row + by);
+  return good({
+    ...opened.value,
+    rows,
+    merges,
+    ...(lines.axis === 'row' ? { groups: [...groups, ...headings].sort((a, b) => a - b) } : { columns: copied(columns) }),
+  });
 }
 
 /**
  * Rows become columns. Header rows become columns of row headers and the other way round; footer rows become plain
- * columns. Merged cells turn with the rest; those that would cross the new header's edge are split there.
+ * columns, headings of row groups as well, and columns have no widths of their own. Merged cells turn with the rest; those that would cross the new header's edge are split there.
  */
 export function turn(table: Table): Edited {
   const [height, width] = [heightOf(table), widthOf(table)];
@@ -125,6 +165,15 @@ export function turn(table: Table): Edited {
     );
   const rows = Array.from({ length: width }, (_, row) => Array.from({ length: height }, (_, column) => table.rows[column]?.[row] ?? ''));
   const merges = table.merges.map((merge) => ({ row: merge.column, column: merge.row, rows: merge.columns, columns: merge.rows }));
-  const turned: Table = { ...table, rows, merges, headerRows: table.rowHeaders, rowHeaders: table.headerRows, footerRows: 0 };
+  const turned: Table = {
+    ...table,
+    rows,
+    merges,
+    headerRows: table.rowHeaders,
+    rowHeaders: table.headerRows,
+    footerRows: 0,
+    groups: [],
+    columns: plainColumns(height),
+  };
   return good({ ...turned, merges: splitAcross(turned, turned.headerRows) });
 }

@@ -1,3 +1,4 @@
+import { joinCells, textOf } from './cell';
 import { bad, good } from '../outcome';
 import type { Edited } from './edit-grid';
 import { gridOf } from './grid';
@@ -36,6 +37,14 @@ export function mergeCells(
       remedy: 'Choose cells of one part of the table.',
     });
   }
+  const heading = table.groups.find((row) => row > top && row <= bottom);
+  if (heading !== undefined) {
+    return bad({
+      code: 'merge-group',
+      say: `Merged cells cannot reach over the heading in row ${heading + 1}: they end with their row group.`,
+      remedy: 'Choose cells between two headings.',
+    });
+  }
   const grid = gridOf(table);
   const inside = new Set(range(top, bottom).flatMap((row) => range(left, right).map((column) => grid.at(row, column))));
   const torn = [...inside].find(
@@ -54,15 +63,16 @@ export function mergeCells(
       say: 'One cell alone cannot be merged.',
       remedy: 'Choose a second cell: hold Shift and press an arrow key, or click.',
     });
-  const text = [...inside]
-    .map((cell) => cell.text)
-    .filter((each) => each !== '')
-    .slice(0, keep === 'first' ? 1 : undefined)
-    .join('\n');
+  const whole = joinCells(
+    [...inside]
+      .map(({ row, column }) => table.rows[row]?.[column] ?? '')
+      .filter((each) => textOf(each) !== '')
+      .slice(0, keep === 'first' ? 1 : undefined),
+  );
   const rows = table.rows.map((cells, row) =>
     row < top || row > bottom
       ? cells
-      : cells.map((old, column) => (column < left || column > right ? old : row === top && column === left ? text : '')),
+      : cells.map((old, column) => (column < left || column > right ? old : row === top && column === left ? whole : '')),
   );
   const kept = table.merges.filter((merge) => !inside.has(grid.at(merge.row, merge.column)));
   return good({ ...table, rows, merges: [...kept, { row: top, column: left, rows: bottom - top + 1, columns: right - left + 1 }] });
@@ -94,7 +104,13 @@ export function mergeEqual(table: Table, chosen: { row: number; column: number; 
       const { text } = grid.at(row, column);
       if (text.trim() === '' || !isSame(row, column, text)) continue;
       let [rows, columns] = [1, 1];
-      while (row + rows <= chosen.toRow && sectionOf(table, row + rows) === sectionOf(table, row) && isSame(row + rows, column, text)) rows++;
+      while (
+        row + rows <= chosen.toRow &&
+        sectionOf(table, row + rows) === sectionOf(table, row) &&
+        !table.groups.includes(row + rows) &&
+        isSame(row + rows, column, text)
+      )
+        rows++;
       const isColumnSame = (at: number): boolean => range(row, row + rows - 1).every((each) => isSame(each, at, text));
       while (column + columns <= chosen.toColumn && isColumnSame(column + columns)) columns++;
       if (rows * columns === 1) continue;
@@ -109,7 +125,7 @@ export function mergeEqual(table: Table, chosen: { row: number; column: number; 
     });
   const anchors = new Set(merges.map(({ row, column }) => `${row} ${column}`));
   const rows = table.rows.map((cells, row) =>
-    cells.map((text, column) => (taken.has(`${row} ${column}`) && !anchors.has(`${row} ${column}`) ? '' : text)),
+    cells.map((cell, column) => (taken.has(`${row} ${column}`) && !anchors.has(`${row} ${column}`) ? '' : cell)),
   );
   return good({ ...table, rows, merges: [...table.merges, ...merges] });
 }

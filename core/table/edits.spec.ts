@@ -20,6 +20,7 @@ import {
   setRowHeaders,
   splitCells,
   tableOf,
+  textOf,
   turn,
   widthOf,
   type Edited,
@@ -94,7 +95,7 @@ describe('Pasting into a table', () => {
     };
     expect(at(1)?.table.merges).toEqual([{ row: 1, column: 0, rows: 2, columns: 2 }]);
     expect(at(0)?.table.merges).toEqual([]);
-    expect(at(0)?.notes).toEqual(['Merged cells that would cross the edge of the header or the footer were taken apart.']);
+    expect(at(0)?.notes).toEqual(['Merged cells that would cross the edge of the header, the footer or a row group were taken apart.']);
   });
   it('refuses what would be too large, and changes nothing', () => {
     const many = Array.from({ length: 200 }, () => 'x');
@@ -175,7 +176,7 @@ function gridProblem(table: Table): string {
 
 const words = ({ rows }: Table): Map<string, number> => {
   const counts = new Map<string, number>();
-  for (const word of rows.flat().flatMap((text) => text.split('\n'))) if (word !== '') counts.set(word, (counts.get(word) ?? 0) + 1);
+  for (const word of rows.flat().flatMap((cell) => textOf(cell).split(/\s+/))) if (word !== '') counts.set(word, (counts.get(word) ?? 0) + 1);
   return counts;
 };
 const lost = (before: Table, after: Table): readonly string[] => {

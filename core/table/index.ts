@@ -1,9 +1,47 @@
-export { TABLE_FORMAT, emptyTable, heightOf, sectionOf, sectionRows, tableOf, widthOf, type Merge, type Section, type Table } from './table';
+export {
+  TABLE_FORMAT,
+  captionAligns,
+  captionSides,
+  decimalMarks,
+  emptyTable,
+  heightOf,
+  sectionOf,
+  sectionRows,
+  tableKinds,
+  tableOf,
+  widthOf,
+  type Merge,
+  type Section,
+  type Table,
+  type TableKind,
+} from './table';
+export {
+  cellOf,
+  cutCell,
+  isSafeAddress,
+  isSameCell,
+  joinCells,
+  markKinds,
+  marksIn,
+  retype,
+  stretchesOf,
+  textOf,
+  textsOf,
+  type Cell,
+  type Mark,
+  type MarkKind,
+  type RichText,
+  type Stretch,
+  type Row,
+} from './cell';
+export { PLAIN_COLUMN, plainColumns, readColumnWidth, typedColumnWidth, type Column, type ColumnWidth } from './column';
+export { cssWidths, equalColumns, hasShares, needsContainer, setColumns, shownTable } from './columns';
+export { bodyGroups, dropHeading, isGroupHeading, makeHeading, rowGroupOf, rowGroups, type RowGroup } from './groups';
 export { gridOf, type Grid, type GridCell } from './grid';
 export { columnGroups, headerRole, type HeaderRole } from './headers';
 export { headersOf, namedHeaders } from './assignment';
 export { bringAgain, columnNames, possibleKeys, type Again, type CellChange } from './bring-again';
-export { LIMITS, readTable, tableSchema } from './read-table';
+export { LIMITS, cellProblem, gridProblem, readTable, rowsProblem, tableSchema, type TableHead } from './read-table';
 export { previewOf } from './preview';
 export { ORDINARY_BAND, heldOn, isHeaderGroup, partOfCell, slotOf, type Band, type Held } from './slots';
 export { isUnevenRow, marksOf, type Marks } from './marks';

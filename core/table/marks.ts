@@ -17,13 +17,13 @@ export interface Marks {
 }
 
 export function isUnevenRow(table: Table, row: number): boolean {
-  const cells = gridOf(table).rows[row] ?? [];
+  const cells = gridOf(table).row(row);
   return cells.length !== widthOf(table);
 }
 
 /** The marks that a cell needs. */
 export function marksOf(table: Table, cell: GridCell): Marks {
-  const row = gridOf(table).rows[cell.row] ?? [];
+  const row = gridOf(table).row(cell.row);
   const uneven = isUnevenRow(table, cell.row);
   return {
     inset: row[0] === cell && cell.column > 0,

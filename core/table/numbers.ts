@@ -1,3 +1,4 @@
+import { textOf } from './cell';
 import { sectionRows, type Table } from './table';
 import type { GridCell } from './grid';
 
@@ -23,12 +24,13 @@ export function numberColumns(table: Table): readonly NumberColumn[] {
   const before = known.get(table);
   if (before) return before;
   const { first, count } = sectionRows(table, 'body');
-  const body = table.rows.slice(first, first + count);
+  const headings = new Set(table.groups);
+  const body = table.rows.slice(first, first + count).filter((_, i) => !headings.has(first + i));
   const columns = (table.rows[0] ?? []).map((_, column): NumberColumn => {
-    const texts = column < table.rowHeaders ? [] : body.map((row) => row[column]?.trim() ?? '').filter((text) => text !== '');
+    const texts = column < table.rowHeaders ? [] : body.map((row) => textOf(row[column]).trim()).filter((text) => text !== '');
     const numbers = texts.filter(isNumber);
     const isNumeric = numbers.length > 0 && numbers.length >= texts.length * 0.6 && !texts.some((text) => CODE.test(text));
-    const fractions = numbers.map(fractionOf);
+    const fractions = numbers.map((text) => fractionOf(text, table.decimal));
     const longest = fractions.reduce((most, each) => (each.digits.length > most.digits.length ? each : most), { mark: '.', digits: '' });
     return { isNumeric, mark: longest.mark, places: longest.digits.length };
   });
@@ -36,10 +38,11 @@ export function numberColumns(table: Table): readonly NumberColumn[] {
   return columns;
 }
 
-/** The digits behind the decimal mark. A comma before three digits parts thousands. */
-function fractionOf(text: string): { readonly mark: string; readonly digits: string } {
+/** The digits behind the decimal mark. Where that is not said, a comma before three digits parts thousands. */
+function fractionOf(text: string, decimal: Table['decimal']): { readonly mark: string; readonly digits: string } {
   const match = /([.,])(\d+)(?=\D*$)/.exec(text);
-  if (!match || (match[1] === ',' && match[2]?.length === 3)) return { mark: '.', digits: '' };
+  const isMark = decimal === '' ? match?.[1] !== ',' || match[2]?.length !== 3 : match?.[1] === decimal;
+  if (!match || !isMark) return { mark: decimal === '' ? '.' : decimal, digits: '' };
   return { mark: match[1] ?? '.', digits: match[2] ?? '' };
 }
 
@@ -51,7 +54,7 @@ export const isNumberCell = (table: Table, cell: GridCell): boolean =>
 export function padOf(table: Table, cell: GridCell): string {
   const column = numberColumns(table)[cell.column];
   if (!column || column.places === 0 || !/\d$/.test(cell.text.trim())) return '';
-  const { digits } = fractionOf(cell.text);
+  const { digits } = fractionOf(cell.text, table.decimal);
   const lacks = column.places - digits.length;
   if (lacks <= 0) return '';
   return `${digits === '' ? column.mark : ''}${'0'.repeat(lacks)}`;

@@ -1,11 +1,24 @@
-import { array, number, object, string, type ObjectSchema } from 'yup';
+import { array, boolean, mixed, number, object, string, type ObjectSchema } from 'yup';
 import type { Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
 import { nameSchema } from '../theme';
-import { TABLE_FORMAT, sectionOf, type Merge, type Table } from './table';
+import { isSafeAddress, markKinds, type Row } from './cell';
+import { plainColumns, readColumnWidth } from './column';
+import { mergeAcrossGroups } from './merge-groups';
+import { TABLE_FORMAT, captionAligns, captionSides, decimalMarks, tableKinds, type Merge, type Table } from './table';
 
-/** Limits of a table, for every way in. Texts in characters. */
-export const LIMITS = { rows: 5000, columns: 100, cell: 10_000, caption: 500, description: 2000 } as const;
+/** Limits of a table, for every way in. Texts in characters; `slots` are rows times columns. */
+export const LIMITS = {
+  rows: 100_000,
+  columns: 100,
+  slots: 5_000_000,
+  cell: 10_000,
+  marks: 1000,
+  address: 2000,
+  merges: 20_000,
+  caption: 500,
+  description: 2000,
+} as const;
 
 const count = (what: string, most: number) =>
   number()
@@ -21,6 +34,61 @@ const mergeSchema = object({
   columns: count('A merge’s number of columns', LIMITS.columns).min(1),
 }).noUnknown();
 
+const choice = <T extends string>(what: string, choices: readonly T[]) =>
+  string()
+    .strict()
+    .defined(`${what} is missing.`)
+    .oneOf(choices, `${what} is one of ${choices.map((each) => each || 'nothing').join(', ')}.`);
+const columnSchema = object({
+  width: string()
+    .strict()
+    .defined()
+    .test('width', 'A column’s width is empty, or like 120px, 8em, 20% or 2fr.', (width) => readColumnWidth(width) !== undefined),
+  hidden: boolean().strict().required(),
+}).noUnknown();
+
+/** What is wrong with rows, and where. Looked through by hand: a table may have millions of cells. */
+export function rowsProblem(rows: unknown, width?: number): { readonly say: string; readonly at: string } | undefined {
+  if (!Array.isArray(rows)) return { say: 'The rows are missing.', at: '' };
+  if (rows.length === 0) return { say: 'A table has at least one row.', at: '' };
+  if (rows.length > LIMITS.rows) return { say: `A table has at most ${LIMITS.rows} rows.`, at: '' };
+  const wide = width ?? (Array.isArray(rows[0]) ? rows[0].length : 0);
+  if (wide > LIMITS.columns) return { say: `A table has at most ${LIMITS.columns} columns.`, at: '' };
+  if (wide * rows.length > LIMITS.slots) return { say: `A table has at most ${LIMITS.slots.toLocaleString('en')} cells.`, at: '' };
+  for (const [at, row] of (rows as readonly unknown[]).entries()) {
+    if (!Array.isArray(row) || row.length !== wide || wide === 0)
+      return { say: 'Every row has the same number of cells, at least one.', at: `[${at}]` };
+    for (let column = 0; column < wide; column++) {
+      const say = cellProblem(row[column]);
+      if (say !== undefined) return { say, at: `[${at}][${column}]` };
+    }
+  }
+  return undefined;
+}
+
+/** What is wrong with a cell that came from anywhere. */
+export function cellProblem(cell: unknown): string | undefined {
+  if (typeof cell === 'string') return cell.length > LIMITS.cell ? `A cell holds at most ${LIMITS.cell} characters.` : undefined;
+  return richSchema.isValidSync(cell, { strict: true })
+    ? undefined
+    : 'A cell is a text, or a text with marks: each from a letter to a later one within it, of a known kind, links with an address that runs nothing.';
+}
+
+const markSchema = object({
+  from: number().required().integer().min(0),
+  to: number().required().integer().min(1),
+  kind: string().required().oneOf(markKinds),
+  href: string().max(LIMITS.address),
+})
+  .noUnknown()
+  .test('link', ({ kind, href }) => (kind === 'link' ? href !== undefined && isSafeAddress(href) : href === undefined));
+const richSchema = object({
+  text: string().defined().max(LIMITS.cell),
+  marks: array().required().min(1).max(LIMITS.marks).of(markSchema.required()),
+})
+  .noUnknown()
+  .test('inside', ({ text, marks }) => marks.every(({ from, to }) => from < to && to <= text.length));
+
 /** The shape of a table document. The grid's own rules are tests of the same schema. */
 export const tableSchema = object({
   format: string()
@@ -28,6 +96,9 @@ export const tableSchema = object({
     .required('The document says no format.')
     .oneOf([TABLE_FORMAT] as const, `This is not a table that can be read here: its format is not ${TABLE_FORMAT}.`),
   name: nameSchema,
+  kind: choice('The kind', tableKinds),
+  captionSide: choice('The caption’s side', captionSides),
+  captionAlign: choice('The caption’s alignment', captionAligns),
   caption: string()
     .strict()
     .defined('The caption is missing; it may be empty.')
@@ -36,78 +107,95 @@ export const tableSchema = object({
     .strict()
     .defined('The description is missing; it may be empty.')
     .max(LIMITS.description, `A description has at most ${LIMITS.description} characters.`),
-  rows: array()
+  rows: mixed<readonly Row[]>().test('rows', (rows, context) => {
+    const wrong = rowsProblem(rows);
+    return wrong === undefined || context.createError({ message: wrong.say, path: `${context.path}${wrong.at}` });
+  }),
+  merges: array()
     .strict()
-    .required('The rows are missing.')
-    .of(
-      array()
-        .strict()
-        .required()
-        .of(string().strict().defined().max(LIMITS.cell, `A cell holds at most ${LIMITS.cell} characters.`)),
-    )
-    .min(1, 'A table has at least one row.')
-    .max(LIMITS.rows, `A table has at most ${LIMITS.rows} rows.`)
-    .test(
-      'square',
-      'Every row has the same number of cells, at least one.',
-      (rows) => rows !== undefined && (rows[0]?.length ?? 0) > 0 && rows.every((row) => row?.length === rows[0]?.length),
-    )
-    .test('columns', `A table has at most ${LIMITS.columns} columns.`, (rows) => (rows?.[0]?.length ?? 0) <= LIMITS.columns),
-  merges: array().strict().required('The merges are missing; they may be none.').of(mergeSchema.required()).max(20_000),
+    .required('The merges are missing; they may be none.')
+    .of(mergeSchema.required())
+    .max(LIMITS.merges, `A table has at most ${LIMITS.merges} blocks of merged cells.`),
   headerRows: count('The number of header rows', LIMITS.rows),
   rowHeaders: count('The number of row header columns', LIMITS.columns),
   footerRows: count('The number of footer rows', LIMITS.rows),
+  groups: array()
+    .strict()
+    .required('The headings of row groups are missing; they may be none.')
+    .of(count('A heading’s row', LIMITS.rows))
+    .max(LIMITS.merges, `A table has at most ${LIMITS.merges} row groups.`),
+  columns: array().strict().required('The columns are missing.').of(columnSchema.required()),
+  pinned: boolean().strict().required('It is missing whether the first column is pinned.'),
+  decimal: choice('The decimal mark', decimalMarks),
   theme: string().strict().defined('The theme is missing; it may be empty.').max(100),
 })
   .noUnknown('A table has no other fields.')
   .test('grid', (table, context) => {
-    const wrong = isGrid(table) ? gridProblem(table) : undefined;
+    const wrong = isGrid(table) ? gridProblem(table, table.rows.length, table.rows[0]?.length ?? 0) : undefined;
     return wrong === undefined || context.createError({ message: wrong, path: 'merges' });
   }) as unknown as ObjectSchema<Table>;
 
 /** Reads a table document from JSON that came from anywhere; one of an older format is brought up to this one. */
 export const readTable = (json: unknown): Outcome<Table> => checkShape(tableSchema, upgraded(json));
 
-/** `zest-table/1` had no description. */
+/** `zest-table/1` had no description; `zest-table/2` no kind, row groups, columns, pinning, decimal mark and place of the caption. */
 function upgraded(json: unknown): unknown {
-  const old = json as { readonly format?: unknown } | null;
-  return typeof old === 'object' && old?.format === 'zest-table/1' ? { description: '', ...old, format: TABLE_FORMAT } : json;
+  const old = json as { readonly format?: unknown; readonly rows?: unknown } | null;
+  if (typeof old !== 'object' || (old?.format !== 'zest-table/1' && old?.format !== 'zest-table/2')) return json;
+  const first: unknown = Array.isArray(old.rows) ? old.rows[0] : undefined;
+  const columns = plainColumns(Array.isArray(first) ? Math.min(first.length, LIMITS.columns + 1) : 0);
+  const since = { kind: 'data', description: '', captionSide: '', captionAlign: '', groups: [], columns, pinned: false, decimal: '' };
+  return { ...since, ...old, format: TABLE_FORMAT };
 }
 
 /** Whether the fields that the grid's rules look at are there at all; if not, the fields' own rules say so. */
 function isGrid(table: unknown): table is Table {
-  const { rows, merges, headerRows, footerRows, rowHeaders } = table as Record<keyof Table, unknown>;
-  const numbers = (...values: readonly unknown[]): boolean => values.every((value) => Number.isInteger(value));
+  const { rows, ...head } = table as Record<keyof Table, unknown>;
+  return Array.isArray(rows) && rows.every((row) => Array.isArray(row)) && isHead(head);
+}
+
+/** A table without its rows, as large ones are sent and kept. */
+export type TableHead = Omit<Table, 'rows'>;
+
+function isHead(head: unknown): head is TableHead {
+  const { merges, headerRows, footerRows, rowHeaders, groups, columns } = head as Record<keyof Table, unknown>;
+  const numbers = (values: readonly unknown[]): boolean => values.every((value) => Number.isInteger(value));
   const isMerge = (merge: unknown): boolean => {
     const { row, column, rows: down, columns: across } = (merge ?? {}) as Partial<Record<keyof Merge, unknown>>;
-    return numbers(row, column, down, across);
+    return numbers([row, column, down, across]);
   };
   return (
-    Array.isArray(rows) &&
-    rows.every((row) => Array.isArray(row)) &&
     Array.isArray(merges) &&
     merges.every(isMerge) &&
-    numbers(headerRows, footerRows, rowHeaders)
+    Array.isArray(groups) &&
+    Array.isArray(columns) &&
+    numbers([headerRows, footerRows, rowHeaders, ...(groups as readonly unknown[])])
   );
 }
 
-function gridProblem(table: Table): string | undefined {
-  const width = table.rows[0]?.length ?? 0;
-  if (table.headerRows + table.footerRows > table.rows.length) return 'There are more header and footer rows than rows.';
+/** Whether a table without its rows fits so many of them; what is wrong if not. */
+export function gridProblem(table: TableHead, height: number, width: number): string | undefined {
+  if (table.headerRows + table.footerRows > height) return 'There are more header and footer rows than rows.';
   if (table.rowHeaders > width) return 'There are more row header columns than columns.';
+  if (table.columns.length !== width) return 'There is not one entry for each column.';
+  const isOrdered = table.groups.every((row, i) => i === 0 || row > (table.groups[i - 1] ?? 0));
+  if (!isOrdered || table.groups.some((row) => row < table.headerRows || row >= height - table.footerRows))
+    return 'Headings of row groups stand in the body, in order.';
   const taken = new Set<number>();
   for (const merge of table.merges) {
-    const wrong = mergeProblem(table, merge, width, taken);
+    const wrong = mergeProblem(table, merge, height, width, taken);
     if (wrong) return wrong;
   }
   return undefined;
 }
 
-function mergeProblem(table: Table, merge: Merge, width: number, taken: Set<number>): string | undefined {
+function mergeProblem(table: TableHead, merge: Merge, height: number, width: number, taken: Set<number>): string | undefined {
   const last = merge.row + merge.rows - 1;
   const where = `The merged cells at row ${merge.row + 1}, column ${merge.column + 1}`;
-  if (last >= table.rows.length || merge.column + merge.columns > width) return `${where} reach outside the table.`;
-  if (sectionOf(table, merge.row) !== sectionOf(table, last)) return `${where} cross the edge of the header or the footer.`;
+  if (last >= height || merge.column + merge.columns > width) return `${where} reach outside the table.`;
+  const section = (row: number): number => (row < table.headerRows ? 0 : row >= height - table.footerRows ? 2 : 1);
+  if (section(merge.row) !== section(last)) return `${where} cross the edge of the header or the footer.`;
+  if (mergeAcrossGroups([merge], table.groups)) return `${where} reach over the heading of a row group.`;
   for (let row = merge.row; row <= last; row++) {
     for (let column = merge.column; column < merge.column + merge.columns; column++) {
       if (taken.has(row * width + column)) return `${where} overlap others.`;

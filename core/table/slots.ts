@@ -1,7 +1,8 @@
 import type { ConditionName, PartName, Slot } from '../theme';
 import type { GridCell } from './grid';
 import { isNegative, isNumberCell } from './numbers';
-import { sectionRows, type Table } from './table';
+import { isGroupHeading, rowGroupOf } from './groups';
+import type { Table } from './table';
 
 /** Which rows are banded: one of every so many, counted from 1. */
 export interface Band {
@@ -31,6 +32,7 @@ const partBySection = { footer: 'footer', body: 'body-rows' } as const;
 
 /** The part of the anatomy that a cell is. */
 export function partOfCell(table: Table, cell: GridCell): PartName {
+  if (cell.section === 'body' && isGroupHeading(table, cell.row)) return 'group-headings';
   if (cell.section !== 'header') return cell.isRowHeader ? 'row-headers' : partBySection[cell.section];
   if (isCorner(table, cell)) return 'corner';
   return isHeaderGroup(table, cell) ? 'header-groups' : 'column-headers';
@@ -48,7 +50,7 @@ export const isHeaderGroup = (table: Table, cell: GridCell): boolean =>
  * sorting and the visitor's hand bring.
  */
 export function slotOf(table: Table, cell: GridCell, held: readonly ConditionName[] = [], band: Band = ORDINARY_BAND): Slot {
-  const { first, count } = sectionRows(table, cell.section);
+  const { first, count } = rowGroupOf(table, cell.row);
   const index = cell.row - first;
   const parity = (index + 1) % band.every === band.from % band.every ? 'even' : 'odd';
   const conditions: ConditionName[] = [parity, cell.column % 2 === 0 ? 'odd-columns' : 'even-columns'];

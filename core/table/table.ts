@@ -1,3 +1,6 @@
+import type { Row } from './cell';
+import { plainColumns, type Column } from './column';
+
 /** A block of merged cells; the content stands in its first slot. Rows and columns count from 0. */
 export interface Merge {
   readonly row: number;
@@ -6,29 +9,48 @@ export interface Merge {
   readonly columns: number;
 }
 
+/** What a table is for. */
+export const tableKinds = ['data', 'pricing', 'dashboard'] as const;
+export type TableKind = (typeof tableKinds)[number];
+export const captionSides = ['', 'above', 'below'] as const;
+export const captionAligns = ['', 'start', 'center', 'end'] as const;
+export const decimalMarks = ['', '.', ','] as const;
+
 /**
- * A table as it is kept and exchanged: `"format": "zest-table/2"`. `rows` is always a full rectangle: a text
- * for each slot, empty where there is none. Merges never overlap and never cross from the header rows into
- * the body or from the body into the footer (HTML Standard, "Forming a table": cells end with their row group).
+ * A table as it is kept and exchanged: `"format": "zest-table/3"`. `rows` is always a full rectangle: a text
+ * for each slot, empty where there is none. Merges never overlap and never cross from one row group into the
+ * next (HTML Standard, "Forming a table": cells end with their row group).
  */
 export interface Table {
-  readonly format: 'zest-table/2';
+  readonly format: 'zest-table/3';
   readonly name: string;
+  readonly kind: TableKind;
   /** The caption; empty for none. */
   readonly caption: string;
+  /** Where this table's caption stands and how its text is aligned; empty for as the theme says. */
+  readonly captionSide: (typeof captionSides)[number];
+  readonly captionAlign: (typeof captionAligns)[number];
   /** What the table shows and how it is built, for those who cannot see it, and what its source is; empty for none. */
   readonly description: string;
-  readonly rows: readonly (readonly string[])[];
+  readonly rows: readonly Row[];
   readonly merges: readonly Merge[];
   /** How many rows at the top are header rows, how many columns hold row headers, how many rows at the end are footer. */
   readonly headerRows: number;
   readonly rowHeaders: number;
   readonly footerRows: number;
+  /** Rows of the body that head those below them, in order. */
+  readonly groups: readonly number[];
+  /** One for each column. */
+  readonly columns: readonly Column[];
+  /** Whether the first column stays where it is when the table is scrolled sideways. */
+  readonly pinned: boolean;
+  /** Which mark parts whole from decimal in its numbers; empty to tell from the numbers. */
+  readonly decimal: (typeof decimalMarks)[number];
   /** Id of the theme that the editor dresses it in; empty for none. */
   readonly theme: string;
 }
 
-export const TABLE_FORMAT = 'zest-table/2';
+export const TABLE_FORMAT = 'zest-table/3';
 
 export const widthOf = (table: Table): number => table.rows[0]?.length ?? 0;
 export const heightOf = (table: Table): number => table.rows.length;
@@ -58,17 +80,24 @@ export function emptyTable(name: string, rows: number, columns: number): Table {
 }
 
 /** A table from a full rectangle of texts; the first row is its header where there are others below it. */
-export function tableOf(name: string, rows: readonly (readonly string[])[], given: Partial<Table> = {}): Table {
+export function tableOf(name: string, rows: readonly Row[], given: Partial<Table> = {}): Table {
   return {
     format: TABLE_FORMAT,
     name,
+    kind: 'data',
     caption: '',
+    captionSide: '',
+    captionAlign: '',
     description: '',
     rows,
     merges: [],
     headerRows: rows.length > 1 ? 1 : 0,
     rowHeaders: 0,
     footerRows: 0,
+    groups: [],
+    columns: plainColumns(rows[0]?.length ?? 0),
+    pinned: false,
+    decimal: '',
     theme: '',
     ...given,
   };

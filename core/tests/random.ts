@@ -1,5 +1,5 @@
 import { canBeSet, conditionNames, parts, propertiesOf, type ConditionName, type Theme, type ValueKind } from '../theme';
-import { mergeCells, tableOf, type Held, type Table } from '../table';
+import { makeHeading, mergeCells, sectionRows, splitCells, tableOf, type Held, type Table } from '../table';
 
 /** Random themes and tables from a seed, for specs that hold core against the browser. Same seed, same things. */
 export interface Dice {
@@ -158,5 +158,18 @@ export function randomTable(d: Dice): Table {
     });
     if (merged.ok) table = merged.value;
   }
-  return table;
+  return withGroups(d, table);
+}
+
+/** Headings of row groups here and there, over the whole row or not, and a caption in a place of its own. */
+function withGroups(d: Dice, table: Table): Table {
+  const { first, count } = sectionRows(table, 'body');
+  let grouped: Table = { ...table, captionSide: d.pick(['', '', 'above', 'below']), captionAlign: d.pick(['', '', 'start', 'center', 'end']) };
+  for (let row = first; row < first + count; row++) {
+    const made = d.chance(0.2) ? makeHeading(grouped, row) : undefined;
+    if (!made?.ok) continue;
+    const parted = d.chance(0.3) ? splitCells(made.value, row, 0) : made;
+    grouped = parted.ok ? parted.value : made.value;
+  }
+  return grouped;
 }

@@ -66,6 +66,15 @@ export const parts = [
     conditions: ['rest', ...sorting] as readonly ConditionName[],
   },
   { ...rows, name: 'row-headers', label: 'Row headers', hint: 'The first cells of the body rows', within: 'body-rows', depth: 2 },
+  {
+    ...rows,
+    name: 'group-headings',
+    label: 'Group headings',
+    hint: 'Rows that head a group of rows',
+    within: 'row-headers',
+    depth: 3,
+    conditions: ['rest'] as readonly ConditionName[],
+  },
   { ...rows, name: 'body-rows', label: 'Body rows' },
   { ...group, name: 'footer', label: 'Footer', hint: 'Totals and notes below the body' },
   {

@@ -57,7 +57,7 @@ export interface PropertyDefinition {
 const headerParts: readonly PartName[] = ['column-headers', 'header-groups', 'corner', 'row-headers', 'footer'];
 const bars: readonly PartName[] = ['search-bar', 'info-line', 'empty-message', 'pager'];
 const boxes: readonly PartName[] = [...bars, 'pager-items'];
-const cells: readonly PartName[] = ['table', 'column-headers', 'header-groups', 'corner', 'row-headers', 'body-rows', 'footer'];
+const cells: readonly PartName[] = ['table', 'column-headers', 'header-groups', 'corner', 'row-headers', 'group-headings', 'body-rows', 'footer'];
 const texts: readonly PartName[] = ['caption', ...cells, ...boxes];
 const rest: readonly ConditionName[] = ['rest'];
 

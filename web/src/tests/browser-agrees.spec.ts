@@ -1,4 +1,4 @@
-import { contract, element, tableElement, themeCss, writeCss, writeHtml, type Element, type MarkupNode } from '../../../core/compile';
+import { contract, element, frameRules, tableElement, themeCss, writeCss, writeHtml, type Element, type MarkupNode } from '../../../core/compile';
 import { gridOf, heldOn, slotOf, type GridCell, type Held, type Table } from '../../../core/table';
 import { starterNames, type ConditionName, type Slot, type Theme } from '../../../core/theme';
 import { dice, randomHeld, randomTable, randomTheme } from '../../../core/tests/random';
@@ -61,7 +61,7 @@ function disagreements(theme: Theme, table: Table, held: Held, lean: boolean): s
   const shadow = host.attachShadow({ mode: 'open' });
   document.body.append(host);
   try {
-    const css = writeCss(themeCss(theme, { key: 'case', held: true, around: true, lean }));
+    const css = writeCss([...frameRules, ...themeCss(theme, { key: 'case', held: true, around: true, lean })]);
     const markup = element(
       'div',
       { class: contract.around('case') },
@@ -139,7 +139,7 @@ function disagreements(theme: Theme, table: Table, held: Held, lean: boolean): s
       found.push(...differences(`pager item ${state}`, predictThing(theme, slot, shownAt(getComputedStyle(item).fontSize)), observeThing(item)));
     });
     const caption = shadow.querySelector('caption');
-    if (caption) found.push(...differences('caption', predictCaption(theme), observeCaption(caption)));
+    if (caption) found.push(...differences('caption', predictCaption(theme, table), observeCaption(caption)));
     found.push(...differences('table', predictTable(theme, shownAt(getComputedStyle(box).fontSize)), observeTable(box)));
     return found;
   } finally {

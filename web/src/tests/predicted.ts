@@ -32,7 +32,7 @@ export function predictCell(theme: Theme, table: Table, cell: GridCell, held: re
     wrap: word(theme, slot, 'wrap'),
     figures: word(theme, slot, 'figures'),
     height: shown('height', word(theme, slot, 'row-height')),
-    ...(slot.part === 'row-headers' ? { width: shown('width', atRest(theme, 'row-headers', 'width')) } : {}),
+    ...(slot.part === 'row-headers' || slot.part === 'group-headings' ? { width: shown('width', atRest(theme, 'row-headers', 'width')) } : {}),
     ...(cell.text === '' ? { before: 'none', after: 'none' } : predictIcon(theme, slot)),
     picture: cellPicture(theme, slot.part),
     'group picture': groupPicture(theme, cell),
@@ -74,14 +74,16 @@ function predictIcon(theme: Theme, slot: Slot): Facts {
   return { before: side === 'before' ? said : 'none', after: side === 'after' ? said : 'none' };
 }
 
-export function predictCaption(theme: Theme): Facts {
+export function predictCaption(theme: Theme, { captionSide, captionAlign }: Table): Facts {
   const slot: Slot = { part: 'caption', conditions: [] };
-  const below = atRest(theme, 'caption', 'side') === 'bottom';
+  const side = { '': atRest(theme, 'caption', 'side'), above: 'top', below: 'bottom' }[captionSide];
+  const below = side === 'bottom';
   const line = borderFact(lineAt(theme, 'under-caption'));
   return {
     ...predictText(theme, slot),
     fill: colourFact(flatten(fillLayers(theme, slot).table, WHITE)),
-    side: atRest(theme, 'caption', 'side'),
+    side,
+    ...(captionAlign === '' ? {} : { align: captionAlign }),
     top: below ? line : 'none',
     bottom: below ? 'none' : line,
   };

@@ -66,6 +66,7 @@ interface Drawn {
         'caption caption caption caption' 24px
         'corner groups groups groups' 24px
         'corner head head head' 24px
+        'grouphead grouphead grouphead grouphead' 24px
         'rowhead body body numbers' 34px
         'rowhead links buttons icons' 24px
         'foot foot foot foot' 24px
@@ -126,6 +127,7 @@ const areas: readonly (readonly [PartName, string])[] = [
   ['corner', 'corner'],
   ['header-groups', 'groups'],
   ['column-headers', 'head'],
+  ['group-headings', 'grouphead'],
   ['row-headers', 'rowhead'],
   ['body-rows', 'body'],
   ['numbers', 'numbers'],

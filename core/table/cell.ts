@@ -1,0 +1,122 @@
+/** What a stretch of text in a cell can be, beside plain. HTML Standard, "Text-level semantics". */
+export const markKinds = ['bold', 'italic', 'underline', 'strike', 'small', 'sub', 'super', 'highlight', 'code', 'link'] as const;
+export type MarkKind = (typeof markKinds)[number];
+
+/** A marked stretch of a text: from one letter up to another, counted in UTF-16 units from 0; `to` is not part of it. */
+export interface Mark {
+  readonly from: number;
+  readonly to: number;
+  readonly kind: MarkKind;
+  /** Where a link leads; only links have it. */
+  readonly href?: string;
+}
+
+/** A text some of which is marked. One without marks is kept as a plain string. */
+export interface RichText {
+  readonly text: string;
+  readonly marks: readonly Mark[];
+}
+
+/** What a slot holds. */
+export type Cell = string | RichText;
+export type Row = readonly Cell[];
+
+export const textOf = (cell: Cell | undefined): string => (typeof cell === 'string' ? cell : (cell?.text ?? ''));
+export const marksIn = (cell: Cell | undefined): readonly Mark[] => (cell === undefined || typeof cell === 'string' ? [] : cell.marks);
+/** The texts of a row. */
+export const textsOf = (row: Row | undefined): readonly string[] => row?.map(textOf) ?? [];
+
+/** Addresses that a link in a cell may have: nothing that runs. Relative ones are taken as they are. */
+export const isSafeAddress = (href: string): boolean => {
+  // Browsers read over white space and control characters in a scheme (URL Standard, "basic URL parser").
+  const bare = href.replace(/[\u0000-\u0020\u007f-\u009f]+/g, ''); // eslint-disable-line no-control-regex -- these are what is looked for
+  return bare !== '' && (!/^[a-z][a-z\d+.-]*:/i.test(bare) || /^(?:https?|mailto|tel):/i.test(bare));
+};
+
+/** A cell of a text and marks: cut to its length, in order, joined where they touch, and plain where none is left. */
+export function cellOf(text: string, marks: readonly Mark[]): Cell {
+  const inside = marks
+    .map((mark) => ({ ...mark, from: Math.max(0, mark.from), to: Math.min(text.length, mark.to) }))
+    .filter(({ from, to }) => from < to)
+    .sort((a, b) => a.from - b.from || b.to - a.to || markKinds.indexOf(a.kind) - markKinds.indexOf(b.kind));
+  const kept: Mark[] = [];
+  for (const mark of inside) {
+    const touching = kept.findIndex((each) => each.kind === mark.kind && each.to >= mark.from && (each.href === mark.href || each.to > mark.from));
+    const other = kept[touching];
+    if (!other) kept.push(mark);
+    // Of two links at one place the first one holds; any other mark only grows.
+    else if (other.href === mark.href) kept[touching] = { ...other, to: Math.max(other.to, mark.to) };
+    else if (mark.to > other.to) kept.push({ ...mark, from: other.to });
+  }
+  return kept.length === 0 ? text : { text, marks: kept };
+}
+
+/** The first so many letters of a cell. */
+export const cutCell = (cell: Cell, most: number): Cell => (textOf(cell).length <= most ? cell : cellOf(textOf(cell).slice(0, most), marksIn(cell)));
+
+/** Cells one below the other in one cell, with their marks. */
+export function joinCells(cells: readonly Cell[], between = '\n'): Cell {
+  let text = '';
+  const marks: Mark[] = [];
+  cells.forEach((cell, i) => {
+    if (i > 0) text += between;
+    const by = text.length;
+    marks.push(...marksIn(cell).map((mark) => ({ ...mark, from: mark.from + by, to: mark.to + by })));
+    text += textOf(cell);
+  });
+  return marks.length === 0 ? text : cellOf(text, marks);
+}
+
+export const isSameCell = (a: Cell, b: Cell): boolean =>
+  a === b ||
+  (typeof a !== 'string' &&
+    typeof b !== 'string' &&
+    a.text === b.text &&
+    a.marks.length === b.marks.length &&
+    a.marks.every((mark, i) => {
+      const other = b.marks[i];
+      return other !== undefined && mark.from === other.from && mark.to === other.to && mark.kind === other.kind && mark.href === other.href;
+    }));
+
+/**
+ * The cell with another text typed into it. Marks outside what was changed stay where their letters are; one around the
+ * change grows or shrinks with it.
+ */
+export function retype(cell: Cell, text: string): Cell {
+  if (typeof cell === 'string' || text === '') return text;
+  const before = cell.text;
+  const most = Math.min(before.length, text.length);
+  let start = 0;
+  while (start < most && before[start] === text[start]) start++;
+  let end = 0;
+  while (end < most - start && before[before.length - 1 - end] === text[text.length - 1 - end]) end++;
+  const by = text.length - before.length;
+  const changedTo = before.length - end;
+  // What is typed at a mark's end stands behind it, at its start before it.
+  const from = (at: number): number =>
+    at >= changedTo && at > start ? at + by : at <= start ? (at === start && start === changedTo ? at + by : at) : Math.min(at, text.length - end);
+  const to = (at: number): number =>
+    at > changedTo || (at === changedTo && start < changedTo) ? at + by : at <= start ? at : Math.min(at, text.length - end);
+  return cellOf(
+    text,
+    cell.marks.map((mark) => ({ ...mark, from: from(mark.from), to: to(mark.to) })),
+  );
+}
+
+/** A piece of a cell that has the same marks throughout. */
+export interface Stretch {
+  readonly text: string;
+  readonly marks: readonly Mark[];
+}
+
+/** A cell cut wherever a mark begins or ends. */
+export function stretchesOf(cell: Cell): readonly Stretch[] {
+  const text = textOf(cell);
+  const marks = marksIn(cell);
+  if (marks.length === 0) return text === '' ? [] : [{ text, marks }];
+  const cuts = [...new Set([0, text.length, ...marks.flatMap(({ from, to }) => [from, to])])].sort((a, b) => a - b);
+  return cuts.slice(1).map((to, i) => {
+    const from = cuts[i] ?? 0;
+    return { text: text.slice(from, to), marks: marks.filter((mark) => mark.from <= from && mark.to >= to) };
+  });
+}
