@@ -1,8 +1,6 @@
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
-import type { Table } from '../core/table';
 import type { Database } from './database/database';
-import { DocumentStore } from './documents/store';
 import { MediaStore } from './media/queries';
 import { PICTURE_MOST, fontFiles, mediaFiles, mediaRoutes } from './media/routes';
 import { PageStore } from './pages/queries';
@@ -10,6 +8,7 @@ import { pageRoutes } from './pages/routes';
 import { Refusal, problemBody, problemKinds } from './problems';
 import { checkHost, checkOrigin, secureHeaders } from './security';
 import { siteRoutes } from './site/routes';
+import { TableStore } from './tables/queries';
 import { tableRoutes } from './tables/routes';
 import { ThemeStore } from './themes/queries';
 import { themeRoutes } from './themes/routes';
@@ -25,14 +24,14 @@ export interface AppDependencies {
 
 export interface Stores {
   readonly themes: ThemeStore;
-  readonly tables: DocumentStore<Table>;
+  readonly tables: TableStore;
   readonly pages: PageStore;
   readonly media: MediaStore;
 }
 
 export function createStores(database: Database): Stores {
   const themes = new ThemeStore(database);
-  const tables = new DocumentStore<Table>(database, { table: 'tables', word: 'table' });
+  const tables = new TableStore(database);
   return { themes, tables, pages: new PageStore(database, themes, tables), media: new MediaStore(database) };
 }
 
@@ -47,7 +46,8 @@ export function createApp({ database, web, log }: AppDependencies): Express {
   app.use(checkHost, checkOrigin, secureHeaders, compression());
   app.use('/api/media', mediaRoutes(media));
   app.use('/api', (request, _response, next) => {
-    const hasBody = request.method === 'PUT' || (request.method === 'POST' && Number(request.headers['content-length'] ?? 0) > 0);
+    const hasBody =
+      request.method === 'PUT' || request.method === 'PATCH' || (request.method === 'POST' && Number(request.headers['content-length'] ?? 0) > 0);
     if (hasBody && !request.is('application/json')) throw new Refusal('wrong-type', 'Send the document as application/json.');
     next();
   });

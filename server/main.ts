@@ -23,6 +23,7 @@ async function start(options: Options): Promise<void> {
     return stop(`The data folder ${options.data} cannot be opened: ${error instanceof Error ? error.message : String(error)}`);
   });
   if (!options.empty && (await loadDemo(database, createStores(database)))) say('The demo data was loaded.');
+  await createStores(database).tables.dropStray();
   const app = createApp({ database, web: path.join(projectRoot(), 'dist', 'web'), log: (message) => void process.stderr.write(`${message}\n`) });
   const server: Server = app.listen(options.port, '127.0.0.1', (error?: Error) => {
     if (error) void refusePort(error, options, database);

@@ -41,8 +41,19 @@ export { gridOf, type Grid, type GridCell } from './grid';
 export { columnGroups, headerRole, type HeaderRole } from './headers';
 export { headersOf, namedHeaders } from './assignment';
 export { bringAgain, columnNames, possibleKeys, type Again, type CellChange } from './bring-again';
-export { LIMITS, cellProblem, gridProblem, readTable, rowsProblem, tableSchema, type TableHead } from './read-table';
-export { previewOf } from './preview';
+export { LIMITS, cellProblem, gridProblem, readHead, readTable, rowsProblem, tableSchema, type TableHead } from './read-table';
+export {
+  applyChange,
+  changeBetween,
+  isNoChange,
+  readChange,
+  weightOf,
+  type RowEdit,
+  type SentChange,
+  type SentEdit,
+  type TableChange,
+} from './change';
+export { cutHead, previewOf } from './preview';
 export { ORDINARY_BAND, heldOn, isHeaderGroup, partOfCell, slotOf, type Band, type Held } from './slots';
 export { isUnevenRow, marksOf, type Marks } from './marks';
 export { isNegative, isNumber, isNumberCell, numberColumns, padOf, type NumberColumn } from './numbers';

@@ -1,16 +1,25 @@
+import type { TableHead } from './read-table';
 import { sectionRows, type Table } from './table';
 
-/** The table with at most `rows` body rows, header and footer whole: enough to see a theme on. Merges are cut with the body. */
+/**
+ * A table's head after `cut` rows were taken out of the body from row `end` on: merges are cut with the body, and headings
+ * below go.
+ */
+export function cutHead<T extends Pick<TableHead, 'merges' | 'groups'>>(head: T, end: number, cut: number): T {
+  const merges = head.merges.flatMap((merge) => {
+    if (merge.row >= end + cut) return [{ ...merge, row: merge.row - cut }];
+    if (merge.row >= end) return [];
+    const kept = Math.min(merge.rows, end - merge.row);
+    return kept * merge.columns > 1 ? [{ ...merge, rows: kept }] : [];
+  });
+  return { ...head, merges, groups: head.groups.filter((row) => row < end) };
+}
+
+/** The table with at most `rows` body rows, header and footer whole: enough to see a theme on. */
 export function previewOf(table: Table, rows: number): Table {
   const { first, count } = sectionRows(table, 'body');
   const cut = count - rows;
   if (cut <= 0) return table;
   const end = first + rows;
-  const merges = table.merges.flatMap((merge) => {
-    if (merge.row >= end + cut) return [{ ...merge, row: merge.row - cut }];
-    if (merge.row >= end) return [];
-    const kept = merge.row >= first ? Math.min(merge.rows, end - merge.row) : merge.rows;
-    return kept * merge.columns > 1 ? [{ ...merge, rows: kept }] : [];
-  });
-  return { ...table, rows: [...table.rows.slice(0, end), ...table.rows.slice(end + cut)], merges };
+  return { ...cutHead(table, end, cut), rows: [...table.rows.slice(0, end), ...table.rows.slice(end + cut)] };
 }

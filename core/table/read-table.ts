@@ -1,5 +1,5 @@
 import { array, boolean, mixed, number, object, string, type ObjectSchema } from 'yup';
-import type { Outcome } from '../outcome';
+import { bad, type Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
 import { nameSchema } from '../theme';
 import { isSafeAddress, markKinds, type Row } from './cell';
@@ -89,8 +89,7 @@ const richSchema = object({
   .noUnknown()
   .test('inside', ({ text, marks }) => marks.every(({ from, to }) => from < to && to <= text.length));
 
-/** The shape of a table document. The grid's own rules are tests of the same schema. */
-export const tableSchema = object({
+const headFields = {
   format: string()
     .strict()
     .required('The document says no format.')
@@ -107,10 +106,6 @@ export const tableSchema = object({
     .strict()
     .defined('The description is missing; it may be empty.')
     .max(LIMITS.description, `A description has at most ${LIMITS.description} characters.`),
-  rows: mixed<readonly Row[]>().test('rows', (rows, context) => {
-    const wrong = rowsProblem(rows);
-    return wrong === undefined || context.createError({ message: wrong.say, path: `${context.path}${wrong.at}` });
-  }),
   merges: array()
     .strict()
     .required('The merges are missing; they may be none.')
@@ -128,12 +123,30 @@ export const tableSchema = object({
   pinned: boolean().strict().required('It is missing whether the first column is pinned.'),
   decimal: choice('The decimal mark', decimalMarks),
   theme: string().strict().defined('The theme is missing; it may be empty.').max(100),
+};
+
+/** The shape of a table document. The grid's own rules are tests of the same schema. */
+export const tableSchema = object({
+  ...headFields,
+  rows: mixed<readonly Row[]>().test('rows', (rows, context) => {
+    const wrong = rowsProblem(rows);
+    return wrong === undefined || context.createError({ message: wrong.say, path: `${context.path}${wrong.at}` });
+  }),
 })
   .noUnknown('A table has no other fields.')
   .test('grid', (table, context) => {
     const wrong = isGrid(table) ? gridProblem(table, table.rows.length, table.rows[0]?.length ?? 0) : undefined;
     return wrong === undefined || context.createError({ message: wrong, path: 'merges' });
   }) as unknown as ObjectSchema<Table>;
+
+const headSchema = object(headFields).noUnknown('A table has no other fields.') as unknown as ObjectSchema<TableHead>;
+
+/** Reads a table without its rows, for so many rows and columns. */
+export function readHead(json: unknown, height: number, width: number): Outcome<TableHead> {
+  const read = checkShape(headSchema, json);
+  const wrong = read.ok ? gridProblem(read.value, height, width) : undefined;
+  return wrong === undefined ? read : bad({ code: 'shape', say: wrong, at: 'merges' });
+}
 
 /** Reads a table document from JSON that came from anywhere; one of an older format is brought up to this one. */
 export const readTable = (json: unknown): Outcome<Table> => checkShape(tableSchema, upgraded(json));

@@ -97,7 +97,7 @@ export class DocumentStore<T extends { readonly name: string }> {
     return this.get(id);
   }
 
-  private missing(id: string): Refusal {
+  protected missing(id: string): Refusal {
     return new Refusal('not-found', `There is no ${this.options.word} with the id ${id.slice(0, 60)}.`);
   }
 }

@@ -3,6 +3,7 @@ import type { Table } from '../../core/table';
 import { Refusal } from '../problems';
 import type { Database } from '../database/database';
 import { DocumentStore } from '../documents/store';
+import type { TableStore } from '../tables/queries';
 import type { Edition, ThemeStore } from '../themes/queries';
 
 export interface LivePage {
@@ -15,7 +16,7 @@ export class PageStore extends DocumentStore<Page> {
   constructor(
     database: Database,
     private readonly themes: ThemeStore,
-    private readonly tables: DocumentStore<Table>,
+    private readonly tables: TableStore,
   ) {
     super(database, { table: 'pages', word: 'page' });
   }

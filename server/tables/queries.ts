@@ -1,0 +1,247 @@
+import { randomUUID } from 'node:crypto';
+import {
+  applyChange,
+  changeBetween,
+  cutHead,
+  readHead,
+  widthOf,
+  type Row,
+  type RowEdit,
+  type SentChange,
+  type Table,
+  type TableChange,
+  type TableHead,
+} from '../../core/table';
+import type { Database, Queries } from '../database/database';
+import { DocumentStore, keptOf, type Kept } from '../documents/store';
+import { Refusal, invalid } from '../problems';
+import { TableRows } from './rows';
+
+/** A table as it is kept: without its rows, with their number. */
+export type KeptHead = Kept<TableHead> & { readonly rows: number; readonly columns: number };
+/** What was done in one save, in words. */
+export interface Done {
+  readonly revision: number;
+  readonly said: readonly string[];
+  readonly madeAt: string;
+}
+
+interface HeadRow {
+  id: string;
+  document: TableHead;
+  revision: number;
+  updated_at: Date | string;
+  row_count: number;
+  column_count: number;
+}
+const headColumns = 'id, document, revision, updated_at, row_count, column_count';
+const headOf = (row: HeadRow): KeptHead => ({ ...keptOf(row), rows: row.row_count, columns: row.column_count });
+const splitTable = ({ rows, ...head }: Table): { readonly head: TableHead; readonly rows: readonly Row[] } => ({ head, rows });
+
+/**
+ * Tables: the document without its rows in one place, the rows one by one in another, so that an edit writes what it
+ * changes and no more; and what was done to each, with the way back.
+ */
+export class TableStore extends DocumentStore<Table> {
+  constructor(database: Database) {
+    super(database, { table: 'tables', word: 'table' });
+  }
+
+  override async list(): Promise<readonly Kept<Table>[]> {
+    const heads = await this.database.query<HeadRow>(`select ${headColumns} from tables where deleted_at is null order by updated_at desc, id`);
+    return Promise.all(heads.map(async (row) => this.whole(headOf(row), this.database)));
+  }
+
+  /** Every table with its header, its first body rows and its footer, last changed first. */
+  async previews(bodyRows: number, id?: string): Promise<readonly (KeptHead & { readonly document: Table })[]> {
+    const heads = await this.database.query<HeadRow & { shown: readonly Row[]; closing: readonly Row[] }>(
+      `select ${headColumns},
+         (select coalesce(jsonb_agg(cells order by place), '[]') from (select place, cells from table_rows where table_id = t.id order by place
+            limit least((document ->> 'headerRows')::int + $1, row_count - (document ->> 'footerRows')::int)) a) as shown,
+         (select coalesce(jsonb_agg(cells order by place), '[]') from (select place, cells from table_rows where table_id = t.id order by place desc
+            limit (document ->> 'footerRows')::int) b) as closing
+       from tables t where deleted_at is null and ($2::text is null or id = $2) order by updated_at desc, id`,
+      [bodyRows, id ?? null],
+    );
+    return heads.map((row) => {
+      const rows = [...row.shown, ...row.closing];
+      return { ...headOf(row), document: { ...cutHead(row.document, row.shown.length, row.row_count - rows.length), rows } };
+    });
+  }
+
+  /** One table with so many body rows. */
+  async preview(id: string, bodyRows: number): Promise<KeptHead & { readonly document: Table }> {
+    const [found] = await this.previews(bodyRows, id);
+    if (!found) throw this.missing(id);
+    return found;
+  }
+
+  async head(id: string, queries: Queries = this.database): Promise<KeptHead> {
+    const [row] = await queries.query<HeadRow>(`select ${headColumns} from tables where id = $1 and deleted_at is null`, [id]);
+    if (!row) throw this.missing(id);
+    return headOf(row);
+  }
+
+  override async get(id: string, queries: Queries = this.database): Promise<Kept<Table>> {
+    return this.whole(await this.head(id, queries), queries);
+  }
+
+  /** Some rows behind a place, as JSON text. */
+  rowsAfter = (id: string, place: number, most: number): Promise<{ readonly json: string; readonly count: number; readonly last: number }> =>
+    new TableRows(this.database).after(id, place, most);
+
+  override async create(document: Table, id: string = randomUUID()): Promise<Kept<Table>> {
+    const { head, rows } = splitTable(document);
+    return this.database.transaction(async (queries) => {
+      const kept = await insertHead(queries, id, head, rows.length, widthOf(document));
+      await new TableRows(queries).append(id, rows);
+      return { ...kept, document };
+    });
+  }
+
+  /** Rows of a table that is on its way, piece by piece. Until the table itself comes they belong to nobody. */
+  async upload(id: string, rows: readonly Row[]): Promise<void> {
+    const [known] = await this.database.query('select 1 from tables where id = $1', [id]);
+    if (known) throw new Refusal('invalid', 'These rows have come in already.');
+    await new TableRows(this.database).append(id, rows);
+  }
+
+  /** Makes a table of rows that were sent ahead under its id. */
+  async createFrom(id: string, json: unknown): Promise<KeptHead> {
+    return this.database.transaction(async (queries) => {
+      const rows = new TableRows(queries);
+      const { height, width } = await measured(queries, rows, id);
+      const read = readHead(json, height, width);
+      if (!read.ok) throw invalid(read.problems);
+      return insertHead(queries, id, read.value, height, width);
+    });
+  }
+
+  /** Drops rows that were sent ahead of a table that never came. */
+  async dropStray(): Promise<void> {
+    await this.database.query('delete from table_rows where table_id not in (select id from tables)');
+  }
+
+  override async save(id: string, revision: number, document: Table): Promise<Kept<Table>> {
+    const kept = await this.database.transaction(async (queries) => {
+      const before = await this.claimed(id, revision, queries);
+      const old = await this.whole(before, queries);
+      const { head, rows } = splitTable(document);
+      await new TableRows(queries).clear(id);
+      await new TableRows(queries).append(id, rows);
+      return record(queries, before, head, rows.length, widthOf(document), ['save the whole table'], [changeBetween(document, old.document)]);
+    });
+    return { ...kept, document };
+  }
+
+  /** Makes a change to what is kept, and to nothing else. Refuses `changed-elsewhere` with the revision as it stands. */
+  async change(id: string, revision: number, { change, said }: SentChange): Promise<KeptHead> {
+    return this.database.transaction(async (queries) => {
+      const before = await this.claimed(id, revision, queries);
+      const rows = new TableRows(queries);
+      let [height, width] = [before.rows, before.columns];
+      const back: RowEdit[] = [];
+      for (const edit of change.rows ?? []) {
+        if ('cells' in edit) {
+          const cells = await rows.setCells(id, edit.at, edit.cells);
+          if (!cells) throw new Refusal('invalid', `There is no such cell in row ${edit.at + 1}.`);
+          back.unshift({ at: edit.at, cells });
+          continue;
+        }
+        if (edit.at + edit.take > height) throw new Refusal('invalid', `There are ${height} rows, not ${edit.at + edit.take}.`);
+        const { taken, count } = await rows.splice(id, edit.at, edit.take, 'upload' in edit ? { upload: edit.upload } : edit.put);
+        if ('upload' in edit) await rows.clear(edit.upload);
+        height += count - edit.take;
+        back.unshift({ at: edit.at, take: count, put: taken });
+      }
+      if (change.rows?.some((edit) => 'take' in edit) === true) ({ height, width } = await measured(queries, rows, id));
+      const read = readHead({ ...before.document, ...change.head }, height, width);
+      if (!read.ok) throw invalid(read.problems);
+      const { head } = changeBetween({ ...read.value, rows: [] }, { ...before.document, rows: [] });
+      const undone: TableChange = { ...(head ? { head } : {}), ...(back.length > 0 ? { rows: back } : {}) };
+      return record(queries, before, read.value, height, width, said, [undone]);
+    });
+  }
+
+  /** What was done to a table, newest first. */
+  async history(id: string): Promise<readonly Done[]> {
+    await this.head(id);
+    const rows = await this.database.query<{ revision: number; said: readonly string[]; made_at: Date | string }>(
+      'select revision, said, made_at from table_changes where table_id = $1 order by revision desc',
+      [id],
+    );
+    return rows.map(({ revision, said, made_at }) => ({ revision, said, madeAt: new Date(made_at).toISOString() }));
+  }
+
+  /** The table as it was at an earlier revision. Refuses `not-found` where the way back does not reach so far. */
+  async at(id: string, revision: number): Promise<Table> {
+    const now = await this.get(id);
+    const steps = await this.database.query<{ back: readonly TableChange[] }>(
+      'select back from table_changes where table_id = $1 and revision > $2 order by revision desc',
+      [id, revision],
+    );
+    if (revision < 1 || steps.length !== now.revision - revision)
+      throw new Refusal('not-found', `There is no way back to revision ${revision} of this table.`);
+    return steps.flatMap(({ back }) => back).reduce((table, change) => applyChange(table, change), now.document);
+  }
+
+  private async whole(kept: KeptHead, queries: Queries): Promise<Kept<Table>> {
+    const { rows: _rows, columns: _columns, ...rest } = kept;
+    return { ...rest, document: { ...kept.document, rows: await new TableRows(queries).all(kept.id) } };
+  }
+
+  /** The head as it stands, locked for this transaction, if the caller started from it. */
+  private async claimed(id: string, revision: number, queries: Queries): Promise<KeptHead> {
+    const [row] = await queries.query<HeadRow>(`select ${headColumns} from tables where id = $1 and deleted_at is null for update`, [id]);
+    if (!row) throw this.missing(id);
+    const kept = headOf(row);
+    if (kept.revision === revision) return kept;
+    const { document, ...current } = kept;
+    throw new Refusal('changed-elsewhere', `“${document.name}” was saved in another window in the meantime.`, { current });
+  }
+}
+
+async function insertHead(queries: Queries, id: string, head: TableHead, height: number, width: number): Promise<KeptHead> {
+  const [row] = await queries.query<HeadRow>(
+    `insert into tables (id, document, row_count, column_count) values ($1, $2, $3, $4) returning ${headColumns}`,
+    [id, JSON.stringify(head), height, width],
+  );
+  if (!row) throw new Error('The new row did not come back');
+  return headOf(row);
+}
+
+/** How many rows there are and how wide they all are. Refuses rows of different widths. */
+async function measured(queries: Queries, rows: TableRows, id: string): Promise<{ readonly height: number; readonly width: number }> {
+  const [found] = await queries.query<{ least: number | null; most: number | null }>(
+    'select min(jsonb_array_length(cells))::int as least, max(jsonb_array_length(cells))::int as most from table_rows where table_id = $1',
+    [id],
+  );
+  const height = await rows.count(id);
+  if (height === 0) throw new Refusal('invalid', 'A table has at least one row.');
+  if (found?.least !== found?.most) throw new Refusal('invalid', 'Every row has the same number of cells, at least one.');
+  return { height, width: found?.most ?? 0 };
+}
+
+async function record(
+  queries: Queries,
+  before: KeptHead,
+  head: TableHead,
+  height: number,
+  width: number,
+  said: readonly string[],
+  back: readonly TableChange[],
+): Promise<KeptHead> {
+  const [row] = await queries.query<HeadRow>(
+    `update tables set document = $2, revision = revision + 1, updated_at = now(), row_count = $3, column_count = $4
+     where id = $1 returning ${headColumns}`,
+    [before.id, JSON.stringify(head), height, width],
+  );
+  if (!row) throw new Error('The saved row did not come back');
+  await queries.query('insert into table_changes (table_id, revision, said, back) values ($1, $2, $3, $4)', [
+    before.id,
+    row.revision,
+    JSON.stringify(said),
+    JSON.stringify(back),
+  ]);
+  return headOf(row);
+}
