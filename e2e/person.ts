@@ -4,9 +4,10 @@ import { finderScript } from './accessible';
 /** How long a person waits for something before giving up. */
 const PATIENCE_MS = 10_000;
 
-/** True where no dialog is open, or the one on top has the focus. */
-const hasFocusInDialog = `const dialogs = document.querySelectorAll('mat-dialog-container');
-  return dialogs.length === 0 || dialogs[dialogs.length - 1].contains(document.activeElement);`;
+/** True where no dialog is opening: one that is takes the focus when it has done so. */
+const hasSettled = `const dialogs = document.querySelectorAll('mat-dialog-container');
+  const last = dialogs[dialogs.length - 1];
+  return !last || last.contains(document.activeElement) || (last.matches('.mdc-dialog--open') && !last.matches('.mdc-dialog--opening'));`;
 
 export type Name = string | RegExp | null;
 
@@ -58,7 +59,7 @@ export class Person {
     await this.until(`the ${role} named ${String(name)} to type in`, async () => {
       const [field] = await this.all(role, name);
       // A dialog takes the focus when it has opened; what is typed before that would land where it puts it.
-      if (!(await this.driver.executeScript<boolean>(hasFocusInDialog))) return undefined;
+      if (!(await this.driver.executeScript<boolean>(hasSettled))) return undefined;
       await field?.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.DELETE, text);
       return field;
     });

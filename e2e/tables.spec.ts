@@ -198,7 +198,7 @@ describe('From somebody’s spreadsheet', () => {
     await person.find('link', 'Evening crossings');
     await person.gone('link', 'Workshop prices');
     await person.fill('searchbox', 'Find a table', 'nothing has this');
-    await person.untilText(/No table has these words/);
+    await person.untilText(/No table is like that/);
     await person.click('button', 'Show all');
     await person.click('button', 'More for Workshop prices');
     await person.click('menuitem', 'Rename');

@@ -1,5 +1,5 @@
 export { themeCss, type ThemeCssOptions } from './theme-css';
-export { framedTable, tableElement, tableRules, type TableHtmlOptions } from './table-html';
+export { framedTable, ownClasses, tableElement, tableRules, type TableHtmlOptions } from './table-html';
 export { compilePage, type CompiledPage, type PageInput, type PageOptions } from './page-html';
 export { frameRules } from './frame';
 export { faceRule, fontRules } from './font-rules';

@@ -85,7 +85,7 @@ export function framedTable(table: Table, options: TableHtmlOptions): Element {
 }
 
 /** What this table asks for beside its theme: where its caption stands, and a first column that stays. */
-function ownClasses({ caption, captionSide, captionAlign, pinned }: Table): readonly string[] {
+export function ownClasses({ caption, captionSide, captionAlign, pinned }: Table): readonly string[] {
   return [
     captionSide !== '' && caption !== '' ? contract.caption(captionSide) : '',
     captionAlign !== '' && caption !== '' ? contract.caption(captionAlign) : '',

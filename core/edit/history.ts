@@ -1,16 +1,18 @@
-import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
+/** Fields of a document as they are in one state; undefined where a field is not there. */
+export type Fields = Readonly<Record<string, unknown>>;
 
-enablePatches();
-
-/** One thing that was done, as patches forwards and back. It is plain data. */
+/**
+ * One thing that was done: the fields that it changed, as they were and as they are. Values are the documents' own, not
+ * copies: documents are never changed in place, and what stayed the same is known by being the same value.
+ */
 export interface Step {
   /** What was done, as it reads after "Undo": `set the fill of body rows`. */
   readonly label: string;
   /** What it touched: steps that touch the same thing in quick succession are undone together. Empty: it stands alone. */
   readonly touches: string;
   readonly time: number;
-  readonly forward: readonly Patch[];
-  readonly backward: readonly Patch[];
+  readonly before: Fields;
+  readonly after: Fields;
 }
 
 /** A document with everything that was done to it. Replaced at each change, never updated. */
@@ -40,22 +42,29 @@ export interface Change<T> {
 export function act<T extends object>(history: History<T>, { label, touches, time, make }: Change<T>): History<T> {
   const after = make(history.present);
   if (after === history.present) return history;
-  const [, forward, backward] = produceWithPatches(history.present as Record<string, unknown>, (draft) =>
-    replaceFields(draft, after as Record<string, unknown>),
-  );
-  if (forward.length === 0) return history;
+  const { before: old, after: next } = differing(history.present, after);
+  if (Object.keys(next).length === 0) return history;
   const last = history.done.at(-1);
   const joins = last !== undefined && touches !== '' && last.touches === touches && time - last.time < JOIN_MS && history.undone.length === 0;
   const step: Step = joins
-    ? { label, touches, time, forward: [...last.forward, ...forward], backward: [...backward, ...last.backward] }
-    : { label, touches, time, forward, backward };
+    ? { label, touches, time, before: { ...old, ...last.before }, after: { ...last.after, ...next } }
+    : { label, touches, time, before: old, after: next };
   return { present: after, done: [...(joins ? history.done.slice(0, -1) : history.done), step], undone: [] };
 }
 
-/** Takes over the fields that differ, so that patches name fields and not the whole document. */
-function replaceFields(draft: Record<string, unknown>, after: Record<string, unknown>): void {
-  for (const key of Object.keys(draft)) if (!(key in after)) delete draft[key];
-  for (const [key, value] of Object.entries(after)) if (draft[key] !== value) draft[key] = value;
+/** The fields in which two states differ. */
+function differing(before: object, after: object): { readonly before: Fields; readonly after: Fields } {
+  const [old, next] = [before as Fields, after as Fields];
+  const names = [...new Set([...Object.keys(old), ...Object.keys(next)])].filter((name) => old[name] !== next[name]);
+  const pick = (from: Fields): Fields => Object.fromEntries(names.map((name) => [name, from[name]]));
+  return { before: pick(old), after: pick(next) };
+}
+
+/** The document with other fields; one that is undefined is taken away. */
+function withFields<T extends object>(document: T, fields: Fields): T {
+  const changed: Record<string, unknown> = { ...document, ...fields };
+  for (const [name, value] of Object.entries(fields)) if (value === undefined) delete changed[name];
+  return changed as T;
 }
 
 export const undoLabel = (history: History<unknown>): string | undefined => history.done.at(-1)?.label;
@@ -65,7 +74,7 @@ export const redoLabel = (history: History<unknown>): string | undefined => hist
 export function undo<T extends object>(history: History<T>): History<T> {
   const step = history.done.at(-1);
   if (!step) return history;
-  return { present: applyPatches(history.present, [...step.backward]), done: history.done.slice(0, -1), undone: [...history.undone, step] };
+  return { present: withFields(history.present, step.before), done: history.done.slice(0, -1), undone: [...history.undone, step] };
 }
 
 /** Does the last undone step again; the same history when there is none. */
@@ -73,7 +82,7 @@ export function redo<T extends object>(history: History<T>): History<T> {
   const step = history.undone.at(-1);
   if (!step) return history;
   return {
-    present: applyPatches(history.present, [...step.forward]),
+    present: withFields(history.present, step.after),
     done: [...history.done, { ...step, time: 0 }],
     undone: history.undone.slice(0, -1),
   };
@@ -98,5 +107,5 @@ export const momentsOf = ({ done }: History<unknown>): readonly Moment[] =>
 
 /** The document as it was after so many steps. */
 export function documentAt<T extends object>({ present, done }: History<T>, steps: number): T {
-  return done.slice(steps).reduceRight((document, { backward }) => applyPatches(document, [...backward]), present);
+  return done.slice(steps).reduceRight((document, { before }) => withFields(document, before), present);
 }

@@ -1,7 +1,7 @@
 import { LIMITS, isNumber, textOf, textsOf, type Merge, type Row } from '../table';
 import { kindsOfColumns, saysKinds } from './column-kinds';
 import type { Raw } from './raw';
-import { isBlankCell, tableFrom, type Intake } from './square';
+import { isBlankCell, placesWhere, tableFrom, type Intake } from './square';
 
 /** What can be found in rows that came from elsewhere, in the order in which it is looked for. */
 export const findingKinds = ['title', 'below', 'blank-rows', 'blank-columns', 'header', 'row-headers', 'footer'] as const;
@@ -62,7 +62,9 @@ export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind
     if (holds) state = found.state;
   }
   const { rows, ...given } = state;
-  const intake = tableFrom(name, rows, given, raw.notes);
+  // A point is what numbers are read with anyway.
+  const decimal = raw.decimal === ',' ? raw.decimal : '';
+  const intake = tableFrom(name, rows, { ...given, decimal }, raw.notes);
   return { ...intake, notes: [...intake.notes, ...saysKinds(kindsOfColumns(intake.table))], findings };
 }
 
@@ -159,7 +161,7 @@ const finders: Readonly<Record<FindingKind, (state: State, raw: Raw) => Found | 
     };
   },
   'blank-rows': (state) => {
-    const gone = new Set(state.rows.flatMap((cells, i) => (isFilledOver(cells, 0) ? [] : [i])));
+    const gone = new Set(placesWhere(state.rows, (cells) => !isFilledOver(cells, 0)));
     for (const merge of state.merges) for (let row = merge.row + 1; row < merge.row + merge.rows; row++) gone.delete(row);
     if (gone.size === 0 || gone.size === state.rows.length) return undefined;
     const above = [...gone].filter((row) => row < state.headerRows).length;
@@ -247,9 +249,9 @@ function headerRowsOf({ rows, merges }: State): number {
 const isValue = (text: string): boolean =>
   (isNumber(text) && !/^(1[89]|20)\d\d$/.test(text.trim())) || /^\d{1,4}[-./:]\d{1,2}(?:[-./:]\d{1,4})?$/.test(text.trim());
 
-/** Rows that are looked at where some tell of all: 2,000, evenly strewn. */
+/** Rows that are looked at where some tell of all: 500, evenly strewn. */
 function sampled(rows: readonly Row[]): readonly Row[] {
-  const step = Math.max(1, Math.floor(rows.length / 2000));
+  const step = Math.max(1, Math.floor(rows.length / 500));
   return step === 1 ? rows : rows.filter((_, i) => i % step === 0);
 }
 
@@ -257,17 +259,20 @@ function sampled(rows: readonly Row[]): readonly Row[] {
 function firstColumnNamesRows({ rows, headerRows, footerRows }: State): boolean {
   const body = rows.slice(headerRows, rows.length - footerRows);
   if (body.length < 2) return false;
+  const some = sampled(body);
+  const isOfValues = (column: number): boolean => {
+    const texts = some.map((cells) => textOf(cells[column])).filter((text) => !isBlank(text));
+    return texts.length > 0 && texts.filter(isValue).length >= texts.length * 0.6;
+  };
+  if (some.some((cells) => isValue(textOf(cells[0])))) return false;
+  if (!Array.from({ length: widestOf(some) - 1 }, (_, i) => i + 1).some(isOfValues)) return false;
   const seen = new Set<string>();
   for (const cells of body) {
     const text = textOf(cells[0]).trim();
-    if (text === '' || isValue(text) || seen.has(text)) return false;
+    if (text === '' || seen.has(text)) return false;
     seen.add(text);
   }
-  const some = sampled(body);
-  return Array.from({ length: widestOf(body) - 1 }, (_, i) => i + 1).some((column) => {
-    const texts = some.map((cells) => textOf(cells[column])).filter((text) => !isBlank(text));
-    return texts.length > 0 && texts.filter(isValue).length >= texts.length * 0.6;
-  });
+  return true;
 }
 
 const TOTAL =
@@ -275,9 +280,14 @@ const TOTAL =
 
 const plain = (text: string): number => Number(text.replace(/[^\d.−-]/g, '').replace('−', '-'));
 
+/** Rows over which a last row is looked at as their sum. */
+const SUMMED_MOST = 20_000;
+
 /** A last row that says it is a total, or whose numbers are the sums of those above. */
 function isTotal({ rows, headerRows }: State, last: Row): boolean {
   if (TOTAL.test(firstText(last).trim())) return true;
+  // Sums over so many rows are not what a person put below them by hand.
+  if (rows.length > SUMMED_MOST) return false;
   const body = rows.slice(headerRows, -1);
   const columns = filledIn(last).filter((column) => isNumber(textOf(last[column])));
   // A row of data is seldom the sum of those above in one column; the first that is not tells.

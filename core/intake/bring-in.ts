@@ -1,5 +1,5 @@
 import { bad, good, type Outcome } from '../outcome';
-import { FILE_MOST } from './limits';
+import { FILE_MOST, OTHER_MOST } from './limits';
 import { decode, readSeparated } from './read-delimited';
 import { readHtml } from './read-html';
 import { readJson } from './read-json';
@@ -12,14 +12,8 @@ import { entryNames, isZip } from './zip';
  * Reads a file that holds a table, by what is in it; where that is not what the file's name says, it is said.
  * `fileName` is the name with its ending.
  */
-export function bringIn(fileName: string, bytes: Uint8Array, options: SourceOptions = {}): Outcome<Brought> {
-  if (bytes.byteLength > FILE_MOST) {
-    return bad({
-      code: 'file-large',
-      say: `The file has ${Math.round(bytes.byteLength / 1_048_576)} MB; at most ${FILE_MOST / 1_048_576} MB can be read.`,
-      remedy: 'Split it, or take the columns that are needed.',
-    });
-  }
+export function bringIn(fileName: string, bytes: Uint8Array, options: SourceOptions = {}, progress?: Progress): Outcome<Brought> {
+  if (bytes.byteLength > FILE_MOST) return tooLarge(bytes, FILE_MOST);
   if (bytes.byteLength === 0) return bad({ code: 'no-rows', say: 'There are no rows in it: the file is empty.', remedy: 'Choose another one.' });
   const binary = binaryKind(bytes);
   if (binary === 'other')
@@ -30,6 +24,7 @@ export function bringIn(fileName: string, bytes: Uint8Array, options: SourceOpti
     });
   const ending = (/\.(\w+)$/.exec(fileName)?.[1] ?? '').toLowerCase();
   if (binary === 'workbook') {
+    if (bytes.byteLength > OTHER_MOST) return tooLarge(bytes, OTHER_MOST);
     const sheet = readWorkbook(bytes, options);
     if (!sheet.ok) return sheet;
     return good({ kind: 'workbook', ...noted(sheet.value, ending, 'workbook'), piece: options.piece ?? 0 });
@@ -38,17 +33,33 @@ export function bringIn(fileName: string, bytes: Uint8Array, options: SourceOpti
   if (!decoded.ok) return decoded;
   const { text, encoding, notes } = decoded.value;
   const kind = textKind(text, ending);
-  const read = readText(kind, text, notes, options);
-  return read.ok
-    ? good({ kind, ...noted(read.value, ending, kind), piece: options.piece ?? 0, ...(kind === 'separated' ? { encoding } : {}) })
-    : read;
+  if (kind !== 'separated' && bytes.byteLength > OTHER_MOST) return tooLarge(bytes, OTHER_MOST);
+  const read = readText(kind, text, notes, options, progress);
+  if (!read.ok) return read;
+  const { decimal } = read.value.raw;
+  return good({
+    kind,
+    ...noted(read.value, ending, kind),
+    piece: options.piece ?? 0,
+    ...(kind === 'separated' ? { encoding, quote: options.quote ?? '"', ...(decimal ? { decimal } : {}) } : {}),
+  });
 }
 
 type Read = Pick<Brought, 'raw' | 'pieces' | 'separator' | 'range'>;
 
-function readText(kind: SourceKind, text: string, notes: readonly string[], options: SourceOptions): Outcome<Read> {
+/** Is told how much of a source has been read, from 0 to 1. */
+export type Progress = (share: number) => void;
+
+const tooLarge = (bytes: Uint8Array, most: number): Outcome<never> =>
+  bad({
+    code: 'file-large',
+    say: `The file has ${Math.round(bytes.byteLength / 1_048_576)} MB; at most ${most / 1_048_576} MB of this kind can be read.`,
+    remedy: 'Split it, or take the columns that are needed.',
+  });
+
+function readText(kind: SourceKind, text: string, notes: readonly string[], options: SourceOptions, progress?: Progress): Outcome<Read> {
   if (kind === 'separated') {
-    const read = readSeparated(text, notes, options.separator);
+    const read = readSeparated(text, notes, options.separator, options, progress);
     return read.ok ? good({ ...read.value, pieces: [] }) : read;
   }
   if (kind === 'html') return readHtml(text, options.piece);

@@ -1,2 +1,2 @@
 export { FILE_MOST } from './limits';
-export { encodings, separators } from './raw';
+export { encodings, quotes, separators } from './raw';

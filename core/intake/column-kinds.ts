@@ -19,7 +19,7 @@ const tests: readonly (readonly [ColumnKind, (text: string) => boolean])[] = [
 /** Share of the filled cells that have to be of a kind: one remark among numbers does not change the column. */
 const SHARE = 0.8;
 /** Cells that are looked at, evenly strewn: a column of 100,000 is told by these as well. */
-const SAMPLE = 2000;
+const SAMPLE = 500;
 
 /** The kind of each column, from its body cells. */
 export function kindsOfColumns(table: Table): readonly ColumnKind[] {

@@ -1,7 +1,8 @@
 export { FILE_MOST } from './limits';
 export { arrange, findingKinds, type Arranged, type Finding, type FindingKind } from './arrange';
-export { bringIn } from './bring-in';
+export { bringIn, type Progress } from './bring-in';
+export { decimalOf } from './decimal';
 export { kindsOfColumns, type ColumnKind } from './column-kinds';
-export { encodings, separators, type Brought, type Encoding, type Raw, type SourceKind, type SourceOptions } from './raw';
+export { encodings, quotes, separators, type Brought, type Encoding, type Quote, type Raw, type SourceKind, type SourceOptions } from './raw';
 export { readClipboard, type Clipboard } from './read-clipboard';
 export { square, tableFrom, type Intake } from './square';

@@ -9,6 +9,8 @@ export interface Raw {
   readonly rowHeaders?: number;
   readonly footerRows?: number;
   readonly caption?: string;
+  /** Which mark parts whole from decimal, where that is known. */
+  readonly decimal?: '.' | ',';
   /** One sentence for each thing that was found or mended on the way. */
   readonly notes: readonly string[];
 }

@@ -1,27 +1,59 @@
 import Papa from 'papaparse';
 import { bad, good, type Outcome } from '../outcome';
-import { separators, type Encoding, type Raw } from './raw';
+import { decimalOf } from './decimal';
+import { separators, type Encoding, type Raw, type SourceOptions } from './raw';
 
-/** Reads separated text (RFC 4180, and what is met in the wild); without a separator, that is found out. */
+interface Pieces {
+  readonly delimiter: string;
+  readonly quoteChar: string;
+  readonly chunkSize: number;
+  readonly chunk: (piece: Papa.ParseResult<string[]>) => void;
+}
+/** The parser cuts a text into pieces as well, and is done when it returns; its types know that of files only. */
+const parsePieces = Papa.parse as unknown as (text: string, options: Pieces) => void;
+
+/** Letters that are parsed before progress is told. */
+const PIECE = 1_000_000;
+
+/**
+ * Reads separated text (RFC 4180, and what is met in the wild); without a separator, that is found out, and so is the
+ * decimal mark.
+ */
 export function readSeparated(
   text: string,
   before: readonly string[] = [],
   separator = '',
+  { quote = '"', decimal }: Pick<SourceOptions, 'quote' | 'decimal'> = {},
+  progress?: (share: number) => void,
 ): Outcome<{ readonly raw: Raw; readonly separator: string }> {
-  if (text.trim() === '')
+  if (!/\S/.test(text))
     return bad({ code: 'no-rows', say: 'There are no rows in it.', remedy: 'Choose a file with at least one row, or start with an empty table.' });
-  const parsed = Papa.parse<string[]>(text, { delimiter: separator || guessSeparator(text), header: false });
-  const quotes = parsed.errors.find(({ type }) => type === 'Quotes');
-  const used = parsed.meta.delimiter;
+  const rows: string[][] = [];
+  const used = separator || guessSeparator(text);
+  let isOpen = false;
+  parsePieces(text, {
+    delimiter: used,
+    // A mark that no text holds (Unicode, "Noncharacters") leaves every other one alone.
+    quoteChar: quote === 'none' ? '\uffff' : quote,
+    chunkSize: PIECE,
+    chunk: ({ data, errors, meta }) => {
+      for (const cells of data) rows.push(cells.some(isGuarded) ? cells.map(unguarded) : cells);
+      isOpen ||= errors.some(({ type }) => type === 'Quotes');
+      progress?.(Math.min(1, meta.cursor / text.length));
+    },
+  });
   const notes = [`Read as cells separated by ${used in separators ? separators[used as keyof typeof separators] : used}.`, ...before];
-  if (quotes) notes.push(quoteNote(text, used));
-  return good({ raw: { rows: parsed.data.map(unescaped), merges: [], notes }, separator: used });
+  if (isOpen) notes.push(quoteNote(text, used, quote));
+  const found = decimal ?? decimalOf(rows);
+  if (found === ',') notes.push('A comma parts whole from decimal in its numbers.');
+  return good({ raw: { rows, merges: [], notes, ...(found ? { decimal: found } : {}) }, separator: used });
 }
 
-/** Undoes what our own CSV does to cells that a spreadsheet would take for formulas (core/hand-off): an apostrophe in front. */
-const unescaped = (cells: readonly string[]): readonly string[] =>
-  cells.some((text) => GUARDED.test(text)) ? cells.map((text) => (GUARDED.test(text) ? text.slice(1) : text)) : cells;
+/** Our own CSV puts an apostrophe before cells that a spreadsheet would take for formulas (core/hand-off); here it goes again. */
 const GUARDED = /^'+[=+\-@\t\r]/;
+const APOSTROPHE = 39;
+const isGuarded = (text: string): boolean => text.charCodeAt(0) === APOSTROPHE && GUARDED.test(text);
+const unguarded = (text: string): string => (isGuarded(text) ? text.slice(1) : text);
 
 /** The separator that cuts the first rows into the same number of cells, two or more, most often. */
 function guessSeparator(text: string): string {
@@ -35,19 +67,19 @@ function guessSeparator(text: string): string {
 }
 
 /** Where the first quotation mark stands that is never closed, counted in lines and characters from 1. */
-function quoteNote(text: string, separator: string): string {
-  const { line, column } = unclosedQuote(text, separator);
+function quoteNote(text: string, separator: string, quote: string): string {
+  const { line, column } = unclosedQuote(text, separator, quote);
   return `A quotation mark at line ${line}, column ${column} is never closed. Everything after it was kept as one cell; close it in the file and bring it in again.`;
 }
 
-export function unclosedQuote(text: string, separator: string): { line: number; column: number } {
+export function unclosedQuote(text: string, separator: string, quote = '"'): { line: number; column: number } {
   let [line, column, open] = [1, 1, false];
   let opened = { line: 1, column: 1 };
   for (let i = 0; i < text.length; i++, column++) {
     const letter = text[i];
-    if (letter === '"') {
+    if (letter === quote) {
       const before = text[i - 1];
-      if (open && text[i + 1] === '"') {
+      if (open && text[i + 1] === quote) {
         i++;
         column++;
       } else if (open) open = false;

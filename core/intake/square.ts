@@ -45,8 +45,8 @@ export function square(raw: readonly Row[]): { readonly rows: readonly Row[]; re
     rows = rows.slice(0, most);
   }
   const usual = commonest(rows.map((cells) => cells.length));
-  const long = rows.flatMap((cells, row) => (cells.length > usual ? [row] : []));
-  const short = rows.flatMap((cells, row) => (cells.length < width ? [row] : []));
+  const long = placesWhere(rows, (cells) => cells.length > usual);
+  const short = placesWhere(rows, (cells) => cells.length < width);
   const trimmed = long.filter((row) => (filled[row] ?? 0) <= usual);
   if (trimmed.length > 0 && usual <= width)
     notes.push(`${rowsWord(trimmed)} ${list(trimmed)} came in with blank cells beyond the others. They were left out.`);
@@ -59,7 +59,7 @@ export function square(raw: readonly Row[]): { readonly rows: readonly Row[]; re
   const cut: string[] = [];
   const full = rows.map((cells, row): Row => {
     // Most rows are as they have to be: they are taken over, not copied.
-    if (cells.length === width && cells.every((cell) => textOf(cell).length <= LIMITS.cell)) return cells;
+    if (cells.length === width && !cells.some(isLong)) return cells;
     return Array.from({ length: width }, (_, column) => {
       const cell = cells[column] ?? '';
       const { length } = textOf(cell);
@@ -74,6 +74,15 @@ export function square(raw: readonly Row[]): { readonly rows: readonly Row[]; re
   return { rows: full, notes };
 }
 
+const isLong = (cell: Cell): boolean => (typeof cell === 'string' ? cell : cell.text).length > LIMITS.cell;
+
+/** Where in a list something holds. Written as a loop: lists may have 100,000 items, of which hardly any are meant. */
+export function placesWhere<T>(items: readonly T[], holds: (item: T) => boolean): readonly number[] {
+  const places: number[] = [];
+  for (let i = 0; i < items.length; i++) if (holds(items[i] as T)) places.push(i);
+  return places;
+}
+
 /** Whether nothing is to be seen in a cell. */
 export function isBlankCell(cell: Cell | undefined): boolean {
   const text = textOf(cell);
@@ -81,9 +90,13 @@ export function isBlankCell(cell: Cell | undefined): boolean {
 }
 
 function commonest(numbers: readonly number[]): number {
-  const counts = new Map<number, number>();
-  for (const n of numbers) counts.set(n, (counts.get(n) ?? 0) + 1);
-  return [...counts].reduce((best, entry) => (entry[1] > best[1] ? entry : best), [numbers[0] ?? 0, 0] as [number, number])[0];
+  const counts: number[] = [];
+  for (const n of numbers) counts[n] = (counts[n] ?? 0) + 1;
+  let best = numbers[0] ?? 0;
+  counts.forEach((count, n) => {
+    if (count > (counts[best] ?? 0)) best = n;
+  });
+  return best;
 }
 
 /** A table from rows of any length. Texts that merged cells hide are left out, which is said. */

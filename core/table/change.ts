@@ -72,6 +72,20 @@ export function applyChange(table: Table, { head, rows }: TableChange): Table {
   return { ...table, ...head, rows: edited };
 }
 
+/** The other table with this one's own rows wherever they say the same at the start and at the end: so that only what differs is sent. */
+export function sharing(table: Table, other: Table): Table {
+  const isSame = (a: Row | undefined, b: Row | undefined): boolean =>
+    a !== undefined && a.length === b?.length && a.every((cell, i) => isSameCell(cell, b[i] ?? ''));
+  const by = other.rows.length - table.rows.length;
+  let end = other.rows.length;
+  while (end > 0 && isSame(table.rows[end - 1 - by], other.rows[end - 1])) end--;
+  const rows = other.rows.map((row, i) => {
+    const was = i >= end ? table.rows[i - by] : isSame(table.rows[i], row) ? table.rows[i] : undefined;
+    return was ?? row;
+  });
+  return { ...other, rows };
+}
+
 /** How many rows a change puts in or touches. */
 export const weightOf = ({ rows = [] }: TableChange): number => rows.reduce((sum, edit) => sum + ('take' in edit ? edit.put.length : 1), 0);
 

@@ -47,6 +47,7 @@ export {
   changeBetween,
   isNoChange,
   readChange,
+  sharing,
   weightOf,
   type RowEdit,
   type SentChange,
@@ -62,3 +63,4 @@ export { deleteLines, duplicateLines, insertLines, moveLines, turn, type Lines }
 export { blockOf, clearBlock, putBlock, type Block, type Chosen, type Put } from './edit-block';
 export { setCell, setFooterRows, setHeaderRows, setRowHeaders } from './edit-content';
 export { mergeCells, mergeEqual, splitCells } from './edit-merges';
+export { seenAround, seenRows, type Seen, type SeenCell, type SeenRow } from './window';

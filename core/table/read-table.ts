@@ -9,7 +9,8 @@ import { TABLE_FORMAT, captionAligns, captionSides, decimalMarks, tableKinds, ty
 
 /** Limits of a table, for every way in. Texts in characters; `slots` are rows times columns. */
 export const LIMITS = {
-  rows: 100_000,
+  // 100,000 rows of content, with room for header and footer.
+  rows: 100_100,
   columns: 100,
   slots: 5_000_000,
   cell: 10_000,

@@ -117,6 +117,16 @@ export class TableStore extends DocumentStore<Table> {
     });
   }
 
+  /** A copy under a name of its own. */
+  async duplicate(id: string): Promise<KeptHead> {
+    const copy = randomUUID();
+    return this.database.transaction(async (queries) => {
+      const { document, rows, columns } = await this.head(id, queries);
+      await queries.query('insert into table_rows (table_id, place, cells) select $2, place, cells from table_rows where table_id = $1', [id, copy]);
+      return insertHead(queries, copy, { ...document, name: `${document.name} copy`.slice(0, 120) }, rows, columns);
+    });
+  }
+
   /** Drops rows that were sent ahead of a table that never came. */
   async dropStray(): Promise<void> {
     await this.database.query('delete from table_rows where table_id not in (select id from tables)');

@@ -8,7 +8,7 @@ import type { TableStore } from './queries';
 
 /** Body rows that a list shows of each table, and that a preview has. */
 const LIST_ROWS = 5;
-const PREVIEW_ROWS = 200;
+const PREVIEW_ROWS = 2000;
 /** Rows that are sent in one answer. */
 const ROWS_AT_ONCE = 2000;
 
@@ -63,6 +63,7 @@ export function tableRoutes(store: TableStore, themes: ThemeStore): Router {
   router.post('/:id/from-upload', async (request, response) =>
     send(response, await store.createFrom(uploadIdOf(idOf(request)), request.body), {}, 201),
   );
+  router.post('/:id/duplicate', async (request, response) => send(response, await store.duplicate(idOf(request)), {}, 201));
   router.patch('/:id', async (request, response) => {
     const revision = revisionOf(request);
     const read = readChange(request.body);

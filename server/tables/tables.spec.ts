@@ -152,10 +152,10 @@ describe('Tables as they are kept', () => {
   });
 
   it('show their header, their first rows and their footer in a preview', async () => {
-    const table = gridTable(900, 2, { headerRows: 2, footerRows: 1, groups: [10, 500] });
+    const table = gridTable(2900, 2, { headerRows: 2, footerRows: 1, groups: [10, 2500] });
     const id = await make(table);
     const { document, rows } = (await ask(at(id, '/preview'))).json as { document: Table; rows: number };
-    expect([rows, document.rows.length, document.groups, document.rows.at(-1)?.[0]]).toEqual([900, 203, [10], 'r899c0']);
+    expect([rows, document.rows.length, document.groups, document.rows.at(-1)?.[0]]).toEqual([2900, 2003, [10], 'r2899c0']);
   });
 
   describe('refuse, and stay as they are', () => {

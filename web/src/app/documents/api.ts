@@ -2,7 +2,7 @@ import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
 import { catchError, throwError, type Observable } from 'rxjs';
 import type { Page } from '../../../../core/page';
-import type { Table } from '../../../../core/table';
+import type { Row, Table, TableHead } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
 
 export interface Kept<T> {
@@ -14,6 +14,21 @@ export interface Kept<T> {
 export type KeptTheme = Kept<Theme> & { readonly key: string; readonly edition: number };
 export type KeptTable = Kept<Table> & { readonly rows: number; readonly columns: number };
 export type KeptPage = Kept<Page> & { readonly live?: { readonly slug: string; readonly number: number; readonly publishedAt: string } };
+/** A table without its rows, and how many there are. */
+export type KeptHead = Kept<TableHead> & { readonly rows: number; readonly columns: number };
+/** Some rows of a table, and where the next ones begin. */
+export interface RowsPiece {
+  readonly revision: number;
+  readonly rows: readonly Row[];
+  readonly count: number;
+  readonly last: number;
+}
+/** What was done to a table in one save, in words. */
+export interface Done {
+  readonly revision: number;
+  readonly said: readonly string[];
+  readonly madeAt: string;
+}
 export interface Edition {
   readonly number: number;
   readonly publishedAt: string;
@@ -43,6 +58,18 @@ export class Api {
   create = <T>(kind: Kind, document: T): Observable<Kept<T>> => this.ask(this.http.post<Kept<T>>(`/api/${kind}`, document));
   save = <T>(kind: Kind, id: string, revision: number, document: T): Observable<Kept<T>> =>
     this.ask(this.http.put<Kept<T>>(`/api/${kind}/${id}`, document, { headers: { 'If-Match': `"${revision}"` } }));
+  patch = (kind: Kind, id: string, revision: number, change: unknown): Observable<{ readonly revision: number }> =>
+    this.ask(this.http.patch<{ readonly revision: number }>(`/api/${kind}/${id}`, change, { headers: { 'If-Match': `"${revision}"` } }));
+  tableHead = (id: string): Observable<KeptHead> => this.ask(this.http.get<KeptHead>(`/api/tables/${id}/head`));
+  tableRows = (id: string, after: number): Observable<RowsPiece> => this.ask(this.http.get<RowsPiece>(`/api/tables/${id}/rows?after=${after}`));
+  /** A table with its first body rows only. */
+  tablePreview = (id: string): Observable<Kept<Table>> => this.ask(this.http.get<Kept<Table>>(`/api/tables/${id}/preview`));
+  sendRows = (id: string, rows: readonly Row[]): Observable<unknown> => this.ask(this.http.post(`/api/tables/${id}/upload`, rows));
+  /** Makes a table of rows that were sent ahead. */
+  createFromRows = (id: string, head: TableHead): Observable<KeptHead> => this.ask(this.http.post<KeptHead>(`/api/tables/${id}/from-upload`, head));
+  duplicateTable = (id: string): Observable<KeptHead> => this.ask(this.http.post<KeptHead>(`/api/tables/${id}/duplicate`, null));
+  tableHistory = (id: string): Observable<readonly Done[]> => this.ask(this.http.get<readonly Done[]>(`/api/tables/${id}/history`));
+  tableAt = (id: string, revision: number): Observable<Table> => this.ask(this.http.get<Table>(`/api/tables/${id}/history/${revision}`));
   delete = (kind: Kind, id: string): Observable<unknown> => this.ask(this.http.delete(`/api/${kind}/${id}`));
   restore = <T>(kind: Kind, id: string): Observable<Kept<T>> => this.ask(this.http.post<Kept<T>>(`/api/${kind}/${id}/restore`, null));
   publishTheme = (id: string): Observable<Edition> => this.ask(this.http.post<Edition>(`/api/themes/${id}/editions`, null));

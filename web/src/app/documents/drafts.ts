@@ -1,11 +1,9 @@
 import { Injectable } from '@angular/core';
 import type { Kind } from './api';
 
-export interface Draft<T> {
-  readonly base: T;
-  readonly revision: number;
-  readonly document: T;
-}
+/** A whole document with what it started from; or, of large ones, the change alone. */
+export type Draft<T> =
+  { readonly base: T; readonly revision: number; readonly document: T } | { readonly revision: number; readonly change: unknown };
 
 const key = (kind: Kind, id: string): string => `zest-draft/${kind}/${id}`;
 

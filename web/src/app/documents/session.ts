@@ -4,6 +4,7 @@ import {
   Subject,
   catchError,
   debounceTime,
+  defer,
   distinctUntilChanged,
   exhaustMap,
   filter,
@@ -13,6 +14,7 @@ import {
   merge,
   of,
   takeUntil,
+  throwError,
   timer,
 } from 'rxjs';
 import {
@@ -46,11 +48,27 @@ export interface SessionOptions<T> {
   readonly kept: Kept<T>;
   /** Is told when changes from another window were taken in. */
   readonly notice: (sentence: string) => void;
+  /** How documents of this kind are kept, where that is not as a whole. */
+  readonly keeping?: Keeping<T>;
+}
+
+/** A way of keeping documents that are too large to be sent, and laid by, as a whole at each change. */
+export interface Keeping<T> {
+  /** Sends what differs from the state that the server has, with the words for what was done. */
+  readonly save: (id: string, revision: number, before: T, after: T, said: readonly string[]) => Promise<{ readonly revision: number }>;
+  /** The document as it stands now, after another window changed it. */
+  readonly fetch: (id: string) => Promise<Kept<T>>;
+  /** What of a change is laid by in this window until it is kept; undefined where it is too large for that. */
+  readonly draft: (before: T, after: T) => unknown;
+  /** The document with what was laid by; undefined where that no longer fits. */
+  readonly takeUp: (document: T, draft: unknown) => T | undefined;
 }
 
 /** Milliseconds of quiet before a change is sent. */
 const QUIET_MS = 300;
 const LONGEST_WAIT_MS = 8000;
+/** Steps that are told with one save. */
+const MOST_SAID = 500;
 
 /**
  * One document being edited: its history, and a stream of saves. A save that finds the server gone is tried
@@ -68,6 +86,8 @@ export class DocumentSession<T extends { readonly name: string }> {
   private revision: number;
   private theirs?: Kept<T>;
   private wait = 500;
+  /** What was done since the last save, in words. */
+  private unsaid: string[] = [];
 
   readonly document$: Observable<T>;
   readonly state$: Observable<KeepState>;
@@ -116,13 +136,13 @@ export class DocumentSession<T extends { readonly name: string }> {
 
   /** Changes the document; `touches` names what is changed, so that a drag or a word typed is undone at once; empty: the step stands alone. */
   act(label: string, touches: string, make: (document: T) => T): void {
-    this.replace(act(this.historySubject.value, { label, touches, time: Date.now(), make }));
+    this.replace(act(this.historySubject.value, { label, touches, time: Date.now(), make }), label);
   }
   undo(): void {
-    this.replace(undo(this.historySubject.value));
+    this.replace(undo(this.historySubject.value), `undo: ${undoLabel(this.history) ?? ''}`);
   }
   redo(): void {
-    this.replace(redo(this.historySubject.value));
+    this.replace(redo(this.historySubject.value), `again: ${redoLabel(this.history) ?? ''}`);
   }
 
   /** Sends what is not kept yet without waiting; resolves when it is kept, or cannot be for now. */
@@ -151,28 +171,46 @@ export class DocumentSession<T extends { readonly name: string }> {
     this.closed.complete();
   }
 
-  private replace(history: History<T>): void {
+  private replace(history: History<T>, said: string): void {
     if (history === this.historySubject.value) return;
+    if (this.unsaid.at(-1) !== said) this.unsaid.push(said);
     this.historySubject.next(history);
     if (this.isDirty) {
-      this.options.drafts.keep(this.options.kind, this.id, { base: this.base, revision: this.revision, document: this.document });
+      this.layBy();
       if (this.state.kind !== 'conflict') this.stateSubject.next({ kind: 'saving' });
     }
     this.changed.next();
     if (!this.isDirty) this.markKept();
   }
 
+  private layBy(): void {
+    const { drafts, kind, keeping } = this.options;
+    const { base, revision, document } = this;
+    if (!keeping) return drafts.keep(kind, this.id, { base, revision, document });
+    const change = keeping.draft(base, document);
+    if (change === undefined) drafts.drop(kind, this.id);
+    else drafts.keep(kind, this.id, { revision, change });
+  }
+
+  private send(document: T, said: readonly string[]): Promise<{ readonly revision: number } | ApiError> {
+    const { api, kind, keeping } = this.options;
+    const sending = keeping
+      ? defer(() => keeping.save(this.id, this.revision, this.base, document, said))
+      : api.save(kind, this.id, this.revision, document);
+    return firstValueFrom(sending.pipe(catchError((error: unknown) => (error instanceof ApiError ? of(error) : throwError(() => error)))));
+  }
+
   private async saveAll(): Promise<void> {
     while (this.isDirty) {
       const sent = this.document;
+      const said = this.unsaid.slice(-MOST_SAID);
       this.stateSubject.next({ kind: 'saving' });
-      const outcome = await firstValueFrom(
-        this.options.api.save(this.options.kind, this.id, this.revision, sent).pipe(catchError((error: unknown) => of(error as ApiError))),
-      );
+      const outcome = await this.send(sent, said);
       if (outcome instanceof ApiError) {
-        if (!this.recover(outcome)) return;
+        if (!(await this.recover(outcome))) return;
       } else {
         [this.base, this.revision] = [sent, outcome.revision];
+        this.unsaid = this.unsaid.slice(said.length);
         this.wait = 500;
       }
     }
@@ -180,8 +218,11 @@ export class DocumentSession<T extends { readonly name: string }> {
   }
 
   /** What to do about a save that failed; true when it should be tried again at once. */
-  private recover(error: ApiError): boolean {
-    if (error.status === 412) return this.mergeWith(error.body['current'] as Kept<T>);
+  private async recover(error: ApiError): Promise<boolean> {
+    if (error.status === 412) {
+      const { keeping } = this.options;
+      return this.mergeWith(keeping ? await keeping.fetch(this.id) : (error.body['current'] as Kept<T>));
+    }
     if (error.status === 0 || error.status >= 500) {
       this.stateSubject.next({
         kind: 'waiting',
@@ -215,8 +256,15 @@ export class DocumentSession<T extends { readonly name: string }> {
   }
 
   private takeUpDraft(): void {
-    const draft = this.options.drafts.find<T>(this.options.kind, this.id);
-    if (!draft || same(draft.document, this.document)) return;
+    const { drafts, kind, keeping } = this.options;
+    const draft = drafts.find<T>(kind, this.id);
+    if (!draft) return;
+    if (!('document' in draft)) {
+      const taken = keeping?.takeUp(this.document, draft.change);
+      if (taken) this.act('take up what was not kept', 'draft', () => taken);
+      return;
+    }
+    if (same(draft.document, this.document)) return;
     const { conflicts, value } = threeWayMerge(draft.base, draft.document, this.document);
     if (conflicts.length > 0 && draft.revision !== this.revision) {
       this.theirs = { ...this.options.kept };

@@ -1,9 +1,10 @@
 import { Injectable, inject } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { MatSnackBar } from '@angular/material/snack-bar';
-import { BehaviorSubject, distinctUntilChanged, map, of, switchMap, type Observable } from 'rxjs';
+import { BehaviorSubject, distinctUntilChanged, from, map, of, switchMap, type Observable } from 'rxjs';
 import { Api, type Kind } from './api';
 import { Drafts } from './drafts';
+import { Keepings } from './keepings';
 import { DocumentSession, type KeepState } from './session';
 
 type AnySession = DocumentSession<{ readonly name: string }>;
@@ -13,6 +14,7 @@ type AnySession = DocumentSession<{ readonly name: string }>;
 export class Sessions {
   private readonly api = inject(Api);
   private readonly drafts = inject(Drafts);
+  private readonly keepings = inject(Keepings);
   private readonly snackBar = inject(MatSnackBar);
   private readonly dialog = inject(MatDialog);
   private readonly current = new BehaviorSubject<AnySession | undefined>(undefined);
@@ -22,13 +24,15 @@ export class Sessions {
 
   /** Opens a document. The stream gives one session and closes it when it is left. */
   open<T extends { readonly name: string }>(kind: Kind, id: string): Observable<DocumentSession<T>> {
-    return this.api.get<T>(kind, id).pipe(
+    const keeping = this.keepings.of<T>(kind);
+    return (keeping ? from(keeping.fetch(id)) : this.api.get<T>(kind, id)).pipe(
       map((kept) => {
         const session = new DocumentSession<T>({
           api: this.api,
           drafts: this.drafts,
           kind,
           kept,
+          ...(keeping ? { keeping } : {}),
           notice: (sentence) => void this.snackBar.open(sentence, 'Good'),
         });
         this.current.next(session as unknown as AnySession);

@@ -9,7 +9,7 @@ import { RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import type { PageInput } from '../../../../core/compile';
 import { pageSchema, readRoom, readWidth, type Block, type Page, type TableBlock } from '../../../../core/page';
-import type { Table } from '../../../../core/table';
+import { tableOf, type Table } from '../../../../core/table';
 import { Deleting } from '../controls/deleting';
 import { Name } from '../controls/rename';
 import { Ruler } from '../controls/ruler';
@@ -83,7 +83,7 @@ export class PageEditor implements OnInit {
   private async fetchTable(id: string): Promise<void> {
     this.fullTables.update((tables) => new Map(tables).set(id, { ...emptyNotice }));
     try {
-      const kept = await firstValueFrom(this.api.get<Table>('tables', id));
+      const kept = await firstValueFrom(this.api.tablePreview(id));
       this.fullTables.update((tables) => new Map(tables).set(id, kept.document));
     } catch {
       this.fullTables.update((tables) => new Map([...tables].filter(([each]) => each !== id)));
@@ -203,15 +203,4 @@ export class PageEditor implements OnInit {
 }
 
 /** Stands in while a table is on its way. */
-const emptyNotice: Table = {
-  format: 'zest-table/2',
-  name: 'Opening…',
-  caption: '',
-  description: '',
-  rows: [['Opening…']],
-  merges: [],
-  headerRows: 0,
-  rowHeaders: 0,
-  footerRows: 0,
-  theme: '',
-};
+const emptyNotice: Table = tableOf('Opening…', [['Opening…']]);

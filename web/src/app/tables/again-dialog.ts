@@ -1,17 +1,17 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { sayProblem } from '../../../../core/outcome';
-import { bringAgain, possibleKeys, type Again, type Table } from '../../../../core/table';
+import type { Outcome } from '../../../../core/outcome';
+import type { Table } from '../../../../core/table';
+import type { AgainShown } from '../workers/intake.worker';
 
-/** The table that is there, and what a newer file has. */
+/** By what rows can be told, and what a newer file makes of the table then. */
 export interface AgainData {
-  readonly table: Table;
-  readonly newer: Table;
+  readonly keys: readonly string[];
+  readonly compare: (key: string) => Promise<Outcome<AgainShown>>;
+  readonly take: () => Promise<Table>;
 }
-
-/** Lines of each list that are shown; the rest is counted. */
-const SHOWN = 40;
 
 /** What a newer file would change, before it is taken. */
 @Component({
@@ -24,7 +24,7 @@ const SHOWN = 40;
       @if (keys.length > 0) {
         <label
           >Rows are told by
-          <select class="zest-field" (change)="key.set($any($event.target).value)">
+          <select class="zest-field" (change)="compare($any($event.target).value)">
             @for (each of keys; track each) {
               <option [value]="each" [selected]="each === key()">{{ each }}</option>
             }
@@ -47,7 +47,7 @@ const SHOWN = 40;
               </tr>
             </thead>
             <tbody>
-              @for (change of found.changed.slice(0, shown); track $index) {
+              @for (change of found.changed; track $index) {
                 <tr>
                   <th scope="row">{{ change.key }}</th>
                   <td>{{ change.column }}</td>
@@ -57,8 +57,8 @@ const SHOWN = 40;
               }
             </tbody>
           </table>
-          @if (found.changed.length > shown) {
-            <p class="zest-note">and {{ (found.changed.length - shown).toLocaleString('en') }} more cells</p>
+          @if (found.counts.changed > found.changed.length) {
+            <p class="zest-note">and {{ (found.counts.changed - found.changed.length).toLocaleString('en') }} more cells</p>
           }
         }
         @for (list of lists(found); track list.what) {
@@ -73,7 +73,7 @@ const SHOWN = 40;
     <mat-dialog-actions>
       <button mat-button mat-dialog-close>Leave it</button>
       @if (again(); as found) {
-        <button mat-flat-button (click)="dialog.close(found.table)">Take it in</button>
+        <button mat-flat-button (click)="take()">Take it in</button>
       }
     </mat-dialog-actions>
   `,
@@ -104,34 +104,43 @@ const SHOWN = 40;
 })
 export class AgainDialog {
   private readonly data = inject<AgainData>(MAT_DIALOG_DATA);
-  protected readonly dialog = inject<MatDialogRef<AgainDialog, Table>>(MatDialogRef);
-  protected readonly shown = SHOWN;
-  protected readonly keys = possibleKeys(this.data.table, this.data.newer);
+  private readonly dialog = inject<MatDialogRef<AgainDialog, Table>>(MatDialogRef);
+  protected readonly keys = this.data.keys;
   protected readonly key = signal(this.keys[0] ?? '');
-  private readonly outcome = computed(() => (this.key() === '' ? undefined : bringAgain(this.data.table, this.data.newer, this.key())));
-  protected readonly again = computed(() => {
-    const outcome = this.outcome();
-    return outcome?.ok ? outcome.value : undefined;
-  });
-  protected readonly problem = computed(() => {
-    const outcome = this.outcome();
-    if (!outcome)
-      return 'No column tells the rows in both: it would have to be filled everywhere and different in every row. Give such a column the same name in both.';
-    const first = outcome.ok ? undefined : outcome.problems[0];
-    return first ? sayProblem(first) : '';
-  });
+  protected readonly again = signal<AgainShown | undefined>(undefined);
+  protected readonly problem = signal('');
 
-  protected summary({ added, removed, changed }: Again): string {
-    if (added.length + removed.length + changed.length === 0) return 'The newer file says the same.';
-    const count = (n: number, one: string, many: string): string => (n === 1 ? `1 ${one}` : `${n.toLocaleString('en')} ${many}`);
-    return `${count(changed.length, 'cell changed', 'cells changed')}, ${count(added.length, 'row new', 'rows new')}, ${count(removed.length, 'row gone', 'rows gone')}.`;
+  constructor() {
+    if (this.key() === '')
+      this.problem.set(
+        'No column tells the rows in both: it would have to be filled everywhere and different in every row. Give such a column the same name in both.',
+      );
+    else void this.compare(this.key());
   }
-  protected lists({ added, removed, newColumns, keptColumns }: Again): readonly { readonly what: string; readonly text: string }[] {
-    const named = (names: readonly string[]): string =>
-      names.length > SHOWN ? `${names.slice(0, SHOWN).join(', ')} and ${(names.length - SHOWN).toLocaleString('en')} more` : names.join(', ');
+
+  protected async compare(key: string): Promise<void> {
+    this.key.set(key);
+    const outcome = await this.data.compare(key);
+    if (this.key() !== key) return;
+    this.again.set(outcome.ok ? outcome.value : undefined);
+    const first = outcome.ok ? undefined : outcome.problems[0];
+    this.problem.set(first ? sayProblem(first) : '');
+  }
+  protected async take(): Promise<void> {
+    this.dialog.close(await this.data.take());
+  }
+
+  protected summary({ counts: { added, removed, changed } }: AgainShown): string {
+    if (added + removed + changed === 0) return 'The newer file says the same.';
+    const count = (n: number, one: string, many: string): string => (n === 1 ? `1 ${one}` : `${n.toLocaleString('en')} ${many}`);
+    return `${count(changed, 'cell changed', 'cells changed')}, ${count(added, 'row new', 'rows new')}, ${count(removed, 'row gone', 'rows gone')}.`;
+  }
+  protected lists({ added, removed, newColumns, keptColumns, counts }: AgainShown): readonly { readonly what: string; readonly text: string }[] {
+    const named = (names: readonly string[], count = names.length): string =>
+      count > names.length ? `${names.join(', ')} and ${(count - names.length).toLocaleString('en')} more` : names.join(', ');
     return [
-      { what: 'New rows', text: named(added) },
-      { what: 'Rows that are gone', text: named(removed) },
+      { what: 'New rows', text: named(added, counts.added) },
+      { what: 'Rows that are gone', text: named(removed, counts.removed) },
       { what: 'New columns', text: named(newColumns) },
       { what: 'Columns that the file lacks, kept as they are', text: named(keptColumns) },
     ].filter(({ text }) => text !== '');

@@ -5,26 +5,28 @@ import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatTooltipModule } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { firstValueFrom } from 'rxjs';
 import { dataFormats } from '../../../../core/hand-off/choices';
 import { sayProblem } from '../../../../core/outcome';
 import {
-  LIMITS,
   blockOf,
   clearBlock,
   deleteLines,
+  dropHeading,
   duplicateLines,
   gridOf,
   heightOf,
   insertLines,
+  isGroupHeading,
+  makeHeading,
   mergeCells,
   mergeEqual,
   moveLines,
   putBlock,
   setCell,
-  setFooterRows,
-  setHeaderRows,
-  setRowHeaders,
+  setColumns,
+  sharing,
   splitCells,
   turn,
   widthOf,
@@ -37,6 +39,7 @@ import {
 import { Deleting } from '../controls/deleting';
 import { Name } from '../controls/rename';
 import { Api, type KeptTheme } from '../documents/api';
+import { Keepings } from '../documents/keepings';
 import { OpenDocument } from '../documents/open-document';
 import { UndoRedo } from '../controls/undo-redo';
 import type { AgainData } from './again-dialog';
@@ -44,6 +47,9 @@ import { FreshNotes } from './fresh-notes';
 import type { NewTable } from './new-table-dialog';
 import { IntakeService } from '../workers/intake';
 import { Grid, type Choice, type Pasted } from './grid';
+import type { HistoryData } from './history-dialog';
+import type { Carried } from './strip';
+import { Structure } from './structure';
 
 /** Another way to do what was just done. */
 interface Instead {
@@ -54,7 +60,7 @@ interface Instead {
 @Component({
   selector: 'zest-table-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Grid, MatButtonModule, MatIconModule, MatMenuModule, MatTooltipModule, Name, RouterLink, UndoRedo],
+  imports: [Grid, MatButtonModule, MatIconModule, MatMenuModule, MatTooltipModule, Name, RouterLink, Structure, UndoRedo],
   providers: [OpenDocument],
   templateUrl: './editor.html',
   styleUrl: './editor.scss',
@@ -72,13 +78,13 @@ export class TableEditor implements OnInit {
   protected readonly table = this.open.document;
   protected readonly themes = signal<readonly KeptTheme[]>([]);
   protected readonly missing = this.open.missing;
+  protected readonly coming = toSignal(inject(Keepings).coming$);
   protected readonly notes = signal<readonly string[]>([]);
   protected readonly refusal = signal('');
   /** What was just done, and how it could have been done instead. */
   protected readonly said = signal<{ readonly text: string; readonly instead?: Instead } | undefined>(undefined);
   protected readonly formats = dataFormats;
   protected readonly choice = signal<Choice>({ row: 0, column: 0, toRow: 0, toColumn: 0 });
-  protected readonly limits = LIMITS;
   protected readonly theme = computed(() => this.themes().find(({ id }) => id === this.table()?.theme)?.document);
   protected readonly size = computed(() => {
     const table = this.table();
@@ -187,18 +193,57 @@ export class TableEditor implements OnInit {
     this.edit('split cells', (table) => splitCells(table, row, column));
   }
 
-  protected count(what: 'header' | 'rowHeaders' | 'footer', typed: string): void {
-    const n = Number(typed);
-    if (typed.trim() === '' || !Number.isInteger(n) || n < 0) return;
-    const set = { header: setHeaderRows, rowHeaders: setRowHeaders, footer: setFooterRows }[what];
-    this.change({ header: 'mark header rows', rowHeaders: 'mark row headers', footer: 'mark footer rows' }[what], what, (table) => set(table, n));
-  }
-  protected describe = (description: string): void =>
-    this.change('describe the table', 'description', (table) => ({ ...table, description: description.slice(0, LIMITS.description) }));
-  protected caption = (caption: string): void =>
-    this.change('set the caption', 'caption', (table) => ({ ...table, caption: caption.slice(0, LIMITS.caption) }));
   protected rename = (name: string): void => this.change('rename the table', 'name', (table) => ({ ...table, name }));
-  protected dress = (theme: string): void => this.change('dress the table', 'theme', (table) => ({ ...table, theme }));
+
+  protected readonly isHeading = computed(() => {
+    const table = this.table();
+    return table ? isGroupHeading(table, this.choice().row) : false;
+  });
+  protected heading(): void {
+    const { row, toRow } = this.choice();
+    if (this.isHeading()) this.edit('make a plain row of a heading', (table) => dropHeading(table, row));
+    else
+      this.edit('make a heading of the rows below', (table) =>
+        Array.from({ length: toRow - row + 1 }, (_, i) => row + i).reduce<Edited>(
+          (edited, at) => (edited.ok ? makeHeading(edited.value, at) : edited),
+          { ok: true, value: table },
+        ),
+      );
+  }
+  protected readonly isHidden = computed(() => this.table()?.columns[this.choice().column]?.hidden ?? false);
+  protected hide(): void {
+    const { column, toColumn } = this.choice();
+    const hidden = !this.isHidden();
+    this.change(`${hidden ? 'hide' : 'show'} a column`, '', (table) => setColumns(table, column, toColumn, { hidden }));
+  }
+  /** Rows or columns dragged to stand before another; all that are chosen, where one of them was. */
+  protected carry({ axis, from, before }: Carried & { readonly axis: Lines['axis'] }): void {
+    const chosen = this.lines(axis);
+    const lines = from >= chosen.from && from <= chosen.to ? chosen : { axis, from, to: from };
+    const count = lines.to - lines.from + 1;
+    if (!this.edit(`move ${count === 1 ? `a ${axis}` : `${count} ${axis}s`}`, (table) => moveLines(table, lines, before))) return;
+    const start = before > lines.to ? before - count : Math.min(before, lines.from);
+    const table = this.table();
+    if (!table) return;
+    this.chooseSoon(
+      axis === 'row'
+        ? { row: start, column: 0, toRow: start + count - 1, toColumn: widthOf(table) - 1 }
+        : { row: 0, column: start, toRow: heightOf(table) - 1, toColumn: start + count - 1 },
+    );
+  }
+  protected resize = ({ at, width }: { readonly at: number; readonly width: number }): void =>
+    this.change('set a column’s width', `width ${at}`, (table) => setColumns(table, at, at, { width: `${Math.min(width, 4000)}px` }));
+
+  /** What was done to the table, with a way back. */
+  protected async showHistory(): Promise<void> {
+    const session = this.open.session();
+    if (!session || !(await session.flush())) return;
+    const { HistoryDialog } = await import('./history-dialog');
+    const now = session.document;
+    const data = { id: session.id, name: now.name };
+    const taken = await firstValueFrom(this.dialog.open<unknown, HistoryData, Table>(HistoryDialog, { width: '640px', data }).afterClosed());
+    if (taken) this.change('go back to an earlier state', '', (table) => sharing(table, taken));
+  }
 
   /** A newer file for this table: what it changes is shown before it is taken. */
   protected async bringAgain(): Promise<void> {
@@ -208,7 +253,8 @@ export class TableEditor implements OnInit {
     );
     const table = this.table();
     if (!made || !table) return;
-    const data: AgainData = { table, newer: made.table };
+    const keys = await this.intake.keys(table);
+    const data: AgainData = { keys, compare: (key) => this.intake.compare(table, key), take: () => this.intake.newer(table) };
     const taken = await firstValueFrom(this.dialog.open<unknown, AgainData, Table>(AgainDialog, { width: '760px', data }).afterClosed());
     if (taken) this.change('bring in a newer file', '', () => taken);
   }
@@ -218,7 +264,7 @@ export class TableEditor implements OnInit {
     if (session && (await session.flush())) location.assign(`/api/tables/${session.id}/${path}`);
   }
 
-  private change(label: string, touches: string, make: (table: Table) => Table): void {
+  protected change(label: string, touches: string, make: (table: Table) => Table): void {
     this.refusal.set('');
     this.said.set(undefined);
     this.open.act(label, touches, make);

@@ -1,5 +1,7 @@
+import { CdkScrollable } from '@angular/cdk/scrolling';
 import { NgTemplateOutlet } from '@angular/common';
 import {
+  type AfterViewInit,
   ChangeDetectionStrategy,
   ChangeDetectorRef,
   Component,
@@ -11,23 +13,38 @@ import {
   input,
   output,
   signal,
+  untracked,
+  viewChild,
+  type OnDestroy,
 } from '@angular/core';
-import { contract, themeCss, writeCss } from '../../../../core/compile';
+import { contract, frameRules, ownClasses, pinnedRules, themeCss, writeCss } from '../../../../core/compile';
 import type { Clipboard } from '../../../../core/intake';
+import { resolveAt } from '../../../../core/resolve';
 import {
   blockOf,
+  bodyGroups,
+  cssWidths,
   gridOf,
   headerRole,
   heightOf,
+  isGroupHeading,
   sectionOf,
   sectionRows,
+  seenAround,
+  seenRows,
+  stretchesOf,
   widthOf,
   type Chosen,
   type GridCell,
+  type Seen,
+  type SeenCell,
+  type SeenRow,
+  type Stretch,
   type Table,
 } from '../../../../core/table';
 import { clipboardOf } from '../../../../core/clipboard';
 import type { Theme } from '../../../../core/theme';
+import { Strip, type Carried } from './strip';
 
 /** The chosen block of cells; its first slot has the focus. */
 export type Choice = Chosen;
@@ -39,27 +56,37 @@ export interface Pasted {
 
 interface ShownCell {
   readonly cell: GridCell;
+  readonly rows: number;
   readonly tag: 'th' | 'td';
   readonly scope: string | null;
   readonly classes: string;
+  readonly stretches: readonly (Stretch & { readonly classes: string })[];
+}
+interface ShownRow {
+  readonly row: number;
+  readonly cells: readonly ShownCell[];
 }
 
-/** Body rows in the document at once; further ones are a step away. */
-const PAGE_ROWS = 200;
+/** Cells in the document at once, as far as they can be chosen: rows come and go as the grid is scrolled. */
+const CELLS = 2400;
+const [LEAST_ROWS, MOST_ROWS] = [36, 180];
+/** Rows that stay beyond each edge of the view before others are brought in. */
+const BEYOND = 8;
 
 /**
  * The cells of a table, edited in the theme that they wear: a grid (ARIA Authoring Practices, "Grid") in a
- * shadow root, where only the theme's stylesheet reaches.
+ * shadow root, where only the theme's stylesheet reaches. Of a long table only the rows around the view are in the
+ * document; what stands above and below is room of the height that they would take.
  */
 @Component({
   selector: 'zest-grid',
   changeDetection: ChangeDetectionStrategy.OnPush,
   encapsulation: ViewEncapsulation.ShadowDom,
-  imports: [NgTemplateOutlet],
+  imports: [CdkScrollable, NgTemplateOutlet, Strip],
   templateUrl: './grid.html',
   styleUrl: './grid.scss',
 })
-export class Grid {
+export class Grid implements AfterViewInit, OnDestroy {
   readonly table = input.required<Table>();
   readonly theme = input<Theme>();
   readonly typed = output<{ row: number; column: number; text: string }>();
@@ -68,54 +95,125 @@ export class Grid {
   readonly pasted = output<Pasted>();
   /** Rows (down) or columns (across) are to be moved by one. */
   readonly moved = output<{ readonly axis: 'row' | 'column'; readonly by: -1 | 1 }>();
+  /** Rows or columns were dragged to stand before another. */
+  readonly carried = output<Carried & { readonly axis: 'row' | 'column' }>();
+  readonly resized = output<{ readonly at: number; readonly width: number }>();
 
-  protected readonly themeClass = contract.theme('edited');
   protected readonly focused = signal({ row: 0, column: 0 });
   private readonly corner = signal({ row: 0, column: 0 });
   protected readonly editing = signal<string | undefined>(undefined);
-  protected readonly page = signal(0);
   private readonly changes = inject(ChangeDetectorRef);
   private readonly element = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  private readonly scroller = viewChild.required<ElementRef<HTMLElement>>('scroller');
+  private readonly inner = viewChild.required<ElementRef<HTMLTableElement>>('inner');
   private insertNext = false;
   private readonly sheet = new CSSStyleSheet();
+  private readonly resizes = new ResizeObserver(() => this.measure());
+  private isWaiting = false;
 
-  protected readonly pages = computed(() => Math.max(1, Math.ceil(sectionRows(this.table(), 'body').count / PAGE_ROWS)));
+  protected readonly tableClass = computed(() => [contract.theme('edited'), ...ownClasses(this.table())].join(' '));
+  /** Body rows in the document, and the row around which they lie. */
+  private readonly size = computed(() => Math.max(LEAST_ROWS, Math.min(MOST_ROWS, Math.floor(CELLS / widthOf(this.table())))));
+  private readonly around = signal(0);
+  private readonly every = computed(() => {
+    const theme = this.theme();
+    const band = theme ? resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band') : undefined;
+    return band?.kind === 'band' ? Math.min(band.every, LEAST_ROWS) : 2;
+  });
+  protected readonly seen = computed<Seen>(() => seenAround(this.table(), this.around(), this.size(), this.every()), {
+    equal: (a, b) => a.from === b.from && a.to === b.to,
+  });
+  protected readonly isLong = computed(() => sectionRows(this.table(), 'body').count > this.size());
+  /** Room above and below the rows that are there, in px. */
+  protected readonly lead = signal(0);
+  private readonly rowHeight = signal(32);
+  protected readonly tail = computed(() => {
+    const { first, count } = sectionRows(this.table(), 'body');
+    return Math.max(0, Math.round((first + count - this.seen().to) * this.rowHeight()));
+  });
   protected readonly sections = computed(() => {
     const table = this.table();
-    const body = sectionRows(table, 'body');
-    const from = body.first + Math.min(this.page(), this.pages() - 1) * PAGE_ROWS;
-    const shown = (section: 'header' | 'body' | 'footer') => {
-      const { first, count } =
-        section === 'body' ? { first: from, count: Math.min(PAGE_ROWS, body.first + body.count - from) } : sectionRows(table, section);
-      return Array.from({ length: count }, (_, i) => ({
-        row: first + i,
-        cells: (gridOf(table).rows[first + i] ?? []).map((cell, at) => this.show(cell, at === 0)),
-      }));
-    };
-    return { header: shown('header'), body: shown('body'), footer: shown('footer') };
+    const { from, to } = this.seen();
+    const part = (first: number, end: number): readonly ShownRow[] => seenRows(table, first, end).map((row) => this.showRow(row));
+    const { header, footer } = { header: sectionRows(table, 'header'), footer: sectionRows(table, 'footer') };
+    const bodies = bodyGroups(table).flatMap(({ first, count }) => {
+      const [start, end] = [Math.max(first, from), Math.min(first + count, to)];
+      return start < end ? [{ first, rows: part(start, end) }] : [];
+    });
+    return { header: part(0, header.count), bodies, footer: part(footer.first, footer.first + footer.count) };
   });
-  protected readonly pageSays = computed(() => {
-    const { first, count } = sectionRows(this.table(), 'body');
-    const from = Math.min(this.page(), this.pages() - 1) * PAGE_ROWS;
-    return `Rows ${(first + from + 1).toLocaleString('en')} to ${(first + Math.min(from + PAGE_ROWS, count)).toLocaleString('en')} of ${heightOf(this.table()).toLocaleString('en')}`;
+  protected readonly height = computed(() => heightOf(this.table()));
+  protected readonly widths = computed(() => {
+    const set = cssWidths(this.table());
+    const held = this.heldWidths();
+    return Array.from({ length: widthOf(this.table()) }, (_, column) => set[column] ?? (held[column] === undefined ? null : `${held[column]}px`));
   });
+  /** Widths that columns of a long table took at first: other rows that come into view do not change them. */
+  private readonly heldWidths = signal<readonly number[]>([]);
+  protected readonly hidden = computed(() => new Set(this.table().columns.flatMap(({ hidden }, column) => (hidden ? [column] : []))));
+  /** What the strips' handles measure, in px, and where the table begins beside them. */
+  protected readonly measures = signal<{
+    readonly columns: readonly number[];
+    readonly rows: readonly number[];
+    readonly head: readonly number[];
+    readonly top: number;
+    readonly start: number;
+    readonly bodyTop: number;
+    readonly foot: readonly number[];
+    readonly footTop: number;
+  }>({ columns: [], rows: [], head: [], foot: [], top: 0, start: 0, bodyTop: 0, footTop: 0 });
   /** The chosen block, grown until no merged cell is cut. */
   protected readonly choice = computed<Choice>(() => growChoice(this.table(), this.inside(this.focused()), this.inside(this.corner())));
+  protected readonly chosenRows = computed(() => [this.choice().row, this.choice().toRow] as const);
+  protected readonly chosenColumns = computed(() => [this.choice().column, this.choice().toColumn] as const);
+  protected readonly says = computed(() => {
+    const { from, to } = this.seen();
+    return this.isLong()
+      ? `Rows ${(from + 1).toLocaleString('en')} to ${to.toLocaleString('en')} of ${this.height().toLocaleString('en')} are near`
+      : '';
+  });
 
   constructor() {
     const shadow = this.element.shadowRoot;
     if (shadow) shadow.adoptedStyleSheets = [...shadow.adoptedStyleSheets, this.sheet];
     effect(() => {
       const theme = this.theme();
-      this.sheet.replaceSync(theme ? writeCss(themeCss(theme, { key: 'edited' }), 'compact') : '');
+      const rules = theme ? [...frameRules, ...themeCss(theme, { key: 'edited' }), ...pinnedRules(theme, 'edited')] : frameRules;
+      this.sheet.replaceSync(writeCss(rules, 'compact'));
     });
     effect(() => this.chosen.emit(this.choice()));
+    // Another number of columns, or another look, asks for other widths.
+    effect(() => {
+      widthOf(this.table());
+      this.theme();
+      untracked(() => this.heldWidths.set([]));
+    });
   }
 
-  private show(cell: GridCell, isFirst: boolean): ShownCell {
-    const { tag, scope } = headerRole(this.table(), cell);
-    const classes = [isFirst && cell.column > 0 ? contract.inset : '', cell.isRowHeader ? contract.head : ''].filter(Boolean).join(' ');
-    return { cell, tag, scope: scope ?? null, classes };
+  ngAfterViewInit(): void {
+    this.resizes.observe(this.inner().nativeElement);
+    this.measure();
+  }
+  ngOnDestroy(): void {
+    this.resizes.disconnect();
+  }
+
+  private showRow({ row, cells }: SeenRow): ShownRow {
+    return { row, cells: cells.map((seen, at) => this.show(seen, at === 0)) };
+  }
+  private show({ cell, rows }: SeenCell, isFirst: boolean): ShownCell {
+    const table = this.table();
+    const { tag, scope } = headerRole(table, cell);
+    const isHeading = cell.section === 'body' && isGroupHeading(table, cell.row);
+    const classes = [
+      isFirst && cell.column > 0 ? contract.inset : '',
+      cell.isRowHeader || (isHeading && tag === 'td') ? contract.head : '',
+      isHeading ? contract.heading : '',
+      this.hidden().has(cell.column) && cell.columns === 1 ? 'out' : '',
+    ].filter(Boolean);
+    const content = cell.marks.length > 0 ? { text: cell.text, marks: cell.marks } : cell.text;
+    const stretches = stretchesOf(content).map((each) => ({ ...each, classes: each.marks.map(({ kind }) => `is-${kind}`).join(' ') }));
+    return { cell, rows, tag, scope: scope ?? null, classes: classes.join(' '), stretches };
   }
 
   private inside({ row, column }: { row: number; column: number }): { row: number; column: number } {
@@ -127,6 +225,11 @@ export class Grid {
     const focused = gridOf(this.table()).at(at.row, at.column);
     return focused.row === row && focused.column === column;
   };
+  /** Whether the cell with the focus is in the document; where it is not, the scrolled frame stands in for it. */
+  protected readonly isFocusSeen = computed(() => {
+    const { row } = this.inside(this.focused());
+    return sectionOf(this.table(), row) !== 'body' || (row >= this.seen().from && row < this.seen().to);
+  });
   protected isChosen = ({ row, column }: GridCell): boolean => {
     const { row: top, column: left, toRow, toColumn } = this.choice();
     return row >= top && row <= toRow && column >= left && column <= toColumn;
@@ -138,7 +241,7 @@ export class Grid {
     const at = this.inside({ row, column });
     this.focused.set(at);
     this.corner.set(at);
-    this.turnTo(at.row);
+    this.bringIn(at.row);
     this.focusCell();
   }
 
@@ -146,6 +249,15 @@ export class Grid {
   chooseBlock({ row, column, toRow, toColumn }: Choice): void {
     this.choose(row, column);
     this.corner.set(this.inside({ row: toRow, column: toColumn }));
+  }
+  protected chooseLine(axis: 'row' | 'column', { at, more }: { readonly at: number; readonly more: boolean }): void {
+    const [height, width] = [heightOf(this.table()), widthOf(this.table())];
+    const { row, column, toRow, toColumn } = this.choice();
+    const [from, to] = axis === 'row' ? [row, toRow] : [column, toColumn];
+    const [start, end] = more ? [Math.min(from, at), Math.max(to, at)] : [at, at];
+    this.chooseBlock(
+      axis === 'row' ? { row: start, column: 0, toRow: end, toColumn: width - 1 } : { row: 0, column: start, toRow: height - 1, toColumn: end },
+    );
   }
 
   protected press(event: MouseEvent, { row, column }: GridCell): void {
@@ -182,15 +294,28 @@ export class Grid {
       return;
     }
     const step = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1], PageUp: [-20, 0], PageDown: [20, 0] }[event.key];
+    const { row, column } = cell;
     if (step) this.step(cell, step[0] ?? 0, step[1] ?? 0, event.shiftKey);
-    else if (event.key === 'Home') this.choose(event.ctrlKey ? 0 : cell.row, 0);
-    else if (event.key === 'End') this.choose(event.ctrlKey ? heightOf(this.table()) - 1 : cell.row, widthOf(this.table()) - 1);
+    else if (event.key === 'Home') this.choose(event.ctrlKey ? 0 : row, 0);
+    else if (event.key === 'End') this.choose(event.ctrlKey ? heightOf(this.table()) - 1 : row, widthOf(this.table()) - 1);
+    else if (event.key === ' ' && event.shiftKey) this.chooseLine('row', { at: row, more: false });
+    else if (event.key === ' ' && event.ctrlKey) this.chooseLine('column', { at: column, more: false });
+    else if (event.key.toLowerCase() === 'a' && event.ctrlKey)
+      this.chooseBlock({ row: 0, column: 0, toRow: heightOf(this.table()) - 1, toColumn: widthOf(this.table()) - 1 });
     else if (event.key === 'Enter' || event.key === 'F2') this.edit(cell);
     else if (event.key === 'Delete' || event.key === 'Backspace') this.cleared.emit(this.choice());
     else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey) this.edit(cell, event.key);
     else return;
     event.preventDefault();
     event.stopPropagation();
+  }
+  /** A key in the scrolled frame, where the cell with the focus has gone out of the document: it comes back, and has the key. */
+  protected keyOnFrame(event: KeyboardEvent): void {
+    if (this.isFocusSeen() || event.target !== this.scroller().nativeElement) return;
+    if (!/^(Arrow|Page|Home|End|Enter|F2)/.test(event.key)) return;
+    const { row, column } = this.inside(this.focused());
+    this.choose(row, column);
+    this.key(event, gridOf(this.table()).at(row, column));
   }
 
   protected copy(event: ClipboardEvent, cut: boolean): void {
@@ -237,16 +362,94 @@ export class Grid {
     this.typed.emit({ row, column, text: (event.target as HTMLTextAreaElement).value });
   }
 
-  protected turn(by: number): void {
-    this.page.update((page) => Math.max(0, Math.min(page + by, this.pages() - 1)));
-    const { first } = sectionRows(this.table(), 'body');
-    this.choose(first + this.page() * PAGE_ROWS, this.focused().column);
+  /** Scrolling asks for other rows at most once in a frame. */
+  protected scrolled(): void {
+    if (this.isWaiting || !this.isLong()) return;
+    this.isWaiting = true;
+    requestAnimationFrame(() => {
+      this.isWaiting = false;
+      this.follow();
+    });
   }
 
-  /** Turns to the page that a body row stands on. */
-  private turnTo(row: number): void {
-    if (sectionOf(this.table(), row) !== 'body') return;
-    this.page.set(Math.floor((row - sectionRows(this.table(), 'body').first) / PAGE_ROWS));
+  private bodyRows(): readonly HTMLTableRowElement[] {
+    return [...(this.element.shadowRoot?.querySelectorAll<HTMLTableRowElement>('tbody > tr') ?? [])];
+  }
+
+  /** Brings the rows around what is looked at into the document, where they are not. */
+  private follow(): void {
+    const rows = this.bodyRows();
+    const view = this.scroller().nativeElement.getBoundingClientRect();
+    const { from, to } = this.seen();
+    const { first, count } = sectionRows(this.table(), 'body');
+    const top = rows[Math.min(BEYOND, rows.length - 1)]?.getBoundingClientRect().top ?? 0;
+    const bottom = rows[Math.max(0, rows.length - 1 - BEYOND)]?.getBoundingClientRect().bottom ?? 0;
+    if ((top <= view.top || from === first) && (bottom >= view.bottom || to === first + count)) return;
+    const at = rows.findIndex((row) => row.getBoundingClientRect().bottom > view.top);
+    const start = rows[0]?.getBoundingClientRect().top ?? 0;
+    const end = rows.at(-1)?.getBoundingClientRect().bottom ?? 0;
+    const isNear = at >= 0 && start <= view.bottom && end >= view.top;
+    const row = isNear ? from + at : first + Math.floor((view.top - start + (from - first) * this.rowHeight()) / this.rowHeight());
+    this.showAround(Math.max(first, Math.min(row, first + count - 1)), isNear);
+  }
+
+  /** Puts the rows around one into the document. Where it is in view already it stays where it is on the screen. */
+  private showAround(row: number, stays: boolean): void {
+    const before = this.seen();
+    const old = stays ? this.bodyRows()[row - before.from]?.getBoundingClientRect().top : undefined;
+    this.around.set(row);
+    const { from } = this.seen();
+    const { first } = sectionRows(this.table(), 'body');
+    const scroller = this.scroller().nativeElement;
+    this.lead.set(Math.round((from - first) * this.rowHeight()));
+    this.changes.detectChanges();
+    const now = old === undefined ? undefined : this.bodyRows()[row - from]?.getBoundingClientRect().top;
+    if (old === undefined || now === undefined || old === now) return;
+    const lead = this.lead() + old - now;
+    // At the table's beginning there is no room to give or take; the view moves instead.
+    if (from === first || lead < 0) scroller.scrollTop += now - old;
+    else {
+      this.lead.set(Math.round(lead));
+      this.changes.detectChanges();
+    }
+  }
+
+  /** Makes sure that a row is in the document. */
+  private bringIn(row: number): void {
+    if (!this.isLong() || sectionOf(this.table(), row) !== 'body') return;
+    const { from, to } = this.seen();
+    const { first, count } = sectionRows(this.table(), 'body');
+    const isIn = (row >= from + BEYOND || from === first) && (row < to - BEYOND || to === first + count) && row >= from && row < to;
+    if (!isIn) this.showAround(row, row >= from && row < to);
+  }
+
+  /** Takes the strips' measures from what is painted, and how high rows are. */
+  private measure(): void {
+    const table = this.inner().nativeElement;
+    const box = table.getBoundingClientRect();
+    const heights = (selector: string): readonly number[] =>
+      [...table.querySelectorAll<HTMLElement>(selector)].map((row) => row.getBoundingClientRect().height);
+    const topOf = (selector: string): number => {
+      const found = table.querySelector<HTMLElement>(selector);
+      return found ? found.getBoundingClientRect().top - box.top : 0;
+    };
+    const cols = [...table.querySelectorAll<HTMLElement>('col')].map((col) => col.getBoundingClientRect());
+    const rows = heights('tbody > tr');
+    const sum = rows.reduce((total, each) => total + each, 0);
+    if (rows.length > 0 && sum > 0 && this.isLong() && this.heldWidths().length === 0) {
+      this.rowHeight.set(sum / rows.length);
+      this.heldWidths.set(cols.map(({ width }) => Math.ceil(width)));
+    }
+    this.measures.set({
+      columns: cols.map(({ width }) => width),
+      rows,
+      head: heights('thead > tr'),
+      foot: heights('tfoot > tr'),
+      top: topOf('thead, tbody, tfoot'),
+      start: (cols[0]?.left ?? box.left) - box.left,
+      bodyTop: topOf('tbody'),
+      footTop: topOf('tfoot'),
+    });
   }
 
   private focusCell(): void {
@@ -257,8 +460,8 @@ export class Grid {
   }
 }
 
-function growChoice(table: Table, from: { row: number; column: number }, to: { row: number; column: number }): Choice {
-  const grid = gridOf(table);
+/** The block between two slots, grown until it cuts through no merged cells. */
+function growChoice({ merges }: Table, from: { row: number; column: number }, to: { row: number; column: number }): Choice {
   let choice: Choice = {
     row: Math.min(from.row, to.row),
     column: Math.min(from.column, to.column),
@@ -267,18 +470,18 @@ function growChoice(table: Table, from: { row: number; column: number }, to: { r
   };
   for (let grew = true; grew;) {
     grew = false;
-    for (let row = choice.row; row <= choice.toRow; row++) {
-      for (let column = choice.column; column <= choice.toColumn; column++) {
-        const cell = grid.at(row, column);
-        const next = {
-          row: Math.min(choice.row, cell.row),
-          column: Math.min(choice.column, cell.column),
-          toRow: Math.max(choice.toRow, cell.row + cell.rows - 1),
-          toColumn: Math.max(choice.toColumn, cell.column + cell.columns - 1),
-        };
-        if (next.row !== choice.row || next.column !== choice.column || next.toRow !== choice.toRow || next.toColumn !== choice.toColumn)
-          [choice, grew] = [next, true];
-      }
+    for (const merge of merges) {
+      const [lastRow, lastColumn] = [merge.row + merge.rows - 1, merge.column + merge.columns - 1];
+      const isApart = merge.row > choice.toRow || lastRow < choice.row || merge.column > choice.toColumn || lastColumn < choice.column;
+      const isWithin = merge.row >= choice.row && lastRow <= choice.toRow && merge.column >= choice.column && lastColumn <= choice.toColumn;
+      if (isApart || isWithin) continue;
+      grew = true;
+      choice = {
+        row: Math.min(choice.row, merge.row),
+        column: Math.min(choice.column, merge.column),
+        toRow: Math.max(choice.toRow, lastRow),
+        toColumn: Math.max(choice.toColumn, lastColumn),
+      };
     }
   }
   return choice;

@@ -5,7 +5,7 @@ import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
-import type { Table } from '../../../../core/table';
+import { tableKinds, textsOf, type Table } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
 import { CardWall } from '../controls/card-wall';
 import { Deleting } from '../controls/deleting';
@@ -32,6 +32,12 @@ import type { NewTable, NewTableDialog } from './new-table-dialog';
         [value]="search()"
         (input)="search.set($any($event.target).value)"
       />
+      <select class="zest-field" aria-label="Kind of table" (change)="kind.set($any($event.target).value)">
+        <option value="" [selected]="kind() === ''">Every kind</option>
+        @for (each of kinds; track each) {
+          <option [value]="each" [selected]="kind() === each">{{ each }}</option>
+        }
+      </select>
       <button mat-flat-button (click)="create()">New table</button>
     </div>
     <div class="zest-view">
@@ -69,7 +75,7 @@ import type { NewTable, NewTableDialog } from './new-table-dialog';
         </ng-template>
       </mat-menu>
       @if (loaded() && tables().length > 0 && found().length === 0) {
-        <p role="status">No table has these words. <button mat-button (click)="search.set('')">Show all</button></p>
+        <p role="status">No table is like that. <button mat-button (click)="search.set(''); kind.set('')">Show all</button></p>
       }
     </div>
   `,
@@ -85,6 +91,8 @@ export class TableLibrary {
   protected readonly tables = signal<readonly KeptTable[]>([]);
   protected readonly loaded = signal(false);
   protected readonly search = signal('');
+  protected readonly kind = signal('');
+  protected readonly kinds = tableKinds;
   private readonly themes = signal<ReadonlyMap<string, KeptTheme>>(new Map());
   /** Names of the pages that a table stands on, by its id. */
   private readonly pages = signal<ReadonlyMap<string, readonly string[]>>(new Map());
@@ -92,8 +100,16 @@ export class TableLibrary {
   protected readonly found = computed(() => {
     const words = this.search().trim().toLocaleLowerCase().split(/\s+/);
     return this.tables().filter((table) => {
-      const { name, caption, rows, headerRows } = table.document;
-      const text = [name, caption, ...rows.slice(0, headerRows).flat(), this.themeOf(table)?.name ?? '', ...(this.pages().get(table.id) ?? [])]
+      const { name, kind, caption, rows, headerRows } = table.document;
+      if (this.kind() !== '' && kind !== this.kind()) return false;
+      const text = [
+        name,
+        kind,
+        caption,
+        ...rows.slice(0, headerRows).flatMap(textsOf),
+        this.themeOf(table)?.name ?? '',
+        ...(this.pages().get(table.id) ?? []),
+      ]
         .join(' ')
         .toLocaleLowerCase();
       return words.every((word) => text.includes(word));
@@ -123,10 +139,10 @@ export class TableLibrary {
     this.loaded.set(true);
   }
 
-  protected about({ id, rows, columns }: KeptTable): string {
+  protected about({ id, rows, columns, document: { kind } }: KeptTable): string {
     const pages = this.pages().get(id) ?? [];
     const where = pages.length === 0 ? 'on no page' : pages.length === 1 ? `on ${pages[0]}` : `on ${pages.length} pages`;
-    return `${rows.toLocaleString('en')} rows, ${columns} columns, ${where}`;
+    return `${kind === 'data' ? '' : `${kind}, `}${rows.toLocaleString('en')} rows, ${columns} columns, ${where}`;
   }
 
   protected async create(): Promise<void> {
@@ -134,7 +150,9 @@ export class TableLibrary {
     const made = await firstValueFrom(this.dialog.open<NewTableDialog, undefined, NewTable>(Dialog, { width: '900px' }).afterClosed());
     if (!made) return;
     const theme = [...this.themes().keys()][0] ?? '';
-    const kept = await this.deleting.attempt(() => firstValueFrom(this.api.create<Table>('tables', { ...made.table, theme })));
+    const making =
+      'upload' in made ? this.api.createFromRows(made.upload, { ...made.head, theme }) : this.api.create<Table>('tables', { ...made.table, theme });
+    const kept = await this.deleting.attempt(() => firstValueFrom<{ readonly id: string }>(making));
     if (!kept) return;
     this.fresh.leave(kept.id, made.notes);
     await this.router.navigate(['/tables', kept.id]);
@@ -144,15 +162,14 @@ export class TableLibrary {
     const name = await askName(this.dialog, { title: 'Rename the table', name: old, action: 'Rename' });
     if (name === undefined) return;
     await this.deleting.attempt(async () => {
-      const { document, revision } = await firstValueFrom(this.api.get<Table>('tables', id));
-      await firstValueFrom(this.api.save('tables', id, revision, { ...document, name }));
+      const { revision } = await firstValueFrom(this.api.tableHead(id));
+      await firstValueFrom(this.api.patch('tables', id, revision, { change: { head: { name } }, said: ['rename the table'] }));
     });
     await this.load();
   }
   protected async duplicate({ id }: KeptTable): Promise<void> {
     await this.deleting.attempt(async () => {
-      const { document } = await firstValueFrom(this.api.get<Table>('tables', id));
-      await firstValueFrom(this.api.create('tables', { ...document, name: `${document.name} copy`.slice(0, 120) }));
+      await firstValueFrom(this.api.duplicateTable(id));
     });
     await this.load();
   }

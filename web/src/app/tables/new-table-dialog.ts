@@ -1,27 +1,28 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
+import { MatProgressBarModule } from '@angular/material/progress-bar';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
-import { FILE_MOST, encodings, separators } from '../../../../core/intake/choices';
+import { FILE_MOST, encodings, quotes, separators } from '../../../../core/intake/choices';
 import type { Finding, FindingKind, SourceOptions } from '../../../../core/intake';
 import { good, type Outcome } from '../../../../core/outcome';
-import { LIMITS, emptyTable, heightOf, previewOf, widthOf, type Table } from '../../../../core/table';
+import { LIMITS, emptyTable, previewOf, type Table, type TableHead } from '../../../../core/table';
 import { nameSchema } from '../../../../core/theme';
 import { Dressed } from '../controls/dressed';
 import { IntakeService, Stopped } from '../workers/intake';
 import type { CameIn } from '../workers/intake.worker';
 
-export interface NewTable {
-  readonly table: Table;
+/** The table; or, of what came in, its head and the id under which its rows are at the server already. */
+export type NewTable = ({ readonly table: Table } | { readonly head: TableHead; readonly upload: string }) & {
   /** What was found and mended on the way in. */
   readonly notes: readonly string[];
-}
+};
 
 /** A new table: so many rows and columns, cells copied from a spreadsheet or a page, or a file. */
 @Component({
   selector: 'zest-new-table-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Dressed, MatButtonModule, MatCheckboxModule, MatDialogModule],
+  imports: [Dressed, MatButtonModule, MatCheckboxModule, MatDialogModule, MatProgressBarModule],
   templateUrl: './new-table-dialog.html',
   styles: `
     .ways {
@@ -114,11 +115,15 @@ export class NewTableDialog {
   protected readonly most = FILE_MOST / 1_048_576;
   protected readonly encodings = encodings;
   protected readonly separators = Object.entries(separators);
+  protected readonly quotes = Object.entries(quotes);
   protected readonly name = signal('');
   protected readonly rows = signal(5);
   protected readonly columns = signal(4);
   protected readonly wrong = signal('');
   protected readonly busy = signal('');
+  /** How far it is, from 0 to 1; undefined where that is not known. */
+  protected readonly share = signal<number | undefined>(undefined);
+  private readonly told = (share: number): void => this.share.set(share);
   protected readonly found = signal<CameIn | undefined>(undefined);
   /** What the person chose about the source, and which findings they undid. */
   protected readonly source = signal('');
@@ -129,8 +134,8 @@ export class NewTableDialog {
     return found && previewOf(found.arranged.table, 6);
   });
   protected readonly size = computed(() => {
-    const table = this.found()?.arranged.table;
-    return table ? `${heightOf(table).toLocaleString('en')} rows, ${widthOf(table)} columns` : '';
+    const found = this.found();
+    return found ? `${found.rows.toLocaleString('en')} rows, ${found.columns} columns` : '';
   });
 
   protected startEmpty(): void {
@@ -163,14 +168,14 @@ export class NewTableDialog {
       return this.wrong.set(`“${file.name}” has ${Math.round(file.size / 1_048_576)} MB; at most ${this.most} MB can be read.`);
     this.source.set(`From “${file.name}”.`);
     await this.bring(`Reading “${file.name}”…`, () =>
-      this.intake.file(this.named(file.name.replace(/\.\w+$/, '').slice(0, 120) || 'Opened table'), file),
+      this.intake.file(this.named(file.name.replace(/\.\w+$/, '').slice(0, 120) || 'Opened table'), file, this.told),
     );
   }
 
   /** Another sheet, range, separator or encoding. Findings that were undone before may not be there any more. */
   protected async choose(options: SourceOptions): Promise<void> {
     this.options = { ...this.options, ...options };
-    await this.reading('Reading it again…', () => this.intake.readAgain(this.options, [...this.refused]));
+    await this.reading('Reading it again…', () => this.intake.readAgain(this.options, [...this.refused], this.told));
   }
   protected async hold({ kind }: Finding, holds: boolean): Promise<void> {
     if (holds) this.refused.delete(kind);
@@ -185,12 +190,18 @@ export class NewTableDialog {
     await this.reading(busy, work);
   }
   private async reading(busy: string, work: () => Promise<Outcome<CameIn>>): Promise<void> {
-    this.wrong.set('');
-    this.busy.set(busy);
-    try {
+    await this.busily(busy, async () => {
       const outcome = await work();
       if (outcome.ok) this.found.set(outcome.value);
       else this.wrong.set(outcome.problems.map(({ say, remedy }) => `${say} ${remedy ?? ''}`).join(' '));
+    });
+  }
+  private async busily(busy: string, work: () => Promise<void>): Promise<void> {
+    this.wrong.set('');
+    this.busy.set(busy);
+    this.share.set(undefined);
+    try {
+      await work();
     } catch (error) {
       this.wrong.set(
         error instanceof Stopped ? 'Stopped. Nothing was changed.' : `It could not be read (${(error as Error).message}). Nothing was changed.`,
@@ -204,17 +215,22 @@ export class NewTableDialog {
     this.found.set(undefined);
   }
 
-  protected take(): void {
+  protected async take(): Promise<void> {
     const found = this.found();
     if (!found) return;
     const { table, notes, findings } = found.arranged;
-    this.finish({
-      table: { ...table, name: this.named(table.name) },
-      notes: [...findings.filter(({ holds }) => holds).map(({ say }) => say), ...notes],
+    const name = this.named(table.name);
+    if (!nameSchema.isValidSync(name)) return this.wrong.set('A name has 1 to 120 characters.');
+    const said = [...findings.filter(({ holds }) => holds).map(({ say }) => say), ...notes];
+    // For a newer file what came in stays in the worker, where it is compared.
+    if (this.isAgain) return this.dialog.close({ table, notes: said });
+    await this.busily('Keeping the rows…', async () => {
+      const { head, upload } = await this.intake.send(this.told);
+      this.dialog.close({ head: { ...head, name }, upload, notes: said });
     });
   }
 
-  private finish(made: NewTable): void {
+  private finish(made: { readonly table: Table; readonly notes: readonly string[] }): void {
     if (nameSchema.isValidSync(made.table.name)) this.dialog.close(made);
     else this.wrong.set('A name has 1 to 120 characters.');
   }

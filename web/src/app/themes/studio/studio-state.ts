@@ -4,7 +4,7 @@ import { firstValueFrom } from 'rxjs';
 import { documentAt, placeInWords, resetValues, setValue, type Scope } from '../../../../../core/edit';
 import { themeFiles } from '../../../../../core/hand-off';
 import { sayProblem } from '../../../../../core/outcome';
-import { previewOf, type Table } from '../../../../../core/table';
+import { previewOf, shownTable, type Table } from '../../../../../core/table';
 import {
   lookOf,
   partOf,
@@ -94,9 +94,9 @@ export class StudioState {
     this.tableId.set(id);
     const hard = hardSpecimens.find((each) => each.id === id);
     if (hard) return this.specimen.set(hard);
-    const kept = await this.deleting.attempt(() => firstValueFrom(this.api.get<Table>('tables', id)));
+    const kept = await this.deleting.attempt(() => firstValueFrom(this.api.tablePreview(id)));
     if (this.tableId() !== id) return;
-    if (kept) this.specimen.set({ id, table: previewOf(kept.document, SPECIMEN_ROWS) });
+    if (kept) this.specimen.set({ id, table: shownTable(previewOf(kept.document, SPECIMEN_ROWS)) });
     else this.tableId.set(before);
   }
 
