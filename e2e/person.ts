@@ -133,9 +133,12 @@ export class Person {
     return this.driver.executeScript<string>('return getComputedStyle(arguments[0]).getPropertyValue(arguments[1])', element, property);
   }
 
+  /** The same for what takes a while: 100,000 rows on their way. */
+  untilLong = <T>(what: string, ask: () => Promise<T | undefined>): Promise<T> => this.until(what, ask, 6 * PATIENCE_MS);
+
   /** Asks again and again until there is an answer; what is looked at may change meanwhile. */
-  async until<T>(what: string, ask: () => Promise<T | undefined>): Promise<T> {
-    const end = Date.now() + PATIENCE_MS;
+  async until<T>(what: string, ask: () => Promise<T | undefined>, patience = PATIENCE_MS): Promise<T> {
+    const end = Date.now() + patience;
     let last: unknown;
     do {
       try {

@@ -218,13 +218,15 @@ export class TableEditor implements OnInit {
   }
   /** Rows or columns dragged to stand before another; all that are chosen, where one of them was. */
   protected carry({ axis, from, before }: Carried & { readonly axis: Lines['axis'] }): void {
-    const chosen = this.lines(axis);
-    const lines = from >= chosen.from && from <= chosen.to ? chosen : { axis, from, to: from };
-    const count = lines.to - lines.from + 1;
-    if (!this.edit(`move ${count === 1 ? `a ${axis}` : `${count} ${axis}s`}`, (table) => moveLines(table, lines, before))) return;
-    const start = before > lines.to ? before - count : Math.min(before, lines.from);
     const table = this.table();
     if (!table) return;
+    const chosen = this.lines(axis);
+    const { row, toRow, column, toColumn } = this.choice();
+    const isWhole = axis === 'row' ? column === 0 && toColumn === widthOf(table) - 1 : row === 0 && toRow === heightOf(table) - 1;
+    const lines = isWhole && from >= chosen.from && from <= chosen.to ? chosen : { axis, from, to: from };
+    const count = lines.to - lines.from + 1;
+    if (!this.edit(`move ${count === 1 ? `a ${axis}` : `${count} ${axis}s`}`, (each) => moveLines(each, lines, before))) return;
+    const start = before > lines.to ? before - count : Math.min(before, lines.from);
     this.chooseSoon(
       axis === 'row'
         ? { row: start, column: 0, toRow: start + count - 1, toColumn: widthOf(table) - 1 }

@@ -7,6 +7,7 @@ import {
   Component,
   ElementRef,
   ViewEncapsulation,
+  afterRenderEffect,
   computed,
   effect,
   inject,
@@ -182,6 +183,12 @@ export class Grid implements AfterViewInit, OnDestroy {
       this.sheet.replaceSync(writeCss(rules, 'compact'));
     });
     effect(() => this.chosen.emit(this.choice()));
+    // What is in the document, and how wide columns are, moves the strips' handles; the table's own size alone does not tell.
+    afterRenderEffect(() => {
+      this.sections();
+      this.widths();
+      untracked(() => this.measure());
+    });
     // Another number of columns, or another look, asks for other widths.
     effect(() => {
       widthOf(this.table());

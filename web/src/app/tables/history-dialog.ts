@@ -31,7 +31,7 @@ const SHOWN = 60;
             <li>
               <span class="said">{{ sayDone(each) }}</span>
               <time class="zest-note" [attr.datetime]="each.madeAt">{{ when(each.madeAt) }}</time>
-              <button mat-button type="button" [attr.aria-label]="'Go back to before: ' + sayDone(each)" (click)="goBack(each.revision - 1)">
+              <button mat-button type="button" [attr.aria-label]="'Go back to before this: ' + sayDone(each)" (click)="goBack(each.revision - 1)">
                 Go back to before this
               </button>
             </li>
