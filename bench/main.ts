@@ -1,7 +1,9 @@
 import { benchBrowser } from './browser';
 import { benchCompile } from './compile';
 import { benchStart } from './start';
+import { benchTables } from './tables';
 
 benchCompile();
 await benchStart();
 await benchBrowser();
+await benchTables();

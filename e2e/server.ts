@@ -8,6 +8,7 @@ export interface App {
   readonly url: string;
   readonly data: string;
   readonly output: () => string;
+  readonly pid: number;
   readonly kill: (signal?: NodeJS.Signals) => Promise<void>;
 }
 
@@ -40,6 +41,7 @@ export async function startApp({ data = newFolder(), port = 0, demo = false }: S
     url,
     data,
     output: () => text,
+    pid: child.pid ?? 0,
     kill: async (signal = 'SIGTERM') => {
       if (child.exitCode !== null || child.signalCode !== null) return;
       const closed = new Promise((resolve) => child.once('close', resolve));

@@ -61,18 +61,35 @@ interface ShownCell {
   readonly tag: 'th' | 'td';
   readonly scope: string | null;
   readonly classes: string;
-  readonly stretches: readonly (Stretch & { readonly classes: string })[];
+  /** The pieces of a text that has marks. */
+  readonly stretches: readonly (Stretch & { readonly classes: string })[] | undefined;
+  readonly isEdited: boolean;
 }
 interface ShownRow {
   readonly row: number;
+  /** Which of the document's rows shows it: one that goes out of it is used again for one that comes in. */
+  readonly key: number;
   readonly cells: readonly ShownCell[];
 }
 
-/** Cells in the document at once, as far as they can be chosen: rows come and go as the grid is scrolled. */
-const CELLS = 2400;
-const [LEAST_ROWS, MOST_ROWS] = [36, 180];
+/** What is painted, as the strips' handles follow it; in px. */
+interface Measures {
+  readonly columns: readonly number[];
+  readonly rows: readonly number[];
+  readonly head: readonly number[];
+  readonly top: number;
+  readonly start: number;
+  readonly bodyTop: number;
+  readonly foot: readonly number[];
+  readonly footTop: number;
+}
+
+/** Rows in the document at once: as many as the view holds and some, within these; they come and go as the grid is scrolled. */
+const [LEAST_ROWS, MOST_ROWS] = [36, 120];
+const SPARE_ROWS = 22;
+const STEP_ROWS = 6;
 /** Rows that stay beyond each edge of the view before others are brought in. */
-const BEYOND = 8;
+const BEYOND = 6;
 
 /**
  * The cells of a table, edited in the theme that they wear: a grid (ARIA Authoring Practices, "Grid") in a
@@ -114,7 +131,16 @@ export class Grid implements AfterViewInit, OnDestroy {
 
   protected readonly tableClass = computed(() => [contract.theme('edited'), ...ownClasses(this.table())].join(' '));
   /** Body rows in the document, and the row around which they lie. */
-  private readonly size = computed(() => Math.max(LEAST_ROWS, Math.min(MOST_ROWS, Math.floor(CELLS / widthOf(this.table())))));
+  /** How high rows are on average, and the frame that shows them, in px. */
+  private readonly rowHeight = signal(32);
+  private readonly viewHeight = signal(640);
+  private readonly wholeSize = computed(() =>
+    Math.max(LEAST_ROWS, Math.min(MOST_ROWS, Math.ceil(this.viewHeight() / this.rowHeight()) + SPARE_ROWS)),
+  );
+  /** A long table's first rows come in steps, so that no step holds the window up. */
+  private readonly steps = signal(1);
+  private readonly isGrown = computed(() => !this.isLong() || this.steps() * STEP_ROWS >= this.wholeSize());
+  private readonly size = computed(() => (this.isGrown() ? this.wholeSize() : this.steps() * STEP_ROWS));
   private readonly around = signal(0);
   private readonly every = computed(() => {
     const theme = this.theme();
@@ -124,10 +150,9 @@ export class Grid implements AfterViewInit, OnDestroy {
   protected readonly seen = computed<Seen>(() => seenAround(this.table(), this.around(), this.size(), this.every()), {
     equal: (a, b) => a.from === b.from && a.to === b.to,
   });
-  protected readonly isLong = computed(() => sectionRows(this.table(), 'body').count > this.size());
+  protected readonly isLong = computed(() => sectionRows(this.table(), 'body').count > this.wholeSize());
   /** Room above and below the rows that are there, in px. */
   protected readonly lead = signal(0);
-  private readonly rowHeight = signal(32);
   protected readonly tail = computed(() => {
     const { first, count } = sectionRows(this.table(), 'body');
     return Math.max(0, Math.round((first + count - this.seen().to) * this.rowHeight()));
@@ -151,18 +176,11 @@ export class Grid implements AfterViewInit, OnDestroy {
   });
   /** Widths that columns of a long table took at first: other rows that come into view do not change them. */
   private readonly heldWidths = signal<readonly number[]>([]);
+  /** Whether every column's width is known, so that content need not be measured again as rows come and go. */
+  protected readonly isHeld = computed(() => this.isLong() && this.heldWidths().length > 0 && this.widths().every((width) => width !== null));
   protected readonly hidden = computed(() => new Set(this.table().columns.flatMap(({ hidden }, column) => (hidden ? [column] : []))));
   /** What the strips' handles measure, in px, and where the table begins beside them. */
-  protected readonly measures = signal<{
-    readonly columns: readonly number[];
-    readonly rows: readonly number[];
-    readonly head: readonly number[];
-    readonly top: number;
-    readonly start: number;
-    readonly bodyTop: number;
-    readonly foot: readonly number[];
-    readonly footTop: number;
-  }>({ columns: [], rows: [], head: [], foot: [], top: 0, start: 0, bodyTop: 0, footTop: 0 });
+  protected readonly measures = signal<Measures>({ columns: [], rows: [], head: [], foot: [], top: 0, start: 0, bodyTop: 0, footTop: 0 });
   /** The chosen block, grown until no merged cell is cut. */
   protected readonly choice = computed<Choice>(() => growChoice(this.table(), this.inside(this.focused()), this.inside(this.corner())));
   protected readonly chosenRows = computed(() => [this.choice().row, this.choice().toRow] as const);
@@ -206,7 +224,8 @@ export class Grid implements AfterViewInit, OnDestroy {
   }
 
   private showRow({ row, cells }: SeenRow): ShownRow {
-    return { row, cells: cells.map((seen, at) => this.show(seen, at === 0)) };
+    const key = sectionOf(this.table(), row) === 'body' ? row % (this.size() + 1) : row;
+    return { row, key, cells: cells.map((seen, at) => this.show(seen, at === 0)) };
   }
   private show({ cell, rows }: SeenCell, isFirst: boolean): ShownCell {
     const table = this.table();
@@ -218,20 +237,36 @@ export class Grid implements AfterViewInit, OnDestroy {
       isHeading ? contract.heading : '',
       this.hidden().has(cell.column) && cell.columns === 1 ? 'out' : '',
     ].filter(Boolean);
-    const content = cell.marks.length > 0 ? { text: cell.text, marks: cell.marks } : cell.text;
-    const stretches = stretchesOf(content).map((each) => ({ ...each, classes: each.marks.map(({ kind }) => `is-${kind}`).join(' ') }));
-    return { cell, rows, tag, scope: scope ?? null, classes: classes.join(' '), stretches };
+    const stretches =
+      cell.marks.length === 0
+        ? undefined
+        : stretchesOf({ text: cell.text, marks: cell.marks }).map((each) => ({
+            ...each,
+            classes: each.marks.map(({ kind }) => `is-${kind}`).join(' '),
+          }));
+    return { cell, rows, tag, scope: scope ?? null, classes: classes.join(' '), stretches, isEdited: cell === this.editedCell() };
   }
 
   private inside({ row, column }: { row: number; column: number }): { row: number; column: number } {
     return { row: Math.max(0, Math.min(row, heightOf(this.table()) - 1)), column: Math.max(0, Math.min(column, widthOf(this.table()) - 1)) };
   }
 
-  protected isFocused = ({ row, column }: GridCell): boolean => {
+  protected readonly focusedCell = computed(() => {
     const at = this.inside(this.focused());
-    const focused = gridOf(this.table()).at(at.row, at.column);
-    return focused.row === row && focused.column === column;
-  };
+    return gridOf(this.table()).at(at.row, at.column);
+  });
+  private readonly isEditing = computed(() => this.editing() !== undefined);
+  private readonly editedCell = computed(() => (this.isEditing() ? this.focusedCell() : undefined));
+  /** The cell that an event came from. */
+  private cellOf(event: Event): GridCell | undefined {
+    const element = (event.target as HTMLElement).closest<HTMLTableCellElement>('[data-cell]');
+    const row = Number(element?.closest('tr')?.dataset['row'] ?? NaN);
+    if (!element || Number.isNaN(row)) return undefined;
+    const { header, bodies, footer } = this.sections();
+    const line = [header, ...bodies.map(({ rows }) => rows), footer].flat().find((each) => each.row === row);
+    return line?.cells[element.cellIndex]?.cell;
+  }
+
   /** Whether the cell with the focus is in the document; where it is not, the scrolled frame stands in for it. */
   protected readonly isFocusSeen = computed(() => {
     const { row } = this.inside(this.focused());
@@ -267,15 +302,16 @@ export class Grid implements AfterViewInit, OnDestroy {
     );
   }
 
-  protected press(event: MouseEvent, { row, column }: GridCell): void {
-    if (this.isEditing(row, column)) return;
+  protected press(event: MouseEvent): void {
+    const cell = this.cellOf(event);
+    if (!cell || cell === this.editedCell()) return;
+    const { row, column } = cell;
     if (event.shiftKey) this.corner.set({ row, column });
     else this.choose(row, column);
   }
-
-  protected isEditing(row: number, column: number): boolean {
-    const { focused, editing } = { focused: this.focused(), editing: this.editing() };
-    return editing !== undefined && focused.row === row && focused.column === column;
+  protected open(event: MouseEvent): void {
+    const cell = this.cellOf(event);
+    if (cell && cell !== this.editedCell()) this.edit(cell);
   }
 
   /** Opens a cell for typing. The field is there and has the focus before the next key comes. */
@@ -289,7 +325,11 @@ export class Grid implements AfterViewInit, OnDestroy {
     field?.setSelectionRange(field.value.length, field.value.length);
   }
 
-  protected key(event: KeyboardEvent, cell: GridCell): void {
+  protected keyInCell(event: KeyboardEvent): void {
+    const cell = this.cellOf(event);
+    if (cell) this.key(event, cell);
+  }
+  private key(event: KeyboardEvent, cell: GridCell): void {
     if (this.editing() !== undefined) return;
     // Whether a paste that follows makes room is told by its key alone: the event itself does not say.
     this.insertNext = (event.ctrlKey || event.metaKey) && event.shiftKey && event.key.toLowerCase() === 'v';
@@ -410,6 +450,7 @@ export class Grid implements AfterViewInit, OnDestroy {
     const scroller = this.scroller().nativeElement;
     this.lead.set(Math.round((from - first) * this.rowHeight()));
     this.changes.detectChanges();
+    this.keepFocus();
     const now = old === undefined ? undefined : this.bodyRows()[row - from]?.getBoundingClientRect().top;
     if (old === undefined || now === undefined || old === now) return;
     const lead = this.lead() + old - now;
@@ -419,6 +460,14 @@ export class Grid implements AfterViewInit, OnDestroy {
       this.lead.set(Math.round(lead));
       this.changes.detectChanges();
     }
+  }
+
+  /** An element that had the focus may show another row now: the focus goes where its cell is, or waits in the frame. */
+  private keepFocus(): void {
+    const active = this.element.shadowRoot?.activeElement;
+    if (!active?.matches('[data-cell]') || active.matches('[tabindex="0"]')) return;
+    const cell = this.element.shadowRoot?.querySelector<HTMLElement>('[tabindex="0"][data-cell]');
+    (cell ?? this.scroller().nativeElement).focus({ preventScroll: true });
   }
 
   /** Makes sure that a row is in the document. */
@@ -443,11 +492,12 @@ export class Grid implements AfterViewInit, OnDestroy {
     const cols = [...table.querySelectorAll<HTMLElement>('col')].map((col) => col.getBoundingClientRect());
     const rows = heights('tbody > tr');
     const sum = rows.reduce((total, each) => total + each, 0);
-    if (rows.length > 0 && sum > 0 && this.isLong() && this.heldWidths().length === 0) {
+    if (rows.length > 0 && sum > 0 && this.isLong() && this.isGrown() && this.heldWidths().length === 0) {
       this.rowHeight.set(sum / rows.length);
+      this.viewHeight.set(this.scroller().nativeElement.clientHeight);
       this.heldWidths.set(cols.map(({ width }) => Math.ceil(width)));
     }
-    this.measures.set({
+    const measures: Measures = {
       columns: cols.map(({ width }) => width),
       rows,
       head: heights('thead > tr'),
@@ -456,7 +506,10 @@ export class Grid implements AfterViewInit, OnDestroy {
       start: (cols[0]?.left ?? box.left) - box.left,
       bodyTop: topOf('tbody'),
       footTop: topOf('tfoot'),
-    });
+    };
+    if (!this.isGrown()) setTimeout(() => this.steps.update((steps) => steps + 1));
+    // Only what has changed moves the handles.
+    if (JSON.stringify(measures) !== JSON.stringify(this.measures())) this.measures.set(measures);
   }
 
   private focusCell(): void {

@@ -24,7 +24,7 @@ export interface Carried {
       [attr.aria-label]="axis() === 'row' ? 'Rows' : 'Columns'"
       (cdkDropListDropped)="drop($event)"
     >
-      @for (handle of handles(); track handle.at) {
+      @for (handle of handles(); track $index) {
         <button
           cdkDrag
           type="button"
