@@ -28,6 +28,7 @@ interface State {
   readonly headerRows: number;
   readonly rowHeaders: number;
   readonly footerRows: number;
+  readonly groups: readonly number[];
 }
 
 /** What was found and what the rows are like once it is acted on. */
@@ -52,6 +53,7 @@ export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind
     headerRows: raw.headerRows ?? 0,
     rowHeaders: raw.rowHeaders ?? 0,
     footerRows: raw.footerRows ?? 0,
+    groups: raw.groups ?? [],
   };
   const findings: Finding[] = [];
   for (const kind of findingKinds) {
@@ -96,7 +98,8 @@ export function withoutLines(state: State, axis: 'row' | 'column', isGone: (at: 
     return length > 0 && next.rows * next.columns > 1 ? [next] : [];
   });
   const rows = axis === 'row' ? state.rows.filter((_, i) => !isGone(i)) : state.rows.map((cells) => cells.filter((_, i) => !isGone(i)));
-  return { ...state, rows, merges };
+  const groups = axis === 'row' ? state.groups.filter((row) => !isGone(row)).map((row) => before(row)) : state.groups;
+  return { ...state, rows, merges, groups };
 }
 
 /** Most rows above a table that can be its title and what is said about it. */

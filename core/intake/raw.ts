@@ -8,6 +8,8 @@ export interface Raw {
   readonly headerRows?: number;
   readonly rowHeaders?: number;
   readonly footerRows?: number;
+  /** Rows that head those below them. */
+  readonly groups?: readonly number[];
   readonly caption?: string;
   /** Which mark parts whole from decimal, where that is known. */
   readonly decimal?: '.' | ',';

@@ -37,7 +37,7 @@ export function readSeparated(
     quoteChar: quote === 'none' ? '\uffff' : quote,
     chunkSize: PIECE,
     chunk: ({ data, errors, meta }) => {
-      for (const cells of data) rows.push(cells.some(isGuarded) ? cells.map(unguarded) : cells);
+      for (const cells of data) rows.push(hasGuarded(cells) ? cells.map(unguarded) : cells);
       isOpen ||= errors.some(({ type }) => type === 'Quotes');
       progress?.(Math.min(1, meta.cursor / text.length));
     },
@@ -53,6 +53,11 @@ export function readSeparated(
 const GUARDED = /^'+[=+\-@\t\r]/;
 const APOSTROPHE = 39;
 const isGuarded = (text: string): boolean => text.charCodeAt(0) === APOSTROPHE && GUARDED.test(text);
+/** Written as a loop over first letters: it looks at every cell of what may be millions. */
+function hasGuarded(cells: readonly string[]): boolean {
+  for (let i = 0; i < cells.length; i++) if (cells[i]?.charCodeAt(0) === APOSTROPHE) return true;
+  return false;
+}
 const unguarded = (text: string): string => (isGuarded(text) ? text.slice(1) : text);
 
 /** The separator that cuts the first rows into the same number of cells, two or more, most often. */
@@ -113,10 +118,42 @@ export function decode(
   try {
     return good({ text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), encoding: 'utf-8', notes: [] });
   } catch {
+    const mixed = readMixed(bytes);
+    if (mixed) return good({ text: mixed.text, encoding: 'utf-8', notes: [mixed.note] });
     const { line, column } = placeOf(bytes, firstWrongByte(bytes));
     return as('windows-1252', `The file is not UTF-8 (line ${line}, column ${column}). It was read as Windows-1252; check the accented letters.`);
   }
 }
+
+/**
+ * Text of which most lines are UTF-8 and some are not, as when files were put together: each line is read as what it is.
+ * Undefined where no line shows that it is UTF-8.
+ */
+function readMixed(bytes: Uint8Array): { readonly text: string; readonly note: string } | undefined {
+  const [strict, other] = [new TextDecoder('utf-8', { fatal: true }), new TextDecoder('windows-1252')];
+  const lines: string[] = [];
+  const wrong: number[] = [];
+  let isTold = false;
+  for (let from = 0; from <= bytes.length;) {
+    const end = bytes.indexOf(LINE_FEED, from);
+    const line = bytes.subarray(from, end < 0 ? bytes.length : end);
+    try {
+      const text = strict.decode(line);
+      isTold ||= text.length < line.length;
+      lines.push(text);
+    } catch {
+      wrong.push(lines.length + 1);
+      lines.push(other.decode(line));
+    }
+    if (end < 0) break;
+    from = end + 1;
+  }
+  if (!isTold) return undefined;
+  const shown = `${wrong.slice(0, 6).join(', ')}${wrong.length > 6 ? ` and ${wrong.length - 6} more` : ''}`;
+  const note = `${wrong.length === 1 ? `Line ${shown} is` : `Lines ${shown} are`} not UTF-8 like the rest: read as Windows-1252; check the accented letters.`;
+  return { text: lines.join('\n'), note };
+}
+const LINE_FEED = 10;
 
 /** UTF-16 without a mark, told by every second byte of plain letters being zero. */
 function wide(bytes: Uint8Array): Encoding | undefined {

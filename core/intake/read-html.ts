@@ -22,6 +22,7 @@ export function readHtml(html: string, piece = 0): Outcome<{ readonly raw: Raw; 
     raw: {
       rows: placed.rows,
       merges: placed.merges,
+      groups: placed.groups,
       headerRows: counted('thead') || leadingHeaderRows(groups),
       footerRows: counted('tfoot'),
       rowHeaders: rowHeaderColumns(groups),
@@ -54,6 +55,7 @@ function nameOf(table: Element, at: number): string {
 }
 
 interface Group {
+  readonly element: Element;
   readonly kind: 'thead' | 'tbody' | 'tfoot';
   readonly rows: readonly (readonly Element[])[];
 }
@@ -69,6 +71,7 @@ function rowGroups(table: Element): readonly Group[] {
         .filter(({ tagName }) => tagName === 'tr');
       return [
         {
+          element: child,
           kind: child.tagName,
           rows: rows.map((row) =>
             childrenOf(row)
@@ -86,31 +89,59 @@ const span = (cell: Element, name: string, most: number): number => {
   return Number.isFinite(n) && n >= 0 ? Math.min(n, most) : 1;
 };
 
-function place(groups: readonly Group[]): { rows: readonly Row[]; merges: readonly Merge[]; notes: readonly string[] } {
+/** Columns that are looked at: some more than a table may have, so that what is over can be told. */
+const REACH = LIMITS.columns + 100;
+
+/** Which slots are covered already, row by row. */
+class Taken {
+  private readonly rows: (Uint8Array | undefined)[] = [];
+  has = (row: number, column: number): boolean => this.rows[row]?.[column] === 1;
+  add({ row, column, rows, columns }: Merge): void {
+    for (let r = row; r < row + rows; r++) (this.rows[r] ??= new Uint8Array(REACH)).fill(1, column, column + columns);
+  }
+}
+
+interface Placed {
+  readonly rows: readonly Row[];
+  readonly merges: readonly Merge[];
+  readonly groups: readonly number[];
+  readonly notes: readonly string[];
+}
+
+function place(groups: readonly Group[]): Placed {
   const rows: Cell[][] = [];
   const merges: Merge[] = [];
-  const taken = new Set<string>();
+  const headings: number[] = [];
+  const taken = new Taken();
   const notes: string[] = [];
-  let nested = false;
-  let dropped = 0;
+  let [nested, dropped, beyond] = [false, 0, 0];
   for (const group of groups) {
     const start = rows.length;
     group.rows.forEach((cells, index) => {
       const row = start + index;
       const texts: Cell[] = [];
       let column = 0;
+      if (group.kind === 'tbody' && index === 0 && attribute(cells[0] ?? group.element, 'scope')?.toLowerCase() === 'rowgroup') headings.push(row);
       for (const cell of cells) {
-        while (taken.has(`${row} ${column}`)) texts[column++] ??= '';
+        while (taken.has(row, column)) texts[column++] ??= '';
+        if (column >= REACH) {
+          beyond++;
+          continue;
+        }
         nested ||= find(cell, 'table') !== undefined;
         const left = group.rows.length - index;
         const asked = span(cell, 'rowspan', 65_534);
-        const merge = { row, column, rows: asked === 0 ? left : Math.min(asked, left), columns: Math.max(1, span(cell, 'colspan', 1000)) };
+        const wide = Math.max(1, span(cell, 'colspan', 1000));
+        const merge = { row, column, rows: asked === 0 ? left : Math.min(asked, left), columns: Math.min(wide, REACH - column) };
         if (asked > left) notes.push(`A cell at row ${row + 1}, column ${column + 1} reached past its rows. It was cut at the end.`);
         const columns = freeColumns(merge, taken);
         if (columns < merge.columns) notes.push(`Merged cells at row ${row + 1}, column ${column + 1} overlapped others. They were made narrower.`);
-        dropped += richOf(cell).dropped;
-        texts[column] = contentOf(cell);
-        cover({ ...merge, columns }, taken, merges);
+        const content = richOf(cell);
+        dropped += content.dropped;
+        texts[column] = contentOf(cell, content.cell);
+        const placed = { ...merge, columns };
+        taken.add(placed);
+        if (placed.rows * placed.columns > 1) merges.push(placed);
         column += columns;
       }
       rows.push(Array.from(texts, (text: Cell | undefined) => text ?? ''));
@@ -118,17 +149,17 @@ function place(groups: readonly Group[]): { rows: readonly Row[]; merges: readon
   }
   if (nested) notes.push('A table inside a cell came in as text.');
   if (dropped > 0) notes.push(`${dropped === 1 ? '1 link that would run code came' : `${dropped} links that would run code came`} in as text.`);
-  return { rows: padForMerges(rows, merges), merges, notes };
+  if (beyond > 0) notes.push(`${beyond.toLocaleString('en')} cells beyond column ${REACH} were left out.`);
+  return { rows: padForMerges(rows, merges), merges, groups: headings, notes: shortened(notes) };
 }
 
-function freeColumns({ row, column, columns }: Merge, taken: ReadonlySet<string>): number {
-  for (let n = 1; n < columns; n++) if (taken.has(`${row} ${column + n}`)) return n;
+/** A file made to be tiresome has thousands of mended cells: some are told, the rest counted. */
+const shortened = (notes: readonly string[]): readonly string[] =>
+  notes.length > 20 ? [...notes.slice(0, 20), `${(notes.length - 20).toLocaleString('en')} more places were mended like that.`] : notes;
+
+function freeColumns({ row, column, columns }: Merge, taken: Taken): number {
+  for (let n = 1; n < columns; n++) if (taken.has(row, column + n)) return n;
   return columns;
-}
-
-function cover(merge: Merge, taken: Set<string>, merges: Merge[]): void {
-  for (let r = 0; r < merge.rows; r++) for (let c = 0; c < merge.columns; c++) taken.add(`${merge.row + r} ${merge.column + c}`);
-  if (merge.rows * merge.columns > 1) merges.push(merge);
 }
 
 /** Rows as wide as the merges that cover them, so that a row made of merged cells only does not come in as short. */
@@ -166,8 +197,7 @@ function find(node: Node, tag: string): Element | undefined {
 const textOf = (node: Node): string => textOfCell(richOf(node).cell);
 
 /** A cell's content. Bold over the whole of a header cell is how browsers show headers, not what was meant. */
-function contentOf(cell: Element): Cell {
-  const content = richOf(cell).cell;
+function contentOf(cell: Element, content: Cell): Cell {
   if (typeof content === 'string' || cell.tagName !== 'th') return content;
   return cellOf(
     content.text,

@@ -1,4 +1,4 @@
-import { LIMITS, cutCell, tableOf, textOf, type Cell, type Merge, type Row, type Table } from '../table';
+import { LIMITS, cutCell, groupsWithin, tableOf, textOf, type Cell, type Merge, type Row, type Table } from '../table';
 
 /** What came in, and everything that was done to make a table of it. */
 export interface Intake {
@@ -115,7 +115,8 @@ export function tableFrom(name: string, raw: readonly Row[], given: Partial<Tabl
       }
   const more =
     hidden > 0 ? [`${hidden === 1 ? '1 text' : `${hidden} texts`} hidden under merged cells ${hidden === 1 ? 'was' : 'were'} left out.`] : [];
-  return { table: tableOf(name, hidden > 0 ? shown : rows, { ...given, merges }), notes: [...before, ...notes, ...more] };
+  const table = groupsWithin(tableOf(name, hidden > 0 ? shown : rows, { ...given, merges }));
+  return { table, notes: [...before, ...notes, ...more] };
 }
 
 function within(merge: Merge, height: number, width: number): Merge[] {

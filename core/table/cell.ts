@@ -92,11 +92,16 @@ export function retype(cell: Cell, text: string): Cell {
   while (end < most - start && before[before.length - 1 - end] === text[text.length - 1 - end]) end++;
   const by = text.length - before.length;
   const changedTo = before.length - end;
-  // What is typed at a mark's end stands behind it, at its start before it.
-  const from = (at: number): number =>
-    at >= changedTo && at > start ? at + by : at <= start ? (at === start && start === changedTo ? at + by : at) : Math.min(at, text.length - end);
-  const to = (at: number): number =>
-    at > changedTo || (at === changedTo && start < changedTo) ? at + by : at <= start ? at : Math.min(at, text.length - end);
+  const isPure = start === changedTo;
+  // What is typed at a mark's edge stands outside it; one that begins or ends in what was replaced is cut there.
+  const from = (at: number): number => {
+    if (at < start || (at === start && !isPure)) return at;
+    return (at >= changedTo ? at : changedTo) + by;
+  };
+  const to = (at: number): number => {
+    if (at <= start) return at;
+    return at >= changedTo ? at + by : start;
+  };
   return cellOf(
     text,
     cell.marks.map((mark) => ({ ...mark, from: from(mark.from), to: to(mark.to) })),

@@ -4,6 +4,7 @@ import type { Row } from './cell';
 import { plainColumns } from './column';
 import { deleteColumn, deleteRow, insertColumn, insertRow, type Edited } from './edit-grid';
 import { splitAcross } from './edit-merges';
+import { groupsWithin } from './groups';
 import { mergeAcrossGroups } from './merge-groups';
 import { LIMITS } from './read-table';
 import { heightOf, sectionOf, widthOf, type Merge, type Table } from './table';
@@ -142,13 +143,19 @@ export function duplicateLines(table: Table, lines: Lines): Edited {
   const { groups, columns } = opened.value;
   const copied = <T>(items: readonly T[]): readonly T[] => items.map((item, i) => (isCopy(i) ? (items[i - by] ?? item) : item));
   const merges = [...opened.value.merges, ...copies];
-  const headings = table.groups.filter((row) => row >= lines.from && row <= lines.to).map((row) => row + by);
-  return good({
+  const headings = table.groups
+    .filter((row) => row >= lines.from && row <= lines.to)
+    .map((row) => row + by)
+    // Where merged cells reach over the copy from outside, it is a plain row.
+    .filter((row) => !mergeAcrossGroups(merges, [row]));
+  const duplicated: Table = {
     ...opened.value,
     rows,
     merges,
     ...(lines.axis === 'row' ? { groups: [...groups, ...headings].sort((a, b) => a - b) } : { columns: copied(columns) }),
-  });
+  };
+  // A copy of a heading that stands in the footer heads nothing.
+  return good(groupsWithin(duplicated));
 }
 
 /**

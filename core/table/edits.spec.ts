@@ -4,10 +4,14 @@ import { dice, randomTable, type Dice } from '../tests/random';
 import {
   blockOf,
   clearBlock,
+  applyChange,
+  changeBetween,
   deleteLines,
+  dropHeading,
   duplicateLines,
   heightOf,
   insertLines,
+  makeHeading,
   mergeCells,
   mergeEqual,
   moveLines,
@@ -15,6 +19,7 @@ import {
   readTable,
   sectionOf,
   setCell,
+  setColumns,
   setFooterRows,
   setHeaderRows,
   setRowHeaders,
@@ -171,7 +176,11 @@ function gridProblem(table: Table): string {
         if ((r !== row || c !== column) && table.rows[r]?.[c] !== '') return 'text under merged cells';
       }
   }
-  return '';
+  const inBody = table.groups.every((row, i) => sectionOf(table, row) === 'body' && row > (table.groups[i - 1] ?? -1));
+  if (!inBody) return 'a heading outside the body, or out of order';
+  if (table.merges.some((merge) => table.groups.some((row) => row > merge.row && row < merge.row + merge.rows)))
+    return 'a merge reaches over a heading';
+  return table.columns.length === width ? '' : 'not one entry for each column';
 }
 
 const words = ({ rows }: Table): Map<string, number> => {
@@ -183,6 +192,9 @@ const lost = (before: Table, after: Table): readonly string[] => {
   const left = words(after);
   return [...words(before)].filter(([word, n]) => (left.get(word) ?? 0) < n).map(([word]) => word);
 };
+
+/** The table as it was before anything: what a change is told against. */
+const first = (table: Table): Table => ({ ...table, rows: table.rows.map((cells) => [...cells]), caption: '' });
 
 /** One random edit, and whether it may take texts away. */
 function randomEdit(table: Table, d: Dice): { readonly table: Table; readonly keeps: boolean } {
@@ -202,6 +214,10 @@ function randomEdit(table: Table, d: Dice): { readonly table: Table; readonly ke
     [true, () => setHeaderRows(table, d.whole(0, 3))],
     [true, () => setFooterRows(table, d.whole(0, 3))],
     [true, () => setRowHeaders(table, d.whole(0, 2))],
+    [true, () => makeHeading(table, row)],
+    [true, () => dropHeading(table, row)],
+    [true, () => setColumns(table, column, column, { width: d.pick(['', '120px', '2fr']), hidden: d.chance(0.3) })],
+    [true, () => applyChange(first(table), changeBetween(first(table), table))],
     [false, () => deleteLines(table, lines)],
     [false, () => setCell(table, row, column, `t${d.whole(0, 99)}`)],
     [false, () => clearBlock(table, { row: 0, column: 0, toRow: 0, toColumn: widthOf(table) - 1 })],

@@ -30,8 +30,8 @@ export interface Seen {
 }
 
 /**
- * Which body rows are in the document when `row` is the first that is looked at: `size` of them, some above. A stylesheet
- * counts the rows that are there, so the first one is a whole number of bands into its row group.
+ * Which body rows are in the document when `row` is the first that is looked at: `size` of them and up to a band more,
+ * some above. A stylesheet counts the rows that are there, so the first one is a whole number of bands into its group.
  */
 export function seenAround(table: Table, row: number, size: number, every: number): Seen {
   const { first, count } = sectionRows(table, 'body');
@@ -39,5 +39,5 @@ export function seenAround(table: Table, row: number, size: number, every: numbe
   const wanted = Math.max(first, Math.min(row - Math.floor(size / 3), first + count - size));
   const group = rowGroupOf(table, wanted);
   const from = group.first + Math.floor((wanted - group.first) / every) * every;
-  return { from, to: Math.min(first + count, from + size) };
+  return { from, to: Math.min(first + count, wanted + size) };
 }

@@ -224,7 +224,7 @@ export class Grid implements AfterViewInit, OnDestroy {
   }
 
   private showRow({ row, cells }: SeenRow): ShownRow {
-    const key = sectionOf(this.table(), row) === 'body' ? row % (this.size() + 1) : row;
+    const key = sectionOf(this.table(), row) === 'body' ? row % (this.size() + this.every()) : row;
     return { row, key, cells: cells.map((seen, at) => this.show(seen, at === 0)) };
   }
   private show({ cell, rows }: SeenCell, isFirst: boolean): ShownCell {
