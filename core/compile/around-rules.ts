@@ -1,4 +1,4 @@
-import { partOf, places, propertiesOf, propertyOf, type Look, type PartName, type PropertyName } from '../theme';
+import { partOf, places, propertiesOf, propertyOf, type Look, type PartName, type Property, type PropertyName } from '../theme';
 import { declare, type SetValue } from './declare';
 import type { Felt } from './lean';
 import { isHeldOpen, searchField, thingsOf, type SelectorOptions } from './selectors';
@@ -64,7 +64,10 @@ function thingRules(look: Look, options: SelectorOptions, box: 'content' | 'arou
       const set: SetValue[] = [];
       for (const property of propertiesOf(place.part)) {
         const value = look.valueAt(place, property);
-        const isHad = place.condition === 'rest' && isLevelled(place.part) && value?.css === 'inherit';
+        const isHad =
+          place.condition === 'rest' &&
+          isLevelled(place.part) &&
+          (value?.css === 'inherit' || (felt !== undefined && isHanded(look, place.part, property, value?.css)));
         if (value && !isHad && (felt === undefined || felt(place, property.name))) set.push({ property, value });
       }
       const declarations: readonly Declaration[] = [...fillOf(look, place.part, set), ...declare(set), ...roomOf(place.part, set), ...shownOf(set)];
@@ -74,6 +77,15 @@ function thingRules(look: Look, options: SelectorOptions, box: 'content' | 'arou
       return place.condition === 'hovered' ? [{ kind: 'media' as const, query: '(hover:hover)', rules: [real] }, ...held] : [real, ...held];
     });
 }
+
+const type: readonly PropertyName[] = ['font', 'size', 'weight', 'line-height'];
+/** Whether a page to go to has a value of its type from its pager already, since `font` is levelled to what is around it. */
+const isHanded = (look: Look, part: PartName, property: Property, css: string | undefined): boolean =>
+  part === 'pager-items' &&
+  type.includes(property.name) &&
+  css !== undefined &&
+  !/em|%/.test(css) &&
+  look.valueAt(rest('pager'), property)?.css === css;
 
 const valueOf = (set: readonly SetValue[], name: string): string | undefined => set.find(({ property }) => property.name === name)?.value.css;
 

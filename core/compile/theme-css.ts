@@ -24,7 +24,19 @@ import { feltValues, type Felt } from './lean';
 import { iconRules } from './icons';
 import { lineRules, outerBorder } from './line-rules';
 import { hasPicture, pictureBehind, pictureInCells, pictureUnder, picturedCells } from './pictures';
-import { aroundBars, captionOf, cellsOf, contract, everyCell, groupsOf, heldCellsOf, isHeldOpen, rowsOf, type SelectorOptions } from './selectors';
+import {
+  aroundBars,
+  captionOf,
+  cellsOf,
+  contract,
+  everyCell,
+  groupsOf,
+  heldCellsOf,
+  isHeldOpen,
+  markOf,
+  rowsOf,
+  type SelectorOptions,
+} from './selectors';
 import { rule, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
 
 export interface ThemeCssOptions {
@@ -144,13 +156,21 @@ function wholeTable(look: Look, set: readonly SetValue[], options: SelectorOptio
   ];
 }
 
+/** A part's picture is not that of the parts within it: what leaves their cells out. */
+const notWithin = (part: Place['part']): string => (part === 'row-headers' ? `:not(${markOf('group-headings')})` : '');
+
 function atRest(look: Look, place: Place, set: readonly SetValue[], options: SelectorOptions): readonly CssNode[] {
   const { part, condition } = place;
   const layer = layerOf(place);
   const cells = cellsOf(options, place);
   const fill = fillOf(set);
   const picture = condition === 'rest' && hasPicture(look.theme, part) ? part : undefined;
-  if (layer === 'cell') return [rule(cells, ...fill, ...(picture ? pictureInCells(look.theme, picture) : []), ...declare(set))];
+  if (layer === 'cell') {
+    const within = picture ? pictureInCells(look.theme, picture) : [];
+    const apart = notWithin(part);
+    if (within.length === 0 || apart === '') return [rule(cells, ...fill, ...within, ...declare(set))];
+    return [rule(cells, ...fill, ...declare(set)), rule(cellsOf(options, place, part, apart), ...within)];
+  }
   const target = layer === 'group' ? groupsOf(options, part) : rowsOf(options, place);
   return [rule(target, ...fill, ...(picture ? pictureBehind(look.theme, picture) : [])), rule(cells, ...declare(set))];
 }
@@ -166,17 +186,22 @@ function underHand(look: Look, place: Place, set: readonly SetValue[], options: 
     over === undefined
       ? []
       : picturedCells(look.theme).filter((part) => lineage(part).includes(place.part) && (felt === undefined || felt(place, 'fill', part)));
+  /** Where a part within has a picture of its own, that is laid over this one's anyway. */
+  const apart = (part: Place['part']): string => (pictured.includes('group-headings') ? '' : notWithin(part));
+  const isSplit = pictured.includes(place.part) && apart(place.part) !== '';
   const own =
-    over !== undefined && pictured.includes(place.part) ? pictureUnder(look.theme, place.part, over) : (['background-image', over ?? ''] as const);
-  const declarations: readonly Declaration[] = [...(over === undefined ? [] : [own]), ...declare(set)];
-  const rules = (select: (only?: Place['part']) => string): readonly CssNode[] => [
+    over === undefined || (isSplit && felt !== undefined && !felt(place, 'fill', 'group-headings'))
+      ? []
+      : [pictured.includes(place.part) && !isSplit ? pictureUnder(look.theme, place.part, over) : (['background-image', over] as const)];
+  const declarations: readonly Declaration[] = [...own, ...declare(set)];
+  const rules = (select: (only?: Place['part'], also?: string) => string): readonly CssNode[] => [
     rule(select(), ...declarations),
     ...pictured
-      .filter((part) => part !== place.part && canHold(part, place.condition))
-      .map((part) => rule(select(part), pictureUnder(look.theme, part, over ?? 'none'))),
+      .filter((part) => (part !== place.part || isSplit) && canHold(part, place.condition))
+      .map((part) => rule(select(part, apart(part)), pictureUnder(look.theme, part, over ?? 'none'))),
   ];
-  const held = options.held && isHeldOpen(place.condition) ? rules((only) => heldCellsOf(options, place, only)) : [];
-  const real = rules((only) => cellsOf(options, place, only));
+  const held = options.held && isHeldOpen(place.condition) ? rules((only, also) => heldCellsOf(options, place, only, also)) : [];
+  const real = rules((only, also) => cellsOf(options, place, only, also));
   return place.condition === 'hovered' ? [{ kind: 'media', query: '(hover:hover)', rules: real }, ...held] : [...real, ...held];
 }
 

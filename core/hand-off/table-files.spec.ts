@@ -1,5 +1,5 @@
 import { arrange, bringIn } from '../intake';
-import { mergeCells, tableOf, type Table } from '../table';
+import { mergeCells, tableOf, textOf, textsOf, type Table } from '../table';
 import { dice, randomTable } from '../tests/random';
 import { dataFormats, type DataFormat } from './choices';
 import { tableData } from './table-files';
@@ -53,13 +53,40 @@ describe('A table taken away as data', () => {
         const back = again(framed, format);
         const shown = (each: Table): string =>
           each.rows
-            .map((cells) => cells.join('\t').trimEnd())
+            .map((cells) => textsOf(cells).join('\t').trimEnd())
             .join('\n')
             .trimEnd();
         expect(shown(back)).withContext(`seed ${seed}`).toEqual(shown(framed));
       }
     });
   }
+  it('keeps what is marked where the format can: links in workbooks, emphasis and links in Markdown', () => {
+    const table = tableOf('x', [
+      ['a', 'b'],
+      [
+        { text: 'map of it', marks: [{ from: 0, to: 9, kind: 'link', href: 'https://x.test/a b?c=(1)' }] },
+        { text: 'one two', marks: [{ from: 4, to: 7, kind: 'bold' }] },
+      ],
+    ]);
+    const href = 'https://x.test/a%20b?c=(1)';
+    expect(again(table, 'md').rows[1]).toEqual([{ text: 'map of it', marks: [{ from: 0, to: 9, kind: 'link', href }] }, table.rows[1]?.[1] ?? '']);
+    expect(again(table, 'xlsx').rows[1]?.map(textOf)).toEqual(['map of it', 'one two']);
+    expect(
+      again(
+        {
+          ...table,
+          rows: [
+            ['a', 'b'],
+            [{ text: 'map', marks: [{ from: 0, to: 3, kind: 'link', href: 'https://x.test/' }] }, 'x'],
+          ],
+        },
+        'xlsx',
+      ).rows[1]?.[0],
+    ).toEqual({
+      text: 'map',
+      marks: [{ from: 0, to: 3, kind: 'link', href: 'https://x.test/' }],
+    });
+  });
   it('is safe to open in a spreadsheet as CSV: nothing begins like a formula but numbers', () => {
     const lines = String(tableData(hard, 'csv')).split('\r\n');
     expect(lines[1]).toBe(`"'=HYPERLINK(""x"")",'+47 20,'@here,-12`);

@@ -8,7 +8,7 @@ export const isElement = (node: Node): node is Element => 'tagName' in node;
 export const childrenOf = (node: Node): readonly Node[] => ('childNodes' in node ? node.childNodes : []);
 export const attribute = (node: Element, name: string): string | undefined => node.attrs.find((each) => each.name === name)?.value;
 
-const unread = new Set(['style', 'script', 'template', 'noscript', 'head', 'title']);
+const unread = new Set(['style', 'script', 'template', 'noscript', 'head', 'title', 'iframe', 'noembed', 'noframes', 'object']);
 const blocks = new Set(['p', 'div', 'li', 'tr', 'table', 'ul', 'ol', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'blockquote', 'pre']);
 const marked: Readonly<Record<string, MarkKind>> = {
   b: 'bold',

@@ -39,6 +39,7 @@ export function readWorkbook(bytes: Uint8Array, { piece = 0, range }: { readonly
       say: `The workbook says that it comes to ${Math.round(size / 1_000_000).toLocaleString('en')} MB when it is unpacked; at most ${UNPACKED_MOST / 1_000_000} MB can be read.`,
       remedy: 'Save the sheet that is needed as a file of its own.',
     });
+  if (isEncrypted(bytes)) return unreadable('encrypted');
   let book: WorkBook;
   try {
     book = read(bytes, { type: 'array', cellNF: true, cellHTML: false, sheetRows: ROWS_MOST });
@@ -57,6 +58,15 @@ export function readWorkbook(bytes: Uint8Array, { piece = 0, range }: { readonly
   if (!part)
     return bad({ code: 'range-empty', say: `There is nothing in ${range ?? ''}.`, remedy: `The sheet is filled from ${utils.encode_range(used)}.` });
   return good({ raw: rawOf(book, sheet, part), pieces: book.SheetNames, range: utils.encode_range(part) });
+}
+
+/** A workbook with a password is a compound file with the package encrypted in it ([MS-OFFCRYPTO], section 2.3); its name stands in the directory. */
+function isEncrypted(bytes: Uint8Array): boolean {
+  if (bytes[0] !== 0xd0 || bytes[1] !== 0xcf) return false;
+  const name = Array.from('EncryptedPackage', (letter) => [letter.charCodeAt(0), 0]).flat();
+  for (let at = bytes.indexOf(name[0] ?? 0); at >= 0; at = bytes.indexOf(name[0] ?? 0, at + 1))
+    if (name.every((byte, i) => bytes[at + i] === byte)) return true;
+  return false;
 }
 
 function unreadable(message: string): Outcome<never> {

@@ -54,7 +54,7 @@ export interface PropertyDefinition {
   readonly css?: string;
 }
 
-const headerParts: readonly PartName[] = ['column-headers', 'header-groups', 'corner', 'row-headers', 'footer'];
+const headerParts: readonly PartName[] = ['column-headers', 'header-groups', 'corner', 'row-headers', 'group-headings', 'footer'];
 const bars: readonly PartName[] = ['search-bar', 'info-line', 'empty-message', 'pager'];
 const boxes: readonly PartName[] = [...bars, 'pager-items'];
 const cells: readonly PartName[] = ['table', 'column-headers', 'header-groups', 'corner', 'row-headers', 'group-headings', 'body-rows', 'footer'];

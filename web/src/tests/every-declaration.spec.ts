@@ -1,26 +1,29 @@
 import { contract, element, surrounded, tableElement, themeCss, writeCss, writeHtml, type Declaration, type Stylesheet } from '../../../core/compile';
-import { mergeCells, tableOf, widthOf, type Held, type Table } from '../../../core/table';
+import { makeHeading, mergeCells, tableOf, widthOf, type Held, type Table } from '../../../core/table';
 import { dice, fullTheme, randomHeld, randomTable } from '../../../core/tests/random';
 import { starters, type ConditionName, type Theme } from '../../../core/theme';
 import { hardSpecimens } from '../app/themes/studio/specimens';
 
 /** Every condition that can be held, strewn over rows, columns and headers so that each meets each band and each other. */
 const hands: readonly ConditionName[] = ['hovered', 'selected', 'focused', 'disabled'];
-const heldCases: readonly Held[] = [0, 1, 2].map((shift) => ({
-  rows: new Map(Array.from({ length: 20 }, (_, row) => [row, hands.filter((_, i) => (row + shift) % 5 === i || (row + shift) % 7 === i)] as const)),
-  columns: new Map(
-    Array.from(
-      { length: 30 },
-      (_, column) => [column, (column + shift) % 3 === 0 ? ['sorted'] : (column + shift) % 3 === 1 ? ['column-hovered'] : []] as const,
+const heldCases: readonly Held[] = [{}, ...[0, 1, 2].map(heldCase)];
+function heldCase(shift: number): Held {
+  return {
+    rows: new Map(Array.from({ length: 20 }, (_, row) => [row, hands.filter((_, i) => (row + shift) % 5 === i || (row + shift) % 7 === i)] as const)),
+    columns: new Map(
+      Array.from(
+        { length: 30 },
+        (_, column) => [column, (column + shift) % 3 === 0 ? ['sorted'] : (column + shift) % 3 === 1 ? ['column-hovered'] : []] as const,
+      ),
     ),
-  ),
-  headers: new Map(
-    Array.from(
-      { length: 30 },
-      (_, column) => [column, [(['hovered', 'pressed', 'focused'] as const)[(column + shift) % 4]].filter((name) => name !== undefined)] as const,
+    headers: new Map(
+      Array.from(
+        { length: 30 },
+        (_, column) => [column, [(['hovered', 'pressed', 'focused'] as const)[(column + shift) % 4]].filter((name) => name !== undefined)] as const,
+      ),
     ),
-  ),
-}));
+  };
+}
 
 const hand: readonly ConditionName[] = ['hovered', 'selected', 'focused', 'disabled'];
 const headerHand: readonly ConditionName[] = ['hovered', 'pressed', 'focused'];
@@ -53,6 +56,20 @@ const deepTables: readonly (readonly [Table, Held])[] = [0, 1, 2, 1].map((rowHea
     headers: new Map(Array.from({ length: width }, (_, column) => [column, some(headerHand, column >> 1)] as const)),
   };
   return [merged, held] as const;
+});
+
+/** Headings alone in their group, the last row and numbers among them, over the whole row and not; as they are, and held. */
+const headingTables: readonly (readonly [Table, Held])[] = [0, 1, 2].flatMap((rowHeaders) => {
+  const texts = Array.from({ length: 9 }, (_, row) =>
+    Array.from({ length: 4 }, (_each, column) => (column > 1 ? `${row - 4}.${column}` : `r${row}c${column}`)),
+  );
+  const plain = tableOf('Headings', texts, { rowHeaders });
+  const whole = [1, 2, 4, 6, 8].reduce((table, row) => {
+    const made = makeHeading(table, row);
+    return made.ok ? made.value : table;
+  }, plain);
+  const parted: Table = { ...plain, groups: whole.groups };
+  return [whole, parted].flatMap((table) => heldCases.map((held) => [table, held] as const));
 });
 
 /** Things in cells and pages to go to, under every combination of conditions that a theme knows of them. */
@@ -103,7 +120,9 @@ function hardPage(
         surrounded(tableElement(table, { id: 'hard', theme: 'hard', held, contentOf }), { theme: 'hard', info: 'x', empty: true }),
       ),
     );
-  const deep = deepTables.slice(0, isFull ? 4 : 2).map(([table, held]) => tableElement(table, { id: 'hard', theme: 'hard', held }));
+  const deep = [...headingTables, ...deepTables.slice(0, isFull ? 4 : 2)].map(([table, held]) =>
+    tableElement(table, { id: 'hard', theme: 'hard', held }),
+  );
   const random = Array.from({ length: isFull ? 80 : 20 }, (_, seed) => {
     const d = dice(seed);
     const table = randomTable(d);

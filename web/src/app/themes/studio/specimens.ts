@@ -1,5 +1,5 @@
 import { contract, element, type MarkupNode } from '../../../../../core/compile';
-import { mergeCells, tableOf, type GridCell, type Table } from '../../../../../core/table';
+import { makeHeading, mergeCells, tableOf, type GridCell, type Table } from '../../../../../core/table';
 import { sampleTable } from '../../controls/sample-table';
 
 /** A table that ships to try themes on: each is hard in a way of its own. */
@@ -63,6 +63,28 @@ const manyMerged = merged(
   ],
 );
 
+/** Islands by waters: two headings over whole rows, and one row group without. */
+const grouped = [1, 4].reduce(
+  (table, row) => {
+    const made = makeHeading(table, row);
+    return made.ok ? made.value : table;
+  },
+  tableOf(
+    'Rows in groups',
+    [
+      ['Island', 'Boats', 'Berths', 'Fare'],
+      ['Northern waters', '', '', ''],
+      ['Skerrin', '4', '12', '£6.50'],
+      ['Low Sound', '2', '5', '£14.75'],
+      ['Southern waters', '', '', ''],
+      ['Tarn Isle', '3', '8', '£11.00'],
+      ['Fennel Point', '1', '2', '£8.20'],
+      ['All', '10', '27', ''],
+    ],
+    { caption: 'Islands by the waters they lie in', rowHeaders: 1, footerRows: 1 },
+  ),
+);
+
 const contents: Table = tableOf(
   'Links, buttons and icons',
   [
@@ -90,6 +112,7 @@ export const hardSpecimens: readonly HardSpecimen[] = [
   { id: 'sample', table: { ...sampleTable, name: 'A small sample' } },
   { id: 'tiers', table: threeTiers },
   { id: 'merged', table: manyMerged },
+  { id: 'groups', table: grouped },
   { id: 'contents', table: contents, contentOf: contentOfCell },
   {
     id: 'long',
