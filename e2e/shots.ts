@@ -86,6 +86,10 @@ try {
     await person.click('button', /^Evening crossings/);
     await person.find('combobox', 'Theme');
   });
+  await shoot('table-groups', '/tables/islands', async () => {
+    await person.find('rowheader', 'Northern waters');
+    await person.click('rowheader', 'Southern waters');
+  });
   await shoot('live-page', '/site/night-boats', () => person.find('table', 'Fares by age'));
   await shoot('live-page-phone', '/site/night-boats', () => person.find('table', 'Fares by age'), 390, 800);
   await devTools(driver, 'Emulation.setEmulatedMedia', { features: [still, { name: 'prefers-color-scheme', value: 'dark' }] });

@@ -1,5 +1,5 @@
 import { columnLine, columnTraits, isDrawn, lineAt, outerLines, rowLine, type ColumnTrait, type Line } from '../lines';
-import { resolveAt } from '../resolve';
+import { resolveAt, winnerAt } from '../resolve';
 import type { Theme } from '../theme';
 import { borderOf } from './declare';
 import {
@@ -99,8 +99,13 @@ function captionLine(theme: Theme, options: SelectorOptions): readonly CssNode[]
   const below = resolveAt(theme, { part: 'caption', condition: 'rest' }, 'side').css === 'bottom';
   const line = lineAt(theme, 'under-caption');
   const [towards, away] = below ? (['block-start', 'block-end'] as const) : (['block-end', 'block-start'] as const);
-  if (!isDrawn(line)) return [rule(captionOf(options), ...borderOf(towards, line))];
-  // A table can have its caption on the other side.
-  const turned = captionOf({ ...options, theme: `${options.theme}:where(.${contract.caption(below ? 'above' : 'below')})` });
-  return [rule(captionOf(options), ...borderOf(towards, line)), rule(turned, [`border-${towards}`, '0'], ...borderOf(away, line))];
+  const room = (side: 'padding-top' | 'padding-bottom'): string => winnerAt(theme, { part: 'caption', conditions: [] }, side).value.css;
+  const [top, bottom] = [room('padding-top'), room('padding-bottom')];
+  // A table can have its caption on the other side: the line, and the room to the table, turn with it.
+  const turned: readonly Declaration[] = [
+    ...(isDrawn(line) ? ([[`border-${towards}`, '0'], ...borderOf(away, line)] as const) : []),
+    ...(top === bottom ? [] : ([['padding-block', `${bottom} ${top}`]] as const)),
+  ];
+  const other = captionOf({ ...options, theme: `${options.theme}:where(.${contract.caption(below ? 'above' : 'below')})` });
+  return [rule(captionOf(options), ...borderOf(towards, line)), ...(turned.length > 0 ? [rule(other, ...turned)] : [])];
 }

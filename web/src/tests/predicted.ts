@@ -79,8 +79,11 @@ export function predictCaption(theme: Theme, { captionSide, captionAlign }: Tabl
   const side = { '': atRest(theme, 'caption', 'side'), above: 'top', below: 'bottom' }[captionSide];
   const below = side === 'bottom';
   const line = borderFact(lineAt(theme, 'under-caption'));
+  const text = predictText(theme, slot);
+  const isTurned = side !== atRest(theme, 'caption', 'side');
   return {
-    ...predictText(theme, slot),
+    ...text,
+    ...(isTurned ? { 'padding-top': text['padding-bottom'] ?? 0, 'padding-bottom': text['padding-top'] ?? 0 } : {}),
     fill: colourFact(flatten(fillLayers(theme, slot).table, WHITE)),
     side,
     ...(captionAlign === '' ? {} : { align: captionAlign }),

@@ -79,7 +79,7 @@ import type { NewTable, NewTableDialog } from './new-table-dialog';
       }
     </div>
   `,
-  styles: '.find { width: 220px; }',
+  styles: '.find { width: 220px; } select { width: 140px; }',
   styleUrl: '../controls/card.scss',
 })
 export class TableLibrary {
