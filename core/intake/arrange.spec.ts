@@ -1,4 +1,4 @@
-import { readTable } from '../table';
+import { readTable, textsOf } from '../table';
 import { arrange, type Arranged, type FindingKind, type Raw } from './index';
 
 const raw = (rows: readonly (readonly string[])[], more: Partial<Raw> = {}): Raw => ({ rows, merges: [], notes: [], ...more });
@@ -56,7 +56,7 @@ describe('Arranging what came in', () => {
   for (const [refused, see] of [
     ['title', (each: Arranged) => expect(each.table.rows[0]?.[0]).toBe('Crossings in October')],
     ['below', (each: Arranged) => expect(each.table.rows.at(-1)?.[0]).toBe('Source: harbour office')],
-    ['blank-rows', (each: Arranged) => expect(each.table.rows.filter((cells) => cells.join('') === '').length).toBe(1)],
+    ['blank-rows', (each: Arranged) => expect(each.table.rows.filter((cells) => textsOf(cells).join('') === '').length).toBe(1)],
     ['blank-columns', (each: Arranged) => expect(each.table.rows[0]?.length).toBe(5)],
     ['header', (each: Arranged) => expect(each.table.headerRows).toBe(0)],
     ['row-headers', (each: Arranged) => expect(each.table.rowHeaders).toBe(0)],

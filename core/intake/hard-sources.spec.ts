@@ -1,7 +1,13 @@
-import { CFB } from '@e965/xlsx';
+import { CFB as files } from '@e965/xlsx';
 import { tableFile } from '../hand-off';
 import { makeHeading, mergeCells, readTable, textOf, tableOf, type Cell, type Table } from '../table';
 import { arrange, bringIn, decimalOf, type Brought, type SourceOptions } from './index';
+
+/** The part of the library's compound files that is used here; its own types leave them open. */
+const CFB = files as {
+  readonly utils: { readonly cfb_new: () => object; readonly cfb_add: (file: object, name: string, content: readonly number[]) => void };
+  readonly write: (file: object, options: { readonly type: 'array' }) => ArrayLike<number>;
+};
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const brought = (name: string, content: string | Uint8Array, options: SourceOptions = {}): Brought => {
@@ -129,7 +135,7 @@ describe('Sources that are not what they should be', () => {
       '/EncryptedPackage',
       Array.from({ length: 512 }, (_, i) => i % 251),
     );
-    const outcome = bringIn('a.xlsx', new Uint8Array(CFB.write(file, { type: 'array' }) as ArrayLike<number>));
+    const outcome = bringIn('a.xlsx', new Uint8Array(CFB.write(file, { type: 'array' })));
     expect(outcome.ok ? '' : outcome.problems[0]?.say).toBe('The workbook is protected with a password.');
   });
   it('with one mark around cells are read as with another, or none', () => {

@@ -29,7 +29,7 @@ export const textsOf = (row: Row | undefined): readonly string[] => row?.map(tex
 /** Addresses that a link in a cell may have: nothing that runs. Relative ones are taken as they are. */
 export const isSafeAddress = (href: string): boolean => {
   // Browsers read over white space and control characters in a scheme (URL Standard, "basic URL parser").
-  const bare = href.replace(/[\u0000-\u0020\u007f-\u009f]+/g, ''); // eslint-disable-line no-control-regex -- these are what is looked for
+  const bare = href.replace(/[\u0000-\u0020\u007f-\u009f]+/g, '');
   return bare !== '' && (!/^[a-z][a-z\d+.-]*:/i.test(bare) || /^(?:https?|mailto|tel):/i.test(bare));
 };
 

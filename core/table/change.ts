@@ -25,7 +25,7 @@ export function changeBetween(before: Table, after: Table): TableChange {
   const head: Record<string, unknown> = {};
   for (const [name, value] of Object.entries(after)) if (name !== 'rows' && before[name as keyof Table] !== value) head[name] = value;
   const rows = rowEdits(before.rows, after.rows);
-  return { ...(Object.keys(head).length > 0 ? { head: head as Partial<TableHead> } : {}), ...(rows.length > 0 ? { rows } : {}) };
+  return { ...(Object.keys(head).length > 0 ? { head } : {}), ...(rows.length > 0 ? { rows } : {}) };
 }
 
 export const isNoChange = ({ head, rows }: TableChange): boolean => head === undefined && rows === undefined;

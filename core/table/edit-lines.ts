@@ -60,7 +60,7 @@ export function moveLines(table: Table, lines: Lines, before: number): Edited {
       'Change how many header or footer rows there are instead.',
     );
   const places = new Map(order.map((old, now) => [old, now]));
-  const { start, span } = axes[axis];
+  const { start } = axes[axis];
   const torn = table.merges.find((merge) => !staysWhole(merge, axes[axis], places));
   if (torn)
     return refuse(

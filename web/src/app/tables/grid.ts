@@ -26,62 +26,27 @@ import {
   bodyGroups,
   cssWidths,
   gridOf,
-  headerRole,
   heightOf,
-  isGroupHeading,
   sectionOf,
   sectionRows,
   seenAround,
   seenRows,
-  stretchesOf,
   widthOf,
-  type Chosen,
   type GridCell,
   type Seen,
-  type SeenCell,
-  type SeenRow,
-  type Stretch,
   type Table,
 } from '../../../../core/table';
 import { clipboardOf } from '../../../../core/clipboard';
 import type { Theme } from '../../../../core/theme';
+import { growChoice, type Choice } from './choice';
+import { NOTHING_MEASURED, measureTable } from './measures';
+import { showRow, type ShownRow } from './shown-cells';
 import { Strip, type Carried } from './strip';
 
-/** The chosen block of cells; its first slot has the focus. */
-export type Choice = Chosen;
 /** Cells from a clipboard, and whether room is made for them. */
 export interface Pasted {
   readonly clipboard: Clipboard;
   readonly way: 'replace' | 'insert';
-}
-
-interface ShownCell {
-  readonly cell: GridCell;
-  readonly rows: number;
-  readonly tag: 'th' | 'td';
-  readonly scope: string | null;
-  readonly classes: string;
-  /** The pieces of a text that has marks. */
-  readonly stretches: readonly (Stretch & { readonly classes: string })[] | undefined;
-  readonly isEdited: boolean;
-}
-interface ShownRow {
-  readonly row: number;
-  /** Which of the document's rows shows it: one that goes out of it is used again for one that comes in. */
-  readonly key: number;
-  readonly cells: readonly ShownCell[];
-}
-
-/** What is painted, as the strips' handles follow it; in px. */
-interface Measures {
-  readonly columns: readonly number[];
-  readonly rows: readonly number[];
-  readonly head: readonly number[];
-  readonly top: number;
-  readonly start: number;
-  readonly bodyTop: number;
-  readonly foot: readonly number[];
-  readonly footTop: number;
 }
 
 /** Rows in the document at once: as many as the view holds and some, within these; they come and go as the grid is scrolled. */
@@ -160,7 +125,11 @@ export class Grid implements AfterViewInit, OnDestroy {
   protected readonly sections = computed(() => {
     const table = this.table();
     const { from, to } = this.seen();
-    const part = (first: number, end: number): readonly ShownRow[] => seenRows(table, first, end).map((row) => this.showRow(row));
+    const edited = this.editedCell();
+    const pool = this.size() + this.every();
+    const keyOf = (row: number): number => (sectionOf(table, row) === 'body' ? row % pool : row);
+    const part = (first: number, end: number): readonly ShownRow[] =>
+      seenRows(table, first, end).map((row) => showRow(table, row, keyOf(row.row), edited));
     const { header, footer } = { header: sectionRows(table, 'header'), footer: sectionRows(table, 'footer') };
     const bodies = bodyGroups(table).flatMap(({ first, count }) => {
       const [start, end] = [Math.max(first, from), Math.min(first + count, to)];
@@ -180,7 +149,7 @@ export class Grid implements AfterViewInit, OnDestroy {
   protected readonly isHeld = computed(() => this.isLong() && this.heldWidths().length > 0 && this.widths().every((width) => width !== null));
   protected readonly hidden = computed(() => new Set(this.table().columns.flatMap(({ hidden }, column) => (hidden ? [column] : []))));
   /** What the strips' handles measure, in px, and where the table begins beside them. */
-  protected readonly measures = signal<Measures>({ columns: [], rows: [], head: [], foot: [], top: 0, start: 0, bodyTop: 0, footTop: 0 });
+  protected readonly measures = signal(NOTHING_MEASURED);
   /** The chosen block, grown until no merged cell is cut. */
   protected readonly choice = computed<Choice>(() => growChoice(this.table(), this.inside(this.focused()), this.inside(this.corner())));
   protected readonly chosenRows = computed(() => [this.choice().row, this.choice().toRow] as const);
@@ -221,30 +190,6 @@ export class Grid implements AfterViewInit, OnDestroy {
   }
   ngOnDestroy(): void {
     this.resizes.disconnect();
-  }
-
-  private showRow({ row, cells }: SeenRow): ShownRow {
-    const key = sectionOf(this.table(), row) === 'body' ? row % (this.size() + this.every()) : row;
-    return { row, key, cells: cells.map((seen, at) => this.show(seen, at === 0)) };
-  }
-  private show({ cell, rows }: SeenCell, isFirst: boolean): ShownCell {
-    const table = this.table();
-    const { tag, scope } = headerRole(table, cell);
-    const isHeading = cell.section === 'body' && isGroupHeading(table, cell.row);
-    const classes = [
-      isFirst && cell.column > 0 ? contract.inset : '',
-      cell.isRowHeader || (isHeading && tag === 'td') ? contract.head : '',
-      isHeading ? contract.heading : '',
-      this.hidden().has(cell.column) && cell.columns === 1 ? 'out' : '',
-    ].filter(Boolean);
-    const stretches =
-      cell.marks.length === 0
-        ? undefined
-        : stretchesOf({ text: cell.text, marks: cell.marks }).map((each) => ({
-            ...each,
-            classes: each.marks.map(({ kind }) => `is-${kind}`).join(' '),
-          }));
-    return { cell, rows, tag, scope: scope ?? null, classes: classes.join(' '), stretches, isEdited: cell === this.editedCell() };
   }
 
   private inside({ row, column }: { row: number; column: number }): { row: number; column: number } {
@@ -481,32 +426,14 @@ export class Grid implements AfterViewInit, OnDestroy {
 
   /** Takes the strips' measures from what is painted, and how high rows are. */
   private measure(): void {
-    const table = this.inner().nativeElement;
-    const box = table.getBoundingClientRect();
-    const heights = (selector: string): readonly number[] =>
-      [...table.querySelectorAll<HTMLElement>(selector)].map((row) => row.getBoundingClientRect().height);
-    const topOf = (selector: string): number => {
-      const found = table.querySelector<HTMLElement>(selector);
-      return found ? found.getBoundingClientRect().top - box.top : 0;
-    };
-    const cols = [...table.querySelectorAll<HTMLElement>('col')].map((col) => col.getBoundingClientRect());
-    const rows = heights('tbody > tr');
+    const measures = measureTable(this.inner().nativeElement);
+    const { rows, columns } = measures;
     const sum = rows.reduce((total, each) => total + each, 0);
     if (rows.length > 0 && sum > 0 && this.isLong() && this.isGrown() && this.heldWidths().length === 0) {
       this.rowHeight.set(sum / rows.length);
       this.viewHeight.set(this.scroller().nativeElement.clientHeight);
-      this.heldWidths.set(cols.map(({ width }) => Math.ceil(width)));
+      this.heldWidths.set(columns.map(Math.ceil));
     }
-    const measures: Measures = {
-      columns: cols.map(({ width }) => width),
-      rows,
-      head: heights('thead > tr'),
-      foot: heights('tfoot > tr'),
-      top: topOf('thead, tbody, tfoot'),
-      start: (cols[0]?.left ?? box.left) - box.left,
-      bodyTop: topOf('tbody'),
-      footTop: topOf('tfoot'),
-    };
     if (!this.isGrown()) setTimeout(() => this.steps.update((steps) => steps + 1));
     // Only what has changed moves the handles.
     if (JSON.stringify(measures) !== JSON.stringify(this.measures())) this.measures.set(measures);
@@ -518,31 +445,4 @@ export class Grid implements AfterViewInit, OnDestroy {
     cell?.focus({ preventScroll: true });
     cell?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
   }
-}
-
-/** The block between two slots, grown until it cuts through no merged cells. */
-function growChoice({ merges }: Table, from: { row: number; column: number }, to: { row: number; column: number }): Choice {
-  let choice: Choice = {
-    row: Math.min(from.row, to.row),
-    column: Math.min(from.column, to.column),
-    toRow: Math.max(from.row, to.row),
-    toColumn: Math.max(from.column, to.column),
-  };
-  for (let grew = true; grew;) {
-    grew = false;
-    for (const merge of merges) {
-      const [lastRow, lastColumn] = [merge.row + merge.rows - 1, merge.column + merge.columns - 1];
-      const isApart = merge.row > choice.toRow || lastRow < choice.row || merge.column > choice.toColumn || lastColumn < choice.column;
-      const isWithin = merge.row >= choice.row && lastRow <= choice.toRow && merge.column >= choice.column && lastColumn <= choice.toColumn;
-      if (isApart || isWithin) continue;
-      grew = true;
-      choice = {
-        row: Math.min(choice.row, merge.row),
-        column: Math.min(choice.column, merge.column),
-        toRow: Math.max(choice.toRow, lastRow),
-        toColumn: Math.max(choice.toColumn, lastColumn),
-      };
-    }
-  }
-  return choice;
 }

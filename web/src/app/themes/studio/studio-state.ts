@@ -4,7 +4,7 @@ import { firstValueFrom } from 'rxjs';
 import { documentAt, placeInWords, resetValues, setValue, type Scope } from '../../../../../core/edit';
 import { themeFiles } from '../../../../../core/hand-off';
 import { sayProblem } from '../../../../../core/outcome';
-import { previewOf, shownTable, type Table } from '../../../../../core/table';
+import { previewOf, shownTable } from '../../../../../core/table';
 import {
   lookOf,
   partOf,

@@ -1,0 +1,31 @@
+import type { Chosen, Table } from '../../../../core/table';
+
+/** The chosen block of cells; its first slot has the focus. */
+export type Choice = Chosen;
+
+/** The block between two slots, grown until it cuts through no merged cells. */
+export function growChoice({ merges }: Table, from: { row: number; column: number }, to: { row: number; column: number }): Choice {
+  let choice: Choice = {
+    row: Math.min(from.row, to.row),
+    column: Math.min(from.column, to.column),
+    toRow: Math.max(from.row, to.row),
+    toColumn: Math.max(from.column, to.column),
+  };
+  for (let grew = true; grew;) {
+    grew = false;
+    for (const merge of merges) {
+      const [lastRow, lastColumn] = [merge.row + merge.rows - 1, merge.column + merge.columns - 1];
+      const isApart = merge.row > choice.toRow || lastRow < choice.row || merge.column > choice.toColumn || lastColumn < choice.column;
+      const isWithin = merge.row >= choice.row && lastRow <= choice.toRow && merge.column >= choice.column && lastColumn <= choice.toColumn;
+      if (isApart || isWithin) continue;
+      grew = true;
+      choice = {
+        row: Math.min(choice.row, merge.row),
+        column: Math.min(choice.column, merge.column),
+        toRow: Math.max(choice.toRow, lastRow),
+        toColumn: Math.max(choice.toColumn, lastColumn),
+      };
+    }
+  }
+  return choice;
+}

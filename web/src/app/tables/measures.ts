@@ -1,0 +1,33 @@
+/** What is painted of a table, as the strips' handles follow it; in px, places from the table's own top and start. */
+export interface Measures {
+  readonly columns: readonly number[];
+  readonly rows: readonly number[];
+  readonly head: readonly number[];
+  readonly foot: readonly number[];
+  readonly top: number;
+  readonly start: number;
+  readonly bodyTop: number;
+  readonly footTop: number;
+}
+export const NOTHING_MEASURED: Measures = { columns: [], rows: [], head: [], foot: [], top: 0, start: 0, bodyTop: 0, footTop: 0 };
+
+export function measureTable(table: HTMLTableElement): Measures {
+  const box = table.getBoundingClientRect();
+  const heights = (selector: string): readonly number[] =>
+    [...table.querySelectorAll<HTMLElement>(selector)].map((row) => row.getBoundingClientRect().height);
+  const topOf = (selector: string): number => {
+    const found = table.querySelector<HTMLElement>(selector);
+    return found ? found.getBoundingClientRect().top - box.top : 0;
+  };
+  const columns = [...table.querySelectorAll<HTMLElement>('col')].map((col) => col.getBoundingClientRect());
+  return {
+    columns: columns.map(({ width }) => width),
+    rows: heights('tbody > tr'),
+    head: heights('thead > tr'),
+    foot: heights('tfoot > tr'),
+    top: topOf('thead, tbody, tfoot'),
+    start: (columns[0]?.left ?? box.left) - box.left,
+    bodyTop: topOf('tbody'),
+    footTop: topOf('tfoot'),
+  };
+}

@@ -1,0 +1,55 @@
+import { contract } from '../../../../core/compile';
+import {
+  headerRole,
+  isGroupHeading,
+  stretchesOf,
+  type GridCell,
+  type SeenCell,
+  type SeenRow,
+  type Stretch,
+  type Table,
+} from '../../../../core/table';
+
+/** A cell as the grid's template draws it. */
+export interface ShownCell {
+  readonly cell: GridCell;
+  readonly rows: number;
+  readonly tag: 'th' | 'td';
+  readonly scope: string | null;
+  readonly classes: string;
+  /** The pieces of a text that has marks. */
+  readonly stretches: readonly (Stretch & { readonly classes: string })[] | undefined;
+  readonly isEdited: boolean;
+}
+export interface ShownRow {
+  readonly row: number;
+  /** Which of the document's rows shows it: one that goes out of it is used again for one that comes in. */
+  readonly key: number;
+  readonly cells: readonly ShownCell[];
+}
+
+/** A row with its cells' elements and marks (docs/markup.md). `edited` is the cell that is open for typing. */
+export const showRow = (table: Table, { row, cells }: SeenRow, key: number, edited: GridCell | undefined): ShownRow => ({
+  row,
+  key,
+  cells: cells.map((seen, at) => showCell(table, seen, at === 0, edited)),
+});
+
+function showCell(table: Table, { cell, rows }: SeenCell, isFirst: boolean, edited: GridCell | undefined): ShownCell {
+  const { tag, scope } = headerRole(table, cell);
+  const isHeading = cell.section === 'body' && isGroupHeading(table, cell.row);
+  const classes = [
+    isFirst && cell.column > 0 ? contract.inset : '',
+    cell.isRowHeader || (isHeading && tag === 'td') ? contract.head : '',
+    isHeading ? contract.heading : '',
+    table.columns[cell.column]?.hidden === true && cell.columns === 1 ? 'out' : '',
+  ].filter(Boolean);
+  const stretches =
+    cell.marks.length === 0
+      ? undefined
+      : stretchesOf({ text: cell.text, marks: cell.marks }).map((each) => ({
+          ...each,
+          classes: each.marks.map(({ kind }) => `is-${kind}`).join(' '),
+        }));
+  return { cell, rows, tag, scope: scope ?? null, classes: classes.join(' '), stretches, isEdited: cell === edited };
+}
