@@ -15,6 +15,10 @@ interface Finding {
  */
 export async function axeFindings(driver: WebDriver, { stylesheets = true } = {}): Promise<string[]> {
   await driver.executeScript(axe);
+  // What is fading in has other colours on the way.
+  await driver.executeAsyncScript(
+    'const done = arguments[0]; const ending = document.getAnimations().filter((each) => Number.isFinite(each.effect?.getComputedTiming().endTime)); Promise.allSettled(ending.map((each) => each.finished)).then(() => done())',
+  );
   const found = await driver.executeAsyncScript<readonly Finding[]>(
     'const done = arguments[1]; axe.run(document, { resultTypes: ["violations"], preload: arguments[0] }).then((result) => done(result.violations.map(({ id, nodes }) => ({ id, nodes: nodes.map(({ target, failureSummary }) => ({ target, failureSummary })) }))))',
     stylesheets,

@@ -90,6 +90,16 @@ try {
     await person.find('rowheader', 'Northern waters');
     await person.click('rowheader', 'Southern waters');
   });
+  await shoot('table-history', '/tables/fares-by-age', async () => {
+    await person.click('cell', '£19.50');
+    await person.press('£18.50', Key.ENTER);
+    await person.untilKept();
+    await person.fill('textbox', 'Caption', 'Fares by age, from spring on');
+    await person.find('button', /^Undo set the caption/);
+    await person.untilKept();
+    await person.click('button', 'History');
+    await person.find('button', /^Go back to before this: type in/);
+  });
   await shoot('live-page', '/site/night-boats', () => person.find('table', 'Fares by age'));
   await shoot('live-page-phone', '/site/night-boats', () => person.find('table', 'Fares by age'), 390, 800);
   await devTools(driver, 'Emulation.setEmulatedMedia', { features: [still, { name: 'prefers-color-scheme', value: 'dark' }] });

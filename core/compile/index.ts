@@ -1,5 +1,5 @@
 export { themeCss, type ThemeCssOptions } from './theme-css';
-export { framedTable, ownClasses, tableElement, tableRules, type TableHtmlOptions } from './table-html';
+export { classesOf, framedTable, ownClasses, tableElement, tableRules, unseenDigits, type TableHtmlOptions } from './table-html';
 export { compilePage, type CompiledPage, type PageInput, type PageOptions } from './page-html';
 export { frameRules } from './frame';
 export { faceRule, fontRules } from './font-rules';

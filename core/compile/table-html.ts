@@ -162,15 +162,18 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
       colspan: cell.columns > 1 ? cell.columns : undefined,
       'aria-sort': isHeader && conditions.includes('sorted') ? 'ascending' : undefined,
       [contract.held]: (isHeader && conditions.filter((condition) => condition !== 'sorted').join(' ')) || undefined,
-      [contract.pad]: (isNumberCell(table, cell) && padOf(table, cell)) || undefined,
+      [contract.pad]: unseenDigits(table, cell),
       'data-slot': slots ? `${cell.row} ${cell.column}` : undefined,
     },
     ...(contentOf?.(cell) ?? cellNodes(cell.marks.length > 0 ? { text: cell.text, marks: cell.marks } : cell.text)),
   );
 }
 
+/** What a number lacks behind its decimal mark, as digits that are not seen. */
+export const unseenDigits = (table: Table, cell: GridCell): string | undefined => (isNumberCell(table, cell) && padOf(table, cell)) || undefined;
+
 /** The marks by which the stylesheet finds a cell (docs/markup.md). */
-function classesOf(table: Table, cell: GridCell, tag: 'th' | 'td', conditions: readonly string[]): string {
+export function classesOf(table: Table, cell: GridCell, tag: 'th' | 'td', conditions: readonly string[] = []): string {
   const marks = marksOf(table, cell);
   const number = isNumberCell(table, cell);
   const heading = cell.section === 'body' && isGroupHeading(table, cell.row);

@@ -11,7 +11,7 @@ const shown = new WeakMap<Table, Table>();
 
 /** The table as it is shown: without its hidden columns. One whose columns are all hidden keeps the first. */
 export function shownTable(table: Table): Table {
-  if (!table.columns.some(({ hidden }) => hidden)) return table;
+  if (table.columns.every(({ hidden }) => !hidden)) return table;
   const known = shown.get(table);
   if (known) return known;
   const gone = table.columns.flatMap(({ hidden }, column) => (hidden ? [column] : []));

@@ -19,13 +19,17 @@ export interface NumberColumn {
 
 const known = new WeakMap<Table, readonly NumberColumn[]>();
 
+/** Rows that are looked at: a long table's columns are told by these, evenly strewn. */
+const LOOKED_AT = 2000;
+
 /** A column holds numbers when most of the texts in its body rows are some: one note among them does not change that. */
 export function numberColumns(table: Table): readonly NumberColumn[] {
   const before = known.get(table);
   if (before) return before;
   const { first, count } = sectionRows(table, 'body');
   const headings = new Set(table.groups);
-  const body = table.rows.slice(first, first + count).filter((_, i) => !headings.has(first + i));
+  const step = Math.max(1, Math.floor(count / LOOKED_AT));
+  const body = table.rows.slice(first, first + count).filter((_, i) => i % step === 0 && !headings.has(first + i));
   const columns = (table.rows[0] ?? []).map((_, column): NumberColumn => {
     const texts = column < table.rowHeaders ? [] : body.map((row) => textOf(row[column]).trim()).filter((text) => text !== '');
     const numbers = texts.filter(isNumber);

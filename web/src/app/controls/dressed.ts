@@ -34,7 +34,7 @@ export class Dressed implements OnInit {
       if (!this.seen()) return;
       const theme = this.theme();
       this.sheet.replaceSync(
-        `:host{color:#000}div{font:16px/1.4 system-ui,sans-serif;zoom:${this.scale()}${needsContainer(this.table()) ? ';container-type:inline-size' : ''}}table{width:100%}${writeCss([...frameRules, ...(theme ? themeCss(theme, { key: 'shown' }) : []), ...tableRules(this.table(), 'div>table')], 'compact')}`,
+        `:host{color:#000}div{font:16px/1.4 system-ui,sans-serif;zoom:${this.scale()}${needsContainer(this.table()) ? ';container-type:inline-size' : ''}}table{width:100%}${writeCss([...frameRules, ...(theme ? themeCss(theme, { key: 'shown' }) : []), ...tableRules(this.table(), 'table')], 'compact')}`,
       );
     });
     effect(() => {

@@ -1,14 +1,5 @@
-import { contract } from '../../../../core/compile';
-import {
-  headerRole,
-  isGroupHeading,
-  stretchesOf,
-  type GridCell,
-  type SeenCell,
-  type SeenRow,
-  type Stretch,
-  type Table,
-} from '../../../../core/table';
+import { classesOf, contract, unseenDigits } from '../../../../core/compile';
+import { headerRole, isUnevenRow, stretchesOf, type GridCell, type SeenCell, type SeenRow, type Stretch, type Table } from '../../../../core/table';
 
 /** A cell as the grid's template draws it. */
 export interface ShownCell {
@@ -19,12 +10,15 @@ export interface ShownCell {
   readonly classes: string;
   /** The pieces of a text that has marks. */
   readonly stretches: readonly (Stretch & { readonly classes: string })[] | undefined;
+  /** Digits that stand unseen behind a number. */
+  readonly pad: string | null;
   readonly isEdited: boolean;
 }
 export interface ShownRow {
   readonly row: number;
   /** Which of the document's rows shows it: one that goes out of it is used again for one that comes in. */
   readonly key: number;
+  readonly isUneven: boolean;
   readonly cells: readonly ShownCell[];
 }
 
@@ -32,18 +26,16 @@ export interface ShownRow {
 export const showRow = (table: Table, { row, cells }: SeenRow, key: number, edited: GridCell | undefined): ShownRow => ({
   row,
   key,
+  isUneven: isUnevenRow(table, row),
   cells: cells.map((seen, at) => showCell(table, seen, at === 0, edited)),
 });
 
 function showCell(table: Table, { cell, rows }: SeenCell, isFirst: boolean, edited: GridCell | undefined): ShownCell {
   const { tag, scope } = headerRole(table, cell);
-  const isHeading = cell.section === 'body' && isGroupHeading(table, cell.row);
-  const classes = [
-    isFirst && cell.column > 0 ? contract.inset : '',
-    cell.isRowHeader || (isHeading && tag === 'td') ? contract.head : '',
-    isHeading ? contract.heading : '',
-    table.columns[cell.column]?.hidden === true && cell.columns === 1 ? 'out' : '',
-  ].filter(Boolean);
+  const isOut = table.columns[cell.column]?.hidden === true && cell.columns === 1;
+  // A cell that is cut by the rows above the document begins its row anew; where it stands is told as in the whole table.
+  const marks = classesOf(table, cell, tag);
+  const classes = [marks, isFirst && cell.column > 0 && !marks.includes(contract.inset) ? contract.inset : '', isOut ? 'out' : ''].filter(Boolean);
   const stretches =
     cell.marks.length === 0
       ? undefined
@@ -51,5 +43,14 @@ function showCell(table: Table, { cell, rows }: SeenCell, isFirst: boolean, edit
           ...each,
           classes: each.marks.map(({ kind }) => `is-${kind}`).join(' '),
         }));
-  return { cell, rows, tag, scope: scope ?? null, classes: classes.join(' '), stretches, isEdited: cell === edited };
+  return {
+    cell,
+    rows,
+    tag,
+    scope: scope ?? null,
+    classes: classes.join(' '),
+    stretches,
+    pad: unseenDigits(table, cell) ?? null,
+    isEdited: cell === edited,
+  };
 }
