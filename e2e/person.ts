@@ -119,6 +119,8 @@ export class Person {
 
   /** Waits until the header says that everything is kept. */
   async untilKept(): Promise<void> {
+    // What was just done is painted first: before that the header still speaks of what was kept earlier.
+    await this.driver.executeAsyncScript('const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done)))');
     await this.untilText(/All changes kept/);
   }
   async untilText(pattern: RegExp): Promise<void> {

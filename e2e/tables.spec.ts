@@ -37,7 +37,11 @@ describe('From somebody’s spreadsheet', () => {
         'Crossings in October\t\t\t\n\t\t\t\nWeek\tCrossings\t\tFares\nFirst\t38\t\t£412.50\nSecond\t41\t\t£460.00\nTotal\t79\t\t£872.50\n\t\t\t\nSource: harbour office\t\t\t\n',
     });
     await person.untilText(/Crossings in October” above the table became its caption/);
+    await person.untilText(/“Source: harbour office” below the table became the text below it/);
+    await person.choose('It becomes', 'part of the description');
     await person.untilText(/“Source: harbour office” below the table became part of the description/);
+    await person.choose('It becomes', 'the text below the table');
+    await person.untilText(/“Source: harbour office” below the table became the text below it/);
     await person.untilText(/1 blank column was left out/);
     await person.untilText(/4 rows, 3 columns/);
     expect(await axeFindings(driver)).toEqual([]);
@@ -52,13 +56,16 @@ describe('From somebody’s spreadsheet', () => {
     await person.click('button', 'Create table');
     await person.find('heading', 'October');
     expect(await textOfRow('Total')).toBe('Total|79|£872.50');
-    expect(await (await person.find('textbox', 'Description')).getAttribute('value')).toBe('Source: harbour office');
+    expect(await (await person.find('textbox', 'Text below')).getAttribute('value')).toBe('Source: harbour office');
+    await person.fill('textbox', 'Description', 'Crossings and fares by week');
+    await person.find('button', /^Undo describe the table/);
     await person.untilKept();
     const id = await idOfOpen();
     const html = await (await fetch(`${app.url}/api/tables/${id}/markup`)).text();
     expect(html).toContain('<th scope="row">Total</th>');
     expect(html).toContain('aria-describedby="table-about"');
-    expect(html).toContain('<p id="table-about" class="zp-about">Source: harbour office</p>');
+    expect(html).toContain('<p class="zp-note">Source: harbour office</p>');
+    expect(html).toContain('<p id="table-about" class="zp-about">Crossings and fares by week</p>');
   }, 60_000);
 
   it('opens a workbook made by LibreOffice, another of its sheets and a part of one', async () => {

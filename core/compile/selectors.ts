@@ -43,6 +43,7 @@ export const contract = {
   pinned: 'zp-pinned',
   frame: 'zp-frame',
   about: 'zp-about',
+  note: 'zp-note',
   selected: 'data-selected',
   held: 'data-held',
 } as const;

@@ -74,12 +74,14 @@ export function framedTable(table: Table, options: TableHtmlOptions): Element {
   // Shares beside fixed lengths are told from the frame's width.
   const style = options.inline && needsContainer(table) ? 'container-type: inline-size' : undefined;
   const name = table.caption === '' ? { 'aria-label': table.name } : { 'aria-labelledby': `${options.id}-caption` };
-  const { description } = table;
+  const { description, note } = table;
+  const below = note === '' ? [] : [element('p', { class: contract.note }, ...textWithBreaks(note))];
   const about = description === '' ? [] : [element('p', { id: aboutId(options), class: contract.about }, ...textWithBreaks(description))];
   return element(
     'div',
     { class: contract.frame, role: 'region', ...name, tabindex: 0, style },
     tableElement(table, { ...options, described: true }),
+    ...below,
     ...about,
   );
 }

@@ -25,6 +25,27 @@ const sheet = raw([
 ]);
 
 describe('Arranging what came in', () => {
+  it('puts texts below the table into the description where that is wanted', () => {
+    const { table, findings } = arrange('x', sheet, new Set(), 'description');
+    expect([table.description, table.note]).toEqual(['Skerrin line\nSource: harbour office', '']);
+    expect(findings.some(({ say }) => /became part of the description/.test(say))).toBeTrue();
+  });
+  it('leaves merged cells and marks out where they are not wanted, and nothing else', () => {
+    const from: Raw = {
+      rows: [
+        ['a', 'b'],
+        [{ text: 'x', marks: [{ from: 0, to: 1, kind: 'bold' }] }, ''],
+        ['y', 'z'],
+      ],
+      merges: [{ row: 1, column: 0, rows: 1, columns: 2 }],
+      notes: [],
+    };
+    expect(kinds(made(from)).slice(0, 2)).toEqual(['merged', 'marks']);
+    expect(made(from).table.merges.length).toBe(1);
+    expect(made(from, 'merged').table.merges).toEqual([]);
+    expect(made(from, 'marks').table.rows[1]?.[0]).toBe('x');
+    expect(made(from).findings[0]?.say).toBe('1 block of merged cells came in.');
+  });
   it('gives title, notes, header, row names and total their places and leaves out what is blank', () => {
     const { table, findings } = made(sheet);
     expect(table.rows).toEqual([
@@ -35,11 +56,11 @@ describe('Arranging what came in', () => {
       ['Total', '108', '£1,182.75'],
     ]);
     expect(table.caption).toBe('Crossings in October');
-    expect(table.description).toBe('Skerrin line\nSource: harbour office');
+    expect([table.description, table.note]).toEqual(['Skerrin line', 'Source: harbour office']);
     expect([table.headerRows, table.rowHeaders, table.footerRows]).toEqual([1, 1, 1]);
     expect(findings.map(({ say }) => say)).toEqual([
       '“Crossings in October” above the table became its caption, and 1 row below it the description.',
-      '“Source: harbour office” below the table became part of the description.',
+      '“Source: harbour office” below the table became the text below it.',
       '1 blank row was left out.',
       '2 blank columns were left out.',
       'The first row is the header.',

@@ -4,7 +4,7 @@ import type { Raw } from './raw';
 import { isBlankCell, placesWhere, tableFrom, type Intake } from './square';
 
 /** What can be found in rows that came from elsewhere, in the order in which it is looked for. */
-export const findingKinds = ['title', 'below', 'blank-rows', 'blank-columns', 'header', 'row-headers', 'footer'] as const;
+export const findingKinds = ['merged', 'marks', 'title', 'below', 'blank-rows', 'blank-columns', 'header', 'row-headers', 'footer'] as const;
 export type FindingKind = (typeof findingKinds)[number];
 
 /** Something that was found and acted on; it can be undone by itself. */
@@ -25,11 +25,15 @@ interface State {
   readonly merges: readonly Merge[];
   readonly caption: string;
   readonly description: string;
+  readonly note: string;
   readonly headerRows: number;
   readonly rowHeaders: number;
   readonly footerRows: number;
   readonly groups: readonly number[];
 }
+
+/** What texts below a table become: a text that is seen there too, or part of the description. */
+export type Below = 'note' | 'description';
 
 /** What was found and what the rows are like once it is acted on. */
 interface Found {
@@ -41,15 +45,17 @@ interface Found {
  * Makes a table of what came in: leaves out what is not data, gives titles and notes their place, tells header,
  * row headers and totals from the rest. Each finding says what it did; one that is `refused` is found and left.
  */
-export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind> = new Set()): Arranged {
+export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind> = new Set(), below: Below = 'note'): Arranged {
   const filled = raw.rows.findLastIndex((cells) => isFilledOver(cells, 0)) + 1;
   const reached = Math.max(1, filled, ...raw.merges.map((merge) => merge.row + merge.rows));
   let state: State = {
     // Blank rows at the end are what a line break there makes: not worth a word.
     rows: raw.rows.slice(0, reached),
-    merges: raw.merges,
+    // Merged cells and marks are findings of their own.
+    merges: [],
     caption: raw.caption ?? '',
     description: '',
+    note: '',
     headerRows: raw.headerRows ?? 0,
     rowHeaders: raw.rowHeaders ?? 0,
     footerRows: raw.footerRows ?? 0,
@@ -57,11 +63,12 @@ export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind
   };
   const findings: Finding[] = [];
   for (const kind of findingKinds) {
-    const found = finders[kind](state, raw);
+    const found = finders[kind](state, raw, below);
     if (!found) continue;
     const holds = !refused.has(kind);
     findings.push({ kind, say: found.say, holds });
     if (holds) state = found.state;
+    else if (kind === 'marks') state = { ...state, rows: state.rows.map(textsOf) };
   }
   const { rows, ...given } = state;
   // A point is what numbers are read with anyway.
@@ -105,7 +112,15 @@ export function withoutLines(state: State, axis: 'row' | 'column', isGone: (at: 
 /** Most rows above a table that can be its title and what is said about it. */
 const TITLE_ROWS = 5;
 
-const finders: Readonly<Record<FindingKind, (state: State, raw: Raw) => Found | undefined>> = {
+const finders: Readonly<Record<FindingKind, (state: State, raw: Raw, below: Below) => Found | undefined>> = {
+  merged: (state, raw) =>
+    raw.merges.length === 0
+      ? undefined
+      : { say: `${times(raw.merges.length, 'block of merged cells', 'blocks of merged cells')} came in.`, state: { ...state, merges: raw.merges } },
+  marks: (state) => {
+    const marked = state.rows.reduce((sum, cells) => sum + cells.filter((cell) => typeof cell !== 'string').length, 0);
+    return marked === 0 ? undefined : { say: `${times(marked, 'cell', 'cells')} came in with bold, links or the like.`, state };
+  },
   /** Rows at the top with one text each, above rows that are wider: a title, and what is said about it. */
   title: (state) => {
     if (state.caption !== '') return undefined;
@@ -133,7 +148,7 @@ const finders: Readonly<Record<FindingKind, (state: State, raw: Raw) => Found | 
     };
   },
   /** Rows at the end with one text each, set off by a blank row or begun like a note: a source, a remark. */
-  below: (state) => {
+  below: (state, _raw, becomes) => {
     let from = state.rows.length;
     while (from > 0 && !isFilledOver(state.rows[from - 1] ?? [], 1) && !isNumberOnly(state.rows[from - 1] ?? [])) from--;
     // What follows a table of one column is that column.
@@ -152,11 +167,11 @@ const finders: Readonly<Record<FindingKind, (state: State, raw: Raw) => Found | 
           );
     if (texts.length === 0) return undefined;
     return {
-      say: `${quoted(texts[0] ?? '')}${texts.length > 1 ? ` and ${times(texts.length - 1, 'more row', 'more rows')}` : ''} below the table became part of the description.`,
+      say: `${quoted(texts[0] ?? '')}${texts.length > 1 ? ` and ${times(texts.length - 1, 'more row', 'more rows')}` : ''} below the table became ${becomes === 'note' ? 'the text below it' : 'part of the description'}.`,
       state: {
         ...withoutLines(state, 'row', (row) => row >= from + begin),
         footerRows: 0,
-        description: [state.description, ...texts]
+        [becomes]: [becomes === 'note' ? state.note : state.description, ...texts]
           .filter((text) => text !== '')
           .join('\n')
           .slice(0, LIMITS.description),

@@ -36,16 +36,18 @@ export function bringIn(fileName: string, bytes: Uint8Array, options: SourceOpti
   if (kind !== 'separated' && bytes.byteLength > OTHER_MOST) return tooLarge(bytes, OTHER_MOST);
   const read = readText(kind, text, notes, options, progress);
   if (!read.ok) return read;
+  if (read.value.raw.rows.every((cells) => cells.length === 0))
+    return bad({ code: 'no-cells', say: 'There are no cells in it.', remedy: 'Choose another one, or start with an empty table.' });
   const { decimal } = read.value.raw;
   return good({
     kind,
     ...noted(read.value, ending, kind),
     piece: options.piece ?? 0,
-    ...(kind === 'separated' ? { encoding, quote: options.quote ?? '"', ...(decimal ? { decimal } : {}) } : {}),
+    ...(kind === 'separated' ? { encoding, ...(decimal ? { decimal } : {}) } : {}),
   });
 }
 
-type Read = Pick<Brought, 'raw' | 'pieces' | 'separator' | 'range'>;
+type Read = Pick<Brought, 'raw' | 'pieces' | 'separator' | 'quote' | 'range'>;
 
 /** Is told how much of a source has been read, from 0 to 1. */
 export type Progress = (share: number) => void;

@@ -142,7 +142,19 @@ describe('Sources that are not what they should be', () => {
     expect(brought('a.csv', "a,b\n'1,2',3", { quote: "'" }).raw.rows[1]).toEqual(['1,2', '3']);
     expect(brought('a.csv', 'a,b\n"1,2"', { quote: 'none' }).raw.rows[1]).toEqual(['"1', '2"']);
     expect(brought('a.csv', 'a,b\n"1,2",3').raw.rows[1]).toEqual(['1,2', '3']);
+    const single = brought('a.csv', "a,b\n'1,2',3\n'4,5','it''s'\n");
+    expect([single.quote, single.raw.rows[2]]).toEqual(["'", ['4,5', "it's"]]);
+    expect(brought('a.csv', "a,b\n'tis,'twas\n").quote).toBe('"');
   });
+  for (const [name, content] of [
+    ['a.html', '<table><tr></tr><tr></tr></table>'],
+    ['a.json', '[[],[]]'],
+    ['b.json', '[{},{}]'],
+  ] as const)
+    it(`without a single cell say so: ${content}`, () => {
+      const outcome = bringIn(name, bytes(content));
+      expect(outcome.ok ? '' : outcome.problems[0]?.say).toMatch(/no (cells|rows)/);
+    });
   it('tell how far reading is', () => {
     const shares: number[] = [];
     bringIn('a.csv', bytes(Array.from({ length: 200_000 }, (_, i) => `line ${i},x`).join('\n')), {}, (share) => shares.push(share));

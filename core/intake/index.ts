@@ -1,5 +1,5 @@
 export { FILE_MOST } from './limits';
-export { arrange, findingKinds, type Arranged, type Finding, type FindingKind } from './arrange';
+export { arrange, findingKinds, type Arranged, type Below, type Finding, type FindingKind } from './arrange';
 export { bringIn, type Progress } from './bring-in';
 export { decimalOf } from './decimal';
 export { kindsOfColumns, type ColumnKind } from './column-kinds';

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { bad, good, type Outcome } from '../outcome';
 import { decimalOf } from './decimal';
-import { separators, type Encoding, type Raw, type SourceOptions } from './raw';
+import { separators, type Encoding, type Quote, type Raw, type SourceOptions } from './raw';
 
 interface Pieces {
   readonly delimiter: string;
@@ -23,18 +23,18 @@ export function readSeparated(
   text: string,
   before: readonly string[] = [],
   separator = '',
-  { quote = '"', decimal }: Pick<SourceOptions, 'quote' | 'decimal'> = {},
+  { quote: wanted, decimal }: Pick<SourceOptions, 'quote' | 'decimal'> = {},
   progress?: (share: number) => void,
-): Outcome<{ readonly raw: Raw; readonly separator: string }> {
+): Outcome<{ readonly raw: Raw; readonly separator: string; readonly quote: Quote }> {
   if (!/\S/.test(text))
     return bad({ code: 'no-rows', say: 'There are no rows in it.', remedy: 'Choose a file with at least one row, or start with an empty table.' });
   const rows: string[][] = [];
-  const used = separator || guessSeparator(text);
+  const quote = wanted ?? guessQuote(text);
+  const used = separator || guessSeparator(text, quote);
   let isOpen = false;
   parsePieces(text, {
     delimiter: used,
-    // A mark that no text holds (Unicode, "Noncharacters") leaves every other one alone.
-    quoteChar: quote === 'none' ? '\uffff' : quote,
+    quoteChar: quoteCharOf(quote),
     chunkSize: PIECE,
     chunk: ({ data, errors, meta }) => {
       for (const cells of data) rows.push(hasGuarded(cells) ? cells.map(unguarded) : cells);
@@ -46,7 +46,7 @@ export function readSeparated(
   if (isOpen) notes.push(quoteNote(text, used, quote));
   const found = decimal ?? decimalOf(rows);
   if (found === ',') notes.push('A comma parts whole from decimal in its numbers.');
-  return good({ raw: { rows, merges: [], notes, ...(found ? { decimal: found } : {}) }, separator: used });
+  return good({ raw: { rows, merges: [], notes, ...(found ? { decimal: found } : {}) }, separator: used, quote });
 }
 
 /** Our own CSV puts an apostrophe before cells that a spreadsheet would take for formulas (core/hand-off); here it goes again. */
@@ -60,11 +60,23 @@ function hasGuarded(cells: readonly string[]): boolean {
 }
 const unguarded = (text: string): string => (isGuarded(text) ? text.slice(1) : text);
 
+/** Single quotes where some cells stand between two of them and none between double ones; an apostrophe within a word is none. */
+function guessQuote(text: string): Quote {
+  const sample = text.slice(0, 20_000);
+  const count = (quote: string): number =>
+    sample.match(new RegExp(`(?:^|[,;\\t|\\n])${quote}(?![=+@\\-])[^${quote}\\n]*${quote}(?=[,;\\t|\\r\\n]|$)`, 'g'))?.length ?? 0;
+  return count("'") > 1 && count('"') === 0 ? "'" : '"';
+}
+/** A mark that no text holds (Unicode, "Noncharacters") leaves every other one alone. */
+const quoteCharOf = (quote: Quote): string => (quote === 'none' ? '\uffff' : quote);
+
 /** The separator that cuts the first rows into the same number of cells, two or more, most often. */
-function guessSeparator(text: string): string {
+function guessSeparator(text: string, quote: Quote): string {
   const sample = text.slice(0, 20_000);
   const scores = [',', ';', '\t', '|'].map((separator) => {
-    const rows = Papa.parse<string[]>(sample, { delimiter: separator, preview: 20 }).data.filter((row) => row.length > 1 || row[0] !== '');
+    const rows = Papa.parse<string[]>(sample, { delimiter: separator, quoteChar: quoteCharOf(quote), preview: 20 }).data.filter(
+      (row) => row.length > 1 || row[0] !== '',
+    );
     const width = rows[0]?.length ?? 1;
     return { separator, score: width < 2 ? 0 : rows.filter((row) => row.length === width).length * 100 + width };
   });

@@ -15,7 +15,8 @@ export function readHtml(html: string, piece = 0): Outcome<{ readonly raw: Raw; 
   if (!table) return bad({ code: 'no-table', say: 'There is no table in it.', remedy: 'Copy the cells themselves, or paste as plain text.' });
   const groups = rowGroups(table);
   const placed = place(groups);
-  if (placed.rows.length === 0) return bad({ code: 'no-rows', say: 'The table has no rows.', remedy: 'Choose a table with at least one row.' });
+  if (placed.rows.every((cells) => cells.length === 0))
+    return bad({ code: 'no-rows', say: 'The table has no rows.', remedy: 'Choose a table with at least one row.' });
   const caption = find(table, 'caption');
   const counted = (kind: Group['kind']): number => groups.filter((group) => group.kind === kind).reduce((sum, { rows }) => sum + rows.length, 0);
   return good({

@@ -146,7 +146,6 @@ function rawOf(book: WorkBook, sheet: WorkSheet, part: Range): Raw {
     const merge = { row: cut.s.r - part.s.r, column: cut.s.c - part.s.c, rows: cut.e.r - cut.s.r + 1, columns: cut.e.c - cut.s.c + 1 };
     return merge.rows * merge.columns > 1 ? [merge] : [];
   });
-  if (merges.length > 0) notes.push(`${merges.length === 1 ? '1 block' : `${merges.length} blocks`} of merged cells came in.`);
   return { rows, merges, notes };
 }
 

@@ -12,7 +12,7 @@ export const LIMITS = {
   // 100,000 rows of content, with room for header and footer.
   rows: 100_100,
   columns: 100,
-  slots: 5_000_000,
+  slots: 5_100_000,
   cell: 10_000,
   marks: 1000,
   address: 2000,
@@ -103,6 +103,10 @@ const headFields = {
     .strict()
     .defined('The caption is missing; it may be empty.')
     .max(LIMITS.caption, `A caption has at most ${LIMITS.caption} characters.`),
+  note: string()
+    .strict()
+    .defined('The text below the table is missing; it may be empty.')
+    .max(LIMITS.description, `A text below the table has at most ${LIMITS.description} characters.`),
   description: string()
     .strict()
     .defined('The description is missing; it may be empty.')
@@ -158,7 +162,7 @@ function upgraded(json: unknown): unknown {
   if (typeof old !== 'object' || (old?.format !== 'zest-table/1' && old?.format !== 'zest-table/2')) return json;
   const first: unknown = Array.isArray(old.rows) ? old.rows[0] : undefined;
   const columns = plainColumns(Array.isArray(first) ? Math.min(first.length, LIMITS.columns + 1) : 0);
-  const since = { kind: 'data', description: '', captionSide: '', captionAlign: '', groups: [], columns, pinned: false, decimal: '' };
+  const since = { kind: 'data', description: '', note: '', captionSide: '', captionAlign: '', groups: [], columns, pinned: false, decimal: '' };
   return { ...since, ...old, format: TABLE_FORMAT };
 }
 

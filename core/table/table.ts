@@ -30,8 +30,10 @@ export interface Table {
   /** Where this table's caption stands and how its text is aligned; empty for as the theme says. */
   readonly captionSide: (typeof captionSides)[number];
   readonly captionAlign: (typeof captionAligns)[number];
-  /** What the table shows and how it is built, for those who cannot see it, and what its source is; empty for none. */
+  /** What the table shows and how it is built, for those who cannot see it, and to which the markup points; empty for none. */
   readonly description: string;
+  /** A text that is seen below the table: a source, a remark; empty for none. */
+  readonly note: string;
   readonly rows: readonly Row[];
   readonly merges: readonly Merge[];
   /** How many rows at the top are header rows, how many columns hold row headers, how many rows at the end are footer. */
@@ -89,6 +91,7 @@ export function tableOf(name: string, rows: readonly Row[], given: Partial<Table
     captionSide: '',
     captionAlign: '',
     description: '',
+    note: '',
     rows,
     merges: [],
     headerRows: rows.length > 1 ? 1 : 0,

@@ -14,17 +14,17 @@ alter table tables add column column_count integer not null default 0;
 update tables
 set row_count = jsonb_array_length(document -> 'rows'),
     column_count = jsonb_array_length(document -> 'rows' -> 0);
--- zest-table/3: a kind, row groups, columns, pinning, a decimal mark and a place for the caption.
+-- zest-table/3: a kind, a text below the table, row groups, columns, pinning, a decimal mark and a place for the caption.
 update tables
 set document = jsonb_build_object(
-  'kind', 'data', 'captionSide', '', 'captionAlign', '', 'groups', jsonb_build_array(), 'pinned', false, 'decimal', '',
+  'kind', 'data', 'captionSide', '', 'captionAlign', '', 'note', '', 'groups', jsonb_build_array(), 'pinned', false, 'decimal', '',
   'columns', coalesce((select jsonb_agg(jsonb_build_object('width', '', 'hidden', false)) from generate_series(1, column_count)), '[]')
 ) || (document - 'rows') || '{"format": "zest-table/3"}';
 update page_editions
 set tables = (
   select coalesce(jsonb_object_agg(key, case when value ->> 'format' = 'zest-table/2'
     then jsonb_build_object(
-      'kind', 'data', 'captionSide', '', 'captionAlign', '', 'groups', jsonb_build_array(), 'pinned', false, 'decimal', '',
+      'kind', 'data', 'captionSide', '', 'captionAlign', '', 'note', '', 'groups', jsonb_build_array(), 'pinned', false, 'decimal', '',
       'columns', (select coalesce(jsonb_agg(jsonb_build_object('width', '', 'hidden', false)), '[]') from jsonb_array_elements(value -> 'rows' -> 0))
     ) || value || '{"format": "zest-table/3"}' else value end), '{}')
   from jsonb_each(tables)

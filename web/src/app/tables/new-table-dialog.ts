@@ -4,7 +4,7 @@ import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatProgressBarModule } from '@angular/material/progress-bar';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { FILE_MOST, encodings, quotes, separators } from '../../../../core/intake/choices';
-import type { Finding, FindingKind, SourceOptions } from '../../../../core/intake';
+import type { Below, Finding, FindingKind, SourceOptions } from '../../../../core/intake';
 import { good, type Outcome } from '../../../../core/outcome';
 import { LIMITS, emptyTable, previewOf, type Table, type TableHead } from '../../../../core/table';
 import { nameSchema } from '../../../../core/theme';
@@ -64,6 +64,15 @@ export type NewTable = ({ readonly table: Table } | { readonly head: TableHead; 
       display: grid;
       grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
       gap: 16px;
+    }
+    .becomes {
+      display: flex;
+      gap: 8px;
+      align-items: center;
+      margin-inline-start: 40px;
+    }
+    .becomes select {
+      width: auto;
     }
     .choices {
       display: flex;
@@ -129,6 +138,8 @@ export class NewTableDialog {
   protected readonly source = signal('');
   private options: SourceOptions = {};
   private readonly refused = new Set<FindingKind>();
+  /** What texts below the table become. */
+  protected readonly below = signal<Below>('note');
   protected readonly picture = computed(() => {
     const found = this.found();
     return found && previewOf(found.arranged.table, 6);
@@ -175,18 +186,24 @@ export class NewTableDialog {
   /** Another sheet, range, separator or encoding. Findings that were undone before may not be there any more. */
   protected async choose(options: SourceOptions): Promise<void> {
     this.options = { ...this.options, ...options };
-    await this.reading('Reading it again…', () => this.intake.readAgain(this.options, [...this.refused], this.told));
+    await this.reading('Reading it again…', () => this.intake.readAgain(this.options, [...this.refused], this.below(), this.told));
   }
   protected async hold({ kind }: Finding, holds: boolean): Promise<void> {
     if (holds) this.refused.delete(kind);
     else this.refused.add(kind);
-    await this.reading('', async () => good(await this.intake.arrangeAgain([...this.refused])));
+    await this.arrange();
   }
+  protected async putBelow(below: string): Promise<void> {
+    this.below.set(below === 'description' ? below : 'note');
+    await this.arrange();
+  }
+  private arrange = (): Promise<void> => this.reading('', async () => good(await this.intake.arrangeAgain([...this.refused], this.below())));
 
   private async bring(busy: string, work: () => Promise<Outcome<CameIn>>): Promise<void> {
     this.found.set(undefined);
     this.options = {};
     this.refused.clear();
+    this.below.set('note');
     await this.reading(busy, work);
   }
   private async reading(busy: string, work: () => Promise<Outcome<CameIn>>): Promise<void> {

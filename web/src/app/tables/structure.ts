@@ -88,6 +88,8 @@ export class Structure {
     this.change('align the caption', '', (table) => ({ ...table, captionAlign: align as Table['captionAlign'] }));
   protected describe = (description: string): void =>
     this.change('describe the table', 'description', (table) => ({ ...table, description: description.slice(0, LIMITS.description) }));
+  protected note = (note: string): void =>
+    this.change('set the text below', 'note', (table) => ({ ...table, note: note.slice(0, LIMITS.description) }));
   protected decimal = (mark: string): void => this.change('set the decimal mark', '', (table) => ({ ...table, decimal: mark as Table['decimal'] }));
   protected kind = (kind: string): void => this.change('say what the table is for', '', (table) => ({ ...table, kind: kind as TableKind }));
   protected dress = (theme: string): void => this.change('dress the table', 'theme', (table) => ({ ...table, theme }));

@@ -4,6 +4,7 @@ import {
   bringIn,
   readClipboard,
   type Arranged,
+  type Below,
   type Brought,
   type Clipboard,
   type FindingKind,
@@ -46,10 +47,10 @@ class Intake {
   async openFile(name: string, file: File, told: Told): Promise<Outcome<CameIn>> {
     this.file = file;
     this.name = name;
-    return this.readAgain({}, [], told);
+    return this.readAgain({}, [], 'note', told);
   }
   /** The same file, read in another way. */
-  async readAgain(options: SourceOptions, refused: readonly FindingKind[], told: Told): Promise<Outcome<CameIn>> {
+  async readAgain(options: SourceOptions, refused: readonly FindingKind[], below: Below, told: Told): Promise<Outcome<CameIn>> {
     if (!this.file) throw new Error('No file is open');
     const bytes = new Uint8Array(await this.file.arrayBuffer());
     let last = 0;
@@ -58,25 +59,25 @@ class Intake {
       last = share;
       told(share);
     };
-    return this.take(bringIn(this.file.name, bytes, options, progress), refused);
+    return this.take(bringIn(this.file.name, bytes, options, progress), refused, below);
   }
   paste(name: string, clipboard: Clipboard): Outcome<CameIn> {
     this.file = undefined;
     this.name = name;
-    return this.take(readClipboard(clipboard), []);
+    return this.take(readClipboard(clipboard), [], 'note');
   }
-  /** The same cells, with other findings refused. */
-  arrangeAgain(refused: readonly FindingKind[]): CameIn {
+  /** The same cells, with other findings refused; `below` is what texts below the table become. */
+  arrangeAgain(refused: readonly FindingKind[], below: Below): CameIn {
     if (!this.brought) throw new Error('Nothing came in');
     const { raw, ...about } = this.brought;
-    this.arranged = arrange(this.name, raw, new Set(refused));
+    this.arranged = arrange(this.name, raw, new Set(refused), below);
     const { table } = this.arranged;
     return { about, arranged: { ...this.arranged, table: previewOf(table, SHOWN_ROWS) }, rows: heightOf(table), columns: widthOf(table) };
   }
-  private take(outcome: Outcome<Brought>, refused: readonly FindingKind[]): Outcome<CameIn> {
+  private take(outcome: Outcome<Brought>, refused: readonly FindingKind[], below: Below): Outcome<CameIn> {
     if (!outcome.ok) return outcome;
     this.brought = outcome.value;
-    return good(this.arrangeAgain(refused));
+    return good(this.arrangeAgain(refused, below));
   }
   private get table(): Table {
     if (!this.arranged) throw new Error('Nothing came in');
