@@ -88,8 +88,8 @@ function makeRoom(table: Table, row: number, column: number, height: number, wid
       say: `It would have more than ${LIMITS.columns} columns.`,
       remedy: 'Paste fewer, or further towards the start.',
     });
-  more(way === 'insert' ? height : 0, (each) => insertRow(each, row, 'before'));
-  more(way === 'insert' ? 0 : row + height - end, (each) => insertRow(each, end - 1, 'after'));
+  const [count, at, side] = way === 'insert' ? ([height, row, 'before'] as const) : ([row + height - end, end - 1, 'after'] as const);
+  if (count > 0) edited = insertRow(table, at, side, count);
   more(column + width - widthOf(table), (each) => insertColumn(each, widthOf(each) - 1, 'after'));
   return edited;
 }

@@ -10,19 +10,21 @@ export type Edited = Outcome<Table>;
 
 const refuse = (code: string, say: string, remedy: string): Edited => bad({ code, say, remedy });
 
-/** A new empty row before or after a row, in the same row group. */
-export function insertRow(table: Table, row: number, side: 'before' | 'after'): Edited {
-  if (table.rows.length >= LIMITS.rows) return refuse('rows-most', `A table has at most ${LIMITS.rows} rows.`, 'Delete one first.');
+/** So many new empty rows before or after a row, in the same row group. */
+export function insertRow(table: Table, row: number, side: 'before' | 'after', count = 1): Edited {
+  if (table.rows.length + count > LIMITS.rows)
+    return refuse('rows-most', `A table has at most ${LIMITS.rows.toLocaleString('en')} rows.`, 'Delete some first.');
   const at = side === 'before' ? row : row + 1;
   const section = sectionOf(table, row);
-  const empty = Array.from({ length: widthOf(table) }, () => '');
+  const width = widthOf(table);
+  const empty = Array.from({ length: count }, () => Array.from({ length: width }, () => ''));
   return good({
     ...table,
-    rows: table.rows.toSpliced(at, 0, empty),
-    merges: openMerges(table.merges, axes.row, at),
-    headerRows: table.headerRows + (section === 'header' ? 1 : 0),
-    footerRows: table.footerRows + (section === 'footer' ? 1 : 0),
-    groups: table.groups.map((each) => (each >= at ? each + 1 : each)),
+    rows: [...table.rows.slice(0, at), ...empty, ...table.rows.slice(at)],
+    merges: openMerges(table.merges, axes.row, at, count),
+    headerRows: table.headerRows + (section === 'header' ? count : 0),
+    footerRows: table.footerRows + (section === 'footer' ? count : 0),
+    groups: table.groups.map((each) => (each >= at ? each + count : each)),
   });
 }
 
@@ -47,16 +49,21 @@ export function insertColumn(table: Table, column: number, side: 'before' | 'aft
   });
 }
 
-export function deleteRow(table: Table, row: number): Edited {
-  if (table.rows.length === 1) return refuse('rows-least', 'A table keeps at least one row.', 'Delete the table instead, or empty the row.');
-  const section = sectionOf(table, row);
+export const deleteRow = (table: Table, row: number): Edited => deleteRows(table, row, row);
+
+/** Takes out the rows from one to another, both meant. What merged cells held goes to what is left of them. */
+export function deleteRows(table: Table, from: number, to: number): Edited {
+  const height = table.rows.length;
+  if (to - from + 1 >= height) return refuse('rows-least', 'A table keeps at least one row.', 'Delete the table instead, or empty the row.');
+  const count = (first: number, end: number): number => Math.max(0, Math.min(to + 1, end) - Math.max(from, first));
+  const rows = keepAnchors(table, axes.row, from, to);
   return good({
     ...table,
-    rows: keepAnchors(table, axes.row, row).toSpliced(row, 1),
-    merges: closeMerges(table.merges, axes.row, row),
-    headerRows: table.headerRows - (section === 'header' ? 1 : 0),
-    footerRows: table.footerRows - (section === 'footer' ? 1 : 0),
-    groups: table.groups.filter((each) => each !== row).map((each) => (each > row ? each - 1 : each)),
+    rows: [...rows.slice(0, from), ...rows.slice(to + 1)],
+    merges: closeMerges(table.merges, axes.row, from, to),
+    headerRows: table.headerRows - count(0, table.headerRows),
+    footerRows: table.footerRows - count(height - table.footerRows, height),
+    groups: table.groups.filter((each) => each < from || each > to).map((each) => (each > to ? each - (to - from + 1) : each)),
   });
 }
 
@@ -71,13 +78,14 @@ export function deleteColumn(table: Table, column: number): Edited {
   });
 }
 
-/** Texts after each merge that starts in a line to be deleted, and goes on, has handed its content to the next line. */
-function keepAnchors(table: Table, { start, span }: Axis, at: number): readonly Row[] {
+/** Texts after each merge that starts in lines to be deleted, and goes on behind them, has handed its content to the next line. */
+function keepAnchors(table: Table, { start, span }: Axis, from: number, to = from): readonly Row[] {
   let rows = table.rows;
-  for (const merge of table.merges.filter((each) => each[start] === at && each[span] > 1)) {
-    const text = table.rows[merge.row]?.[merge.column] ?? '';
-    const [row, column] = start === 'row' ? [merge.row + 1, merge.column] : [merge.row, merge.column + 1];
-    rows = rows.with(row, (rows[row] ?? []).with(column, text));
+  for (const merge of table.merges) {
+    if (merge[start] < from || merge[start] > to || merge[start] + merge[span] <= to + 1) continue;
+    const held = table.rows[merge.row]?.[merge.column] ?? '';
+    const [row, column] = start === 'row' ? [to + 1, merge.column] : [merge.row, to + 1];
+    rows = rows.with(row, (rows[row] ?? []).with(column, held));
   }
   return rows;
 }

@@ -2,7 +2,7 @@ import { bad, good } from '../outcome';
 import { axes, type Axis } from './axis';
 import type { Row } from './cell';
 import { plainColumns } from './column';
-import { deleteColumn, deleteRow, insertColumn, insertRow, type Edited } from './edit-grid';
+import { deleteColumn, deleteRows, insertColumn, insertRow, type Edited } from './edit-grid';
 import { splitAcross } from './edit-merges';
 import { groupsWithin } from './groups';
 import { mergeAcrossGroups } from './merge-groups';
@@ -29,17 +29,16 @@ function repeated(table: Table, times: number, edit: (table: Table) => Edited): 
 
 /** As many empty rows or columns as the lines are, before or after them. */
 export function insertLines(table: Table, lines: Lines, side: 'before' | 'after'): Edited {
-  const insert = lines.axis === 'row' ? insertRow : insertColumn;
-  return repeated(table, countOf(lines), (each) => insert(each, side === 'before' ? lines.from : lines.to, side));
+  const at = side === 'before' ? lines.from : lines.to;
+  if (lines.axis === 'row') return insertRow(table, at, side, countOf(lines));
+  return repeated(table, countOf(lines), (each) => insertColumn(each, at, side));
 }
 
 export function deleteLines(table: Table, lines: Lines): Edited {
-  if (countOf(lines) >= lengthOf(table, lines.axis))
-    return lines.axis === 'row'
-      ? refuse('rows-least', 'A table keeps at least one row.', 'Delete the table instead, or empty the row.')
-      : refuse('columns-least', 'A table keeps at least one column.', 'Delete the table instead, or empty the column.');
-  const remove = lines.axis === 'row' ? deleteRow : deleteColumn;
-  return repeated(table, countOf(lines), (each) => remove(each, lines.from));
+  if (lines.axis === 'row') return deleteRows(table, lines.from, lines.to);
+  if (countOf(lines) >= widthOf(table))
+    return refuse('columns-least', 'A table keeps at least one column.', 'Delete the table instead, or empty the column.');
+  return repeated(table, countOf(lines), (each) => deleteColumn(each, lines.from));
 }
 
 /**
@@ -113,9 +112,10 @@ function carryTexts(
 
 /** A copy of the lines after them. Merged cells that lie within them are merged in the copy as well. */
 export function duplicateLines(table: Table, lines: Lines): Edited {
-  const opened = repeated(table, countOf(lines), (each) =>
-    lines.axis === 'row' ? insertRow(each, lines.to, 'after') : insertColumn(each, lines.to, 'after'),
-  );
+  const opened =
+    lines.axis === 'row'
+      ? insertRow(table, lines.to, 'after', countOf(lines))
+      : repeated(table, countOf(lines), (each) => insertColumn(each, lines.to, 'after'));
   if (!opened.ok) return opened;
   const { start, span } = axes[lines.axis];
   const by = countOf(lines);
@@ -126,13 +126,15 @@ export function duplicateLines(table: Table, lines: Lines): Edited {
       for (const column of linesOf(merge.column, merge.columns))
         if (row !== merge.row || column !== merge.column) covered.add(row * widthOf(opened.value) + column);
   const isCopy = (at: number): boolean => at > lines.to && at <= lines.to + by;
-  const rows = opened.value.rows.map((cells, row) =>
-    cells.map((text, column) => {
+  const rows = opened.value.rows.map((cells, row) => {
+    // A row that is no copy stays the very same one.
+    if (lines.axis === 'row' && !isCopy(row)) return cells;
+    return cells.map((text, column) => {
       const at = lines.axis === 'row' ? row : column;
       if (!isCopy(at) || covered.has(row * cells.length + column)) return text;
       return (lines.axis === 'row' ? table.rows[row - by]?.[column] : table.rows[row]?.[column - by]) ?? '';
-    }),
-  );
+    });
+  });
   const width = widthOf(opened.value);
   const isFree = (merge: Merge): boolean =>
     linesOf(merge.row, merge.rows).every((row) => linesOf(merge.column, merge.columns).every((column) => !covered.has(row * width + column)));

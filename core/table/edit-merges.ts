@@ -125,7 +125,9 @@ export function mergeEqual(table: Table, chosen: { row: number; column: number; 
     });
   const anchors = new Set(merges.map(({ row, column }) => `${row} ${column}`));
   const rows = table.rows.map((cells, row) =>
-    cells.map((cell, column) => (taken.has(`${row} ${column}`) && !anchors.has(`${row} ${column}`) ? '' : cell)),
+    row < chosen.row || row > chosen.toRow
+      ? cells
+      : cells.map((cell, column) => (taken.has(`${row} ${column}`) && !anchors.has(`${row} ${column}`) ? '' : cell)),
   );
   return good({ ...table, rows, merges: [...table.merges, ...merges] });
 }

@@ -58,7 +58,7 @@ export { cutHead, previewOf } from './preview';
 export { ORDINARY_BAND, heldOn, isHeaderGroup, partOfCell, slotOf, type Band, type Held } from './slots';
 export { isUnevenRow, marksOf, type Marks } from './marks';
 export { isNegative, isNumber, isNumberCell, numberColumns, padOf, type NumberColumn } from './numbers';
-export { deleteColumn, deleteRow, insertColumn, insertRow, type Edited } from './edit-grid';
+export { deleteColumn, deleteRow, deleteRows, insertColumn, insertRow, type Edited } from './edit-grid';
 export { deleteLines, duplicateLines, insertLines, moveLines, turn, type Lines } from './edit-lines';
 export { blockOf, clearBlock, putBlock, type Block, type Chosen, type Put } from './edit-block';
 export { setCell, setFooterRows, setHeaderRows, setRowHeaders } from './edit-content';

@@ -1,15 +1,19 @@
+import { dice, randomTable } from '../tests/random';
 import { gridTable } from '../tests/themes';
 import {
   LIMITS,
   columnGroups,
   deleteColumn,
   deleteRow,
+  deleteRows,
+  duplicateLines,
   emptyTable,
   gridOf,
   headerRole,
   insertColumn,
   insertRow,
   mergeCells,
+  mergeEqual,
   moveLines,
   previewOf,
   readTable,
@@ -147,6 +151,43 @@ describe('A cell as the theme sees it', () => {
     expect(slotOf(table, gridOf(table).at(5, 1)).part).toBe('footer');
   });
   it('knows the rows of each group', () => expect(sectionRows(table, 'body')).toEqual({ first: 1, count: 4 }));
+});
+
+describe('Many rows at once', () => {
+  it('come and go as one after the other would', () => {
+    for (let seed = 0; seed < 400; seed++) {
+      const d = dice(seed);
+      const table = randomTable(d);
+      const from = d.whole(0, table.rows.length - 1);
+      const to = d.whole(from, table.rows.length - 1);
+      const each = (edit: (table: Table) => Edited): Table | undefined => {
+        let now: Edited = { ok: true, value: table };
+        for (let i = from; i <= to && now.ok; i++) now = edit(now.value);
+        return now.ok ? now.value : undefined;
+      };
+      const whole = (edited: Edited): Table | undefined => (edited.ok ? edited.value : undefined);
+      expect(whole(deleteRows(table, from, to)))
+        .withContext(`seed ${seed}`)
+        .toEqual(each((now) => deleteRow(now, from)));
+      expect(whole(insertRow(table, from, 'before', to - from + 1)))
+        .withContext(`seed ${seed}`)
+        .toEqual(each((now) => insertRow(now, from, 'before')));
+      expect(whole(insertRow(table, to, 'after', to - from + 1)))
+        .withContext(`seed ${seed}`)
+        .toEqual(each((now) => insertRow(now, to, 'after')));
+    }
+  });
+  it('are the very same rows where nothing is done to them', () => {
+    const table = gridTable(30, 3);
+    for (const edited of [
+      duplicateLines(table, { axis: 'row', from: 10, to: 12 }),
+      deleteRows(table, 10, 12),
+      insertRow(table, 10, 'after', 3),
+      moveLines(table, { axis: 'row', from: 10, to: 12 }, 20),
+      mergeEqual(table, { row: 9, column: 0, toRow: 12, toColumn: 2 }),
+    ])
+      if (edited.ok) for (const row of [0, 5]) expect(edited.value.rows[row]).toBe(table.rows[row]);
+  });
 });
 
 describe('A preview of a table', () => {
