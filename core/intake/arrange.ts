@@ -118,7 +118,8 @@ const finders: Readonly<Record<FindingKind, (state: State, raw: Raw, below: Belo
       ? undefined
       : { say: `${times(raw.merges.length, 'block of merged cells', 'blocks of merged cells')} came in.`, state: { ...state, merges: raw.merges } },
   marks: (state) => {
-    const marked = state.rows.reduce((sum, cells) => sum + cells.filter((cell) => typeof cell !== 'string').length, 0);
+    let marked = 0;
+    for (const cells of state.rows) for (const cell of cells) if (typeof cell !== 'string') marked++;
     return marked === 0 ? undefined : { say: `${times(marked, 'cell', 'cells')} came in with bold, links or the like.`, state };
   },
   /** Rows at the top with one text each, above rows that are wider: a title, and what is said about it. */
@@ -267,9 +268,12 @@ function headerRowsOf({ rows, merges }: State): number {
 const isValue = (text: string): boolean =>
   (isNumber(text) && !/^(1[89]|20)\d\d$/.test(text.trim())) || /^\d{1,4}[-./:]\d{1,2}(?:[-./:]\d{1,4})?$/.test(text.trim());
 
-/** Rows that are looked at where some tell of all: 500, evenly strewn. */
-function sampled(rows: readonly Row[]): readonly Row[] {
-  const step = Math.max(1, Math.floor(rows.length / 500));
+/** Rows of a long table whose names are looked at. */
+const TOLD_BY = 5000;
+
+/** Rows that are looked at where some tell of all, evenly strewn. */
+function sampled(rows: readonly Row[], count = 500): readonly Row[] {
+  const step = Math.max(1, Math.floor(rows.length / count));
   return step === 1 ? rows : rows.filter((_, i) => i % step === 0);
 }
 
@@ -285,7 +289,8 @@ function firstColumnNamesRows({ rows, headerRows, footerRows }: State): boolean 
   if (some.some((cells) => isValue(textOf(cells[0])))) return false;
   if (!Array.from({ length: widestOf(some) - 1 }, (_, i) => i + 1).some(isOfValues)) return false;
   const seen = new Set<string>();
-  for (const cells of body) {
+  // Of a long table some tell of all here as well.
+  for (const cells of body.length > TOLD_BY * 4 ? sampled(body, TOLD_BY) : body) {
     const text = textOf(cells[0]).trim();
     if (text === '' || seen.has(text)) return false;
     seen.add(text);

@@ -20,7 +20,7 @@ export interface NumberColumn {
 const known = new WeakMap<Table, readonly NumberColumn[]>();
 
 /** Rows that are looked at: a long table's columns are told by these, evenly strewn. */
-const LOOKED_AT = 2000;
+const LOOKED_AT = 500;
 
 /** A column holds numbers when most of the texts in its body rows are some: one note among them does not change that. */
 export function numberColumns(table: Table): readonly NumberColumn[] {

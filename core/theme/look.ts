@@ -121,6 +121,11 @@ interface Words {
   readonly read: (kind: ValueKind, text: string) => Outcome<Value>;
 }
 
+/** Kinds of values that may refer to a theme's own swatches, steps and pictures. */
+const refers: ReadonlySet<ValueKind> = new Set<ValueKind>(['colour', 'line', 'shadow', 'picture', 'size']);
+/** Values of all other kinds mean the same in every theme, and are read once for all. */
+const readOnce = new Map<ValueKind, Map<string, Outcome<Value>>>();
+
 const wordsBySwatches = new WeakMap<readonly Swatch[], Words>();
 
 function wordsOf(own: readonly Swatch[], base: Theme, scale: TypeScale, pictures: readonly Picture[] | undefined): Words {
@@ -134,8 +139,9 @@ function wordsOf(own: readonly Swatch[], base: Theme, scale: TypeScale, pictures
     broken: new Map([...colours].flatMap(([name, read]) => (read.ok || !read.problems[0] ? [] : [[name, read.problems[0]] as const]))),
     pictures: new Map(pictures?.map(({ name, media }) => [name, `url("${mediaAddress(media)}")`])),
   };
-  const remembered = new Map<ValueKind, Map<string, Outcome<Value>>>();
+  const referring = new Map<ValueKind, Map<string, Outcome<Value>>>();
   const read = (kind: ValueKind, text: string): Outcome<Value> => {
+    const remembered = refers.has(kind) ? referring : readOnce;
     let ofKind = remembered.get(kind);
     if (!ofKind) remembered.set(kind, (ofKind = new Map<string, Outcome<Value>>()));
     const before = ofKind.get(text);

@@ -150,6 +150,15 @@ export class Grid implements AfterViewInit, OnDestroy {
   protected readonly hidden = computed(() => new Set(this.table().columns.flatMap(({ hidden }, column) => (hidden ? [column] : []))));
   /** What the strips' handles measure, in px, and where the table begins beside them. */
   protected readonly measures = signal(NOTHING_MEASURED);
+  /** The strips beside header, body and footer. A long table's header stays in view, and its handles with it. */
+  protected readonly rowStrips = computed(() => {
+    const { head, rows, foot, top, bodyTop, footTop } = this.measures();
+    return [
+      { name: 'head', first: 0, sizes: head, top, isSticky: this.isLong() },
+      { name: 'body', first: this.seen().from, sizes: rows, top: bodyTop, isSticky: false },
+      { name: 'foot', first: this.height() - this.table().footerRows, sizes: foot, top: footTop, isSticky: false },
+    ];
+  });
   /** The chosen block, grown until no merged cell is cut. */
   protected readonly choice = computed<Choice>(() => growChoice(this.table(), this.inside(this.focused()), this.inside(this.corner())));
   protected readonly chosenRows = computed(() => [this.choice().row, this.choice().toRow] as const);
