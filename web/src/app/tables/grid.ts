@@ -50,11 +50,11 @@ export interface Pasted {
 }
 
 /** Rows in the document at once: as many as the view holds and some, within these; they come and go as the grid is scrolled. */
-const [LEAST_ROWS, MOST_ROWS] = [36, 120];
-const SPARE_ROWS = 22;
+const [LEAST_ROWS, MOST_ROWS] = [30, 120];
+const SPARE_ROWS = 15;
 const STEP_ROWS = 6;
 /** Rows that stay beyond each edge of the view before others are brought in. */
-const BEYOND = 6;
+const BEYOND = 5;
 
 /**
  * The cells of a table, edited in the theme that they wear: a grid (ARIA Authoring Practices, "Grid") in a
