@@ -289,7 +289,7 @@ function firstColumnNamesRows({ rows, headerRows, footerRows }: State): boolean 
   if (some.some((cells) => isValue(textOf(cells[0])))) return false;
   if (!Array.from({ length: widestOf(some) - 1 }, (_, i) => i + 1).some(isOfValues)) return false;
   const seen = new Set<string>();
-  // Of a long table some tell of all here as well.
+  // Where there are many, a part of them tells of all here as well.
   for (const cells of body.length > TOLD_BY * 4 ? sampled(body, TOLD_BY) : body) {
     const text = textOf(cells[0]).trim();
     if (text === '' || seen.has(text)) return false;

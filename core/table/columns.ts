@@ -49,8 +49,8 @@ export function cssWidths({ columns }: Table): readonly (string | undefined)[] {
 }
 
 /** Whether the widths are told by the frame's width, so that the frame has to be a container. */
-export const needsContainer = (table: Table): boolean => cssWidths(table).some((width) => width?.includes('cqi') === true);
-/** Whether some column's width is a part of the table's, which then has to have a width of its own. */
-export const hasShares = ({ columns }: Table): boolean => columns.some(({ width }) => width.endsWith('fr') || width.endsWith('%'));
-
+export function needsContainer(table: Table): boolean {
+  const widths = cssWidths(table);
+  return widths.some((width) => width?.includes('cqi') === true);
+}
 const round = (n: number): number => Math.round(n * 10_000) / 10_000;

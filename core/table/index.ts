@@ -35,7 +35,7 @@ export {
   type Row,
 } from './cell';
 export { PLAIN_COLUMN, plainColumns, readColumnWidth, typedColumnWidth, type Column, type ColumnWidth } from './column';
-export { cssWidths, equalColumns, hasShares, needsContainer, setColumns, shownTable } from './columns';
+export { cssWidths, equalColumns, needsContainer, setColumns, shownTable } from './columns';
 export { bodyGroups, dropHeading, groupsWithin, isGroupHeading, makeHeading, rowGroupOf, rowGroups, type RowGroup } from './groups';
 export { gridOf, type Grid, type GridCell } from './grid';
 export { columnGroups, headerRole, type HeaderRole } from './headers';
