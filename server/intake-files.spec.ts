@@ -32,7 +32,7 @@ describe('Files made by LibreOffice', () => {
           { row: 0, column: 4, rows: 2, columns: 1 },
         ]),
       );
-      expect(findings.map(({ kind }) => kind)).toEqual(['title', 'header', 'row-headers', 'footer']);
+      expect(findings.map(({ kind }) => kind)).toEqual(['merged', 'title', 'header', 'row-headers', 'footer']);
       expect(notes).toContain('3 formulas came in as the last value.');
     });
   }
