@@ -77,6 +77,7 @@ export class StudioState {
   });
 
   async open(id: string): Promise<void> {
+    const before = this.tableId();
     if (!(await this.opened.open('themes', id))) return;
     const themes = (await this.deleting.attempt(() => firstValueFrom(this.api.themes()))) ?? [];
     const kept = themes.find((theme) => theme.id === id);
@@ -85,7 +86,8 @@ export class StudioState {
     const tables = (await this.deleting.attempt(() => firstValueFrom(this.api.tables()))) ?? [];
     this.tables.set(tables);
     const first = tables.find(({ document }) => document.theme === id) ?? tables[0];
-    if (first) await this.showOn(first.id);
+    // A specimen that was chosen while the tables were on their way stays.
+    if (first && this.tableId() === before) await this.showOn(first.id);
   }
 
   /** Shows the theme on a table; the one that was asked for last stays, however long another takes to come. */
