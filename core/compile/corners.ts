@@ -33,14 +33,13 @@ export function cornerRules(theme: Theme, options: SelectorOptions): readonly Cs
   return [rule(first, clip(`${inner} ${inner} 0 0`)), rule(last, clip(`0 0 ${inner} ${inner}`)), rule(`${first}:where(:last-child)`, clip(inner))];
 }
 
-/** The radius less line and gap, fitted to the clip, worked out where all are px; undefined where nothing is left of it. */
+/** The radius less line and gap, fitted to the clip, worked out as far as their units are the same; undefined where nothing is left of it. */
 function innerRadius(radius: Value, line: number, gap: Value | undefined): string | undefined {
   if (radius.kind !== 'length' || radius.amount === 0) return undefined;
-  const spacing = gap?.kind === 'length' ? gap : undefined;
-  const inPx = radius.unit === 'px' && (spacing === undefined || spacing.unit === 'px' || spacing.amount === 0);
-  if (inPx) {
-    const left = radius.amount - line - (spacing?.amount ?? 0);
-    return left > 0 ? `${Math.round((left + WIDER) * 100) / 100}px` : undefined;
-  }
-  return `max(0px,${radius.css} - ${line}px${spacing && spacing.amount > 0 ? ` - ${spacing.css}` : ''} + ${WIDER}px)`;
+  const spacing = gap?.kind === 'length' && gap.amount > 0 ? gap : undefined;
+  const isOne = spacing === undefined || spacing.unit === radius.unit;
+  const left = radius.amount - (isOne ? (spacing?.amount ?? 0) : 0) - (radius.unit === 'px' ? line : 0);
+  if (isOne && left <= 0) return undefined;
+  if (isOne && radius.unit === 'px') return `${Math.round((left + WIDER) * 100) / 100}px`;
+  return `max(0px,${radius.css} - ${line}px${spacing ? ` - ${spacing.css}` : ''} + ${WIDER}px)`;
 }

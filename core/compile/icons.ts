@@ -1,6 +1,6 @@
-import { winnerAt } from '../resolve';
 import { lineage, places, propertyOf, type Look, type PartName, type Place } from '../theme';
 import { canHold } from './combinations';
+import { iconParts as parts, iconSides } from './icon-sides';
 import type { Aspect, Felt } from './lean';
 import { cellsOf, heldCellsOf, isHeldOpen, markOf, type SelectorOptions } from './selectors';
 import { rule, type CssNode, type Declaration } from './stylesheet';
@@ -28,9 +28,8 @@ export function iconRules(look: Look, options: SelectorOptions, felt?: Felt): re
       return value ? [{ place, value }] : [];
     });
   if (said.every(({ value }) => value.css === 'none')) return [];
-  const side = new Map(parts.map((part) => [part, winnerAt(look.theme, { part, conditions: [] }, 'icon-side').value.css]));
-  /** Whether a part has its icons on the same side as the one that it falls back to. */
-  const isLike = (part: PartName): boolean => parents.has(part) && side.get(part) === side.get(parents.get(part) ?? part);
+  const { sideOf, likeOf, familyOf } = iconSides(look);
+  const isLike = (part: PartName): boolean => likeOf(part) !== undefined;
   /** Leaves out the parts within a part that have their icons on the other side: they would have one on each. */
   const less = new Map(
     parts.map(
@@ -45,19 +44,22 @@ export function iconRules(look: Look, options: SelectorOptions, felt?: Felt): re
     ),
   );
   const select = (of: typeof cellsOf, place: Place, part: PartName): string =>
-    `${of(options, place, part, FILLED + (less.get(part) ?? ''))}::${side.get(part) ?? ''}`;
+    `${of(options, place, part, FILLED + (less.get(part) ?? ''))}::${sideOf(part)}`;
 
   const drawing = said.filter(({ value }) => value.css !== 'none').map(({ place }) => place.part);
   /** Parts whose cells may get an icon, from themselves or from what they fall back to. */
   const having = parts.filter((part) => drawing.some((each) => each === part || isWithin(part, each)));
   const shapes = ['before', 'after'].flatMap((each) => {
-    const there = having.filter((part) => side.get(part) === each && !(isLike(part) && having.includes(parents.get(part) ?? part)));
+    const there = having.filter((part) => {
+      const like = likeOf(part);
+      return sideOf(part) === each && !(like !== undefined && having.includes(like));
+    });
     const selector = there.map((part) => select(cellsOf, { part, condition: 'rest' }, part)).join(',');
     return there.length > 0 ? [rule(selector, ...shape(each))] : [];
   });
   /** On a part, or on one within it that has its icons on the same side. */
   const isFelt = (place: Place, aspect: Aspect, on: PartName): boolean =>
-    felt === undefined || parts.some((part) => (part === on || isWithin(part, on)) && side.get(part) === side.get(on) && felt(place, aspect, part));
+    felt === undefined || parts.some((part) => (part === on || isWithin(part, on)) && familyOf(part) === familyOf(on) && felt(place, aspect, part));
   const drawn = ({ place, value }: (typeof said)[number]): readonly CssNode[] => {
     const isDrawn = value.css !== 'none';
     // A part with its icons on the other side than the part around it has none of that part's to put away.
@@ -78,12 +80,4 @@ export function iconRules(look: Look, options: SelectorOptions, felt?: Felt): re
 }
 
 const property = propertyOf('icon');
-const { parts } = property;
 const isWithin = (part: PartName, other: PartName): boolean => part !== other && lineage(part).includes(other);
-/** The part with icons that a part falls back to, for those that have one. */
-const parents = new Map(
-  parts.flatMap((part) => {
-    const parent = lineage(part).find((each) => each !== part && parts.includes(each));
-    return parent ? [[part, parent] as const] : [];
-  }),
-);

@@ -17,6 +17,7 @@ import {
   type Slot,
 } from '../theme';
 import { combinations } from './combinations';
+import { iconSides } from './icon-sides';
 
 /** What of a value can be felt: the declaration that it comes to or, of an icon, that one stands there and which. */
 export type Aspect = PropertyName | 'icon-shape';
@@ -93,17 +94,22 @@ function slotsOf(part: PartName): readonly Slot[] {
 }
 const allConditions: readonly ConditionName[] = [...new Set(parts.flatMap(({ conditions }) => conditions))];
 
-/** Fills of different layers show through each other, each a chain of its own; everything else is one chain. */
+/**
+ * Fills of different layers show through each other, each a chain of its own; so do icons on different sides.
+ * Everything else is one chain.
+ */
 function chainsOf(look: Look, aspect: Looked, around: boolean): readonly (readonly SaidOn[])[] {
-  const found = new Map<LayerName | 'all', SaidOn[]>();
+  const found = new Map<LayerName | PartName | 'all', SaidOn[]>();
+  const { familyOf } = iconSides(look);
+  const isIcon = aspect.property === icon;
   for (const { name, box } of parts) {
     if (box === 'table' || box === 'lines' || (box === 'around' && !around)) continue;
     for (const slot of slotsOf(name)) {
       const said = saidOn(look, slot, aspect);
-      const layers = aspect.name === 'fill' ? ([...new Set(said.map(({ place }) => layerOf(place)))] as const) : (['all'] as const);
-      for (const layer of layers) {
-        const some = layer === 'all' ? said : said.filter(({ place }) => layerOf(place) === layer);
-        if (some.length > 0) found.set(layer, [...(found.get(layer) ?? []), { slot, said: some }]);
+      const layerAt = (place: Place): LayerName | PartName | 'all' => (aspect.name === 'fill' ? layerOf(place) : isIcon ? familyOf(name) : 'all');
+      for (const layer of new Set(said.map(({ place }) => layerAt(place)))) {
+        const some = said.filter(({ place }) => layerAt(place) === layer);
+        found.set(layer, [...(found.get(layer) ?? []), { slot, said: some }]);
       }
     }
   }

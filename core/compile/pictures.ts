@@ -8,8 +8,15 @@ const parts: readonly PartName[] = propertyOf('picture').parts;
 export const hasPicture = (theme: Theme, part: PartName): boolean =>
   parts.includes(part) && !lookOf(theme).isOff(part) && css(theme, part, 'picture') !== 'none';
 
-/** Parts of cells with a picture in each cell. Header and footer have theirs behind the whole row group. */
-export const picturedCells = (theme: Theme): readonly PartName[] => parts.filter((part) => partOf(part).depth > 1 && hasPicture(theme, part));
+/** Whether headings of groups have the very picture of the row headers that they are, so that one rule can lay something over both. */
+export const isPictureShared = (theme: Theme): boolean =>
+  hasPicture(theme, 'group-headings') &&
+  hasPicture(theme, 'row-headers') &&
+  css(theme, 'group-headings', 'picture') === css(theme, 'row-headers', 'picture');
+
+/** Parts of cells with a picture in each cell that is not that of the part that they are within. Header and footer have theirs behind the whole row group. */
+export const picturedCells = (theme: Theme): readonly PartName[] =>
+  parts.filter((part) => partOf(part).depth > 1 && hasPicture(theme, part) && !(part === 'group-headings' && isPictureShared(theme)));
 
 const css = (theme: Theme, part: PartName, name: PropertyName): string => resolveAt(theme, { part, condition: 'rest' }, name).css;
 

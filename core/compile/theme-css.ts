@@ -23,7 +23,7 @@ import { declare, type SetValue } from './declare';
 import { feltValues, type Felt } from './lean';
 import { iconRules } from './icons';
 import { lineRules, outerBorder } from './line-rules';
-import { hasPicture, pictureBehind, pictureInCells, pictureUnder, picturedCells } from './pictures';
+import { hasPicture, isPictureShared, pictureBehind, pictureInCells, pictureUnder, picturedCells } from './pictures';
 import {
   aroundBars,
   captionOf,
@@ -187,7 +187,7 @@ function underHand(look: Look, place: Place, set: readonly SetValue[], options: 
       ? []
       : picturedCells(look.theme).filter((part) => lineage(part).includes(place.part) && (felt === undefined || felt(place, 'fill', part)));
   /** Where a part within has a picture of its own, that is laid over this one's anyway. */
-  const apart = (part: Place['part']): string => (pictured.includes('group-headings') ? '' : notWithin(part));
+  const apart = (part: Place['part']): string => (pictured.includes('group-headings') || isPictureShared(look.theme) ? '' : notWithin(part));
   const isSplit = pictured.includes(place.part) && apart(place.part) !== '';
   const own =
     over === undefined || (isSplit && felt !== undefined && !felt(place, 'fill', 'group-headings'))

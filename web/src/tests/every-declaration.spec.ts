@@ -85,15 +85,59 @@ function everyCombination(root: ShadowRoot, selector: string): void {
   }
 }
 
-/** An old page's own stylesheet: everything that a theme sets, and each element otherwise than what it stands in. */
-const houseType = (family: string, n: number): string =>
-  `font:oblique ${10 + n}deg ${120 + n} ${15 + n / 10}px/1.2${n} ${family};font-variant-numeric:ordinal;color:#11${n}11${n};letter-spacing:.${n}px;` +
-  `text-transform:${n % 2 ? 'full-width' : 'math-auto'};text-align:${n % 2 ? 'left' : 'right'};white-space:pre-line`;
-const houseBox = 'margin:1px;padding:1.5px;border:1.5px solid;border-radius:1.5px;background:#eee;box-shadow:1px 1px;text-decoration:overline';
-const houseSheet =
-  `:host{${houseType('page', 1)}}table{border-collapse:collapse}th,td{height:7px;vertical-align:text-top;${houseType('cell', 2)}}` +
-  `caption{${houseType('caption', 2)}}div{${houseType('bar', 3)};${houseBox}}div div div{${houseType('inner', 4)}}` +
-  `a,button{${houseType('button', 5)};${houseBox}}`;
+/** Whether a table's columns are sorted and pointed at, in every combination; one for all of its columns. */
+const columnStates = [0, 1, 2, 3].map((bits) => new Map([0, 1, 2, 3].map((column) => [column, some(['sorted', 'column-hovered'], bits)] as const)));
+
+/**
+ * Short tables under every combination of what their rows and their columns can be, so that each meets the first
+ * row and the last one, odd and even: with row headers, words and numbers, and with headings over groups.
+ */
+const shortTables: readonly (readonly [Table, Held])[] = columnStates.flatMap((columns) =>
+  Array.from({ length: 16 }, (_, bits) => some(hand, bits)).flatMap((names) =>
+    [1, 2, 3].flatMap((height) => {
+      const texts = Array.from({ length: height }, (_, row) => [`r${row}`, `${(row % 2) - 1}.${row}`, `r${row}c2`, `${(row % 3) - 1}.5`]);
+      const table = tableOf('Short', texts, { rowHeaders: 2 });
+      const headed = makeHeading(table, 0);
+      const held: Held = { rows: new Map([0, 1, 2].map((row) => [row, names] as const)), columns, headers: new Map() };
+      return [table, { ...table, rowHeaders: 1 }, ...(headed.ok ? [headed.value, { ...table, groups: headed.value.groups }] : [])].map(
+        (each) => [each, held] as const,
+      );
+    }),
+  ),
+);
+
+/** Corners under every combination of a header's conditions, in one row, in two, and over two row headers. */
+const cornerTables: readonly (readonly [Table, Held])[] = Array.from({ length: 16 }, (_, bits) => bits).flatMap((bits) =>
+  [1, 2].map((tiers): readonly [Table, Held] => {
+    const rows = Array.from({ length: tiers + 2 }, (_, row) => ['a', 'b', 'c', 'd'].map((name) => `${name}${row}`));
+    const names = some(headerHand, bits);
+    return [
+      tableOf('Corner', rows, { headerRows: tiers, rowHeaders: 2 }),
+      {
+        rows: new Map(),
+        columns: new Map([0, 1, 2, 3].map((column) => [column, some(['sorted'], bits >> 3)] as const)),
+        headers: new Map([0, 1, 2, 3].map((column) => [column, names] as const)),
+      },
+    ];
+  }),
+);
+
+/**
+ * An old page's own stylesheet: everything that a theme sets, and each element otherwise than what it stands in.
+ * There are two, on pages with type of two sizes, so that what a theme says by chance like the one, it says unlike the other.
+ */
+const houseSheets = [['math-auto', 'capitalize'] as const, ['uppercase', 'math-auto'] as const].map((cases, sheet): readonly [string, string] => {
+  const type = (family: string, n: number): string =>
+    `font:oblique ${10 + n}deg ${120 + n + sheet} ${15 + n / 10}px/1.2${n} ${family};font-variant-numeric:ordinal;color:#11${n}11${n};letter-spacing:.${n}px;` +
+    `text-transform:${cases[n % 2]};text-align:${n % 2 ? 'left' : 'right'};white-space:pre-line`;
+  const box =
+    'margin:1px;padding:1.5px;border:1.5px solid;border-radius:1.5px;background:#eee;box-shadow:1px 1px;text-decoration:overline;opacity:.99;width:70px';
+  const text =
+    `:host{${type('page', 1)}}table{border-collapse:collapse}th,td{height:7px;width:71px;vertical-align:text-top;${type('cell', 2)}}` +
+    `caption{padding:1.5px;${type('caption', 2)}}div{${type('bar', 3)};${box}}div div div{${type('inner', 4)}}` +
+    `span{${type('span', 6)}}a,button{${type('button', 5)};${box}}`;
+  return [text, ['17px', '8px'][sheet] ?? ''];
+});
 
 /** The hard specimens under every condition, on a page whose own sheet does what old stylesheets do to tables, links and buttons. */
 function hardPage(
@@ -104,15 +148,15 @@ function hardPage(
   readonly sheet: CSSStyleSheet;
   readonly nodes: Stylesheet;
   readonly root: ShadowRoot;
+  readonly house: CSSStyleSheet;
 } {
   const host = document.createElement('div');
   const root = host.attachShadow({ mode: 'open' });
   const sheet = new CSSStyleSheet();
   const nodes = themeCss(theme, { key: 'hard', held: true, around: true, lean: true });
   sheet.replaceSync(writeCss(nodes));
-  const reset = new CSSStyleSheet();
-  reset.replaceSync(houseSheet);
-  root.adoptedStyleSheets = [reset, sheet];
+  const house = new CSSStyleSheet();
+  root.adoptedStyleSheets = [house, sheet];
   const tables = hardSpecimens
     .filter(({ table }) => widthOf(table) < 20)
     .flatMap(({ table, contentOf }) =>
@@ -120,13 +164,13 @@ function hardPage(
         surrounded(tableElement(table, { id: 'hard', theme: 'hard', held, contentOf }), { theme: 'hard', info: 'x', empty: true }),
       ),
     );
-  const deep = [...headingTables, ...deepTables.slice(0, isFull ? 4 : 2)].map(([table, held]) =>
+  const deep = [...headingTables, ...shortTables, ...cornerTables, ...deepTables.slice(0, isFull ? 4 : 2)].map(([table, held]) =>
     tableElement(table, { id: 'hard', theme: 'hard', held }),
   );
-  const random = Array.from({ length: isFull ? 80 : 20 }, (_, seed) => {
+  const random = Array.from({ length: isFull ? 160 : 20 }, (_, seed) => {
     const d = dice(seed);
     const table = randomTable(d);
-    return tableElement(table, { id: 'hard', theme: 'hard', held: randomHeld(d, table) });
+    return tableElement(table, { id: 'hard', theme: 'hard', held: seed % 2 === 0 ? randomHeld(d, table) : {} });
   });
   root.innerHTML = writeHtml(element('div', {}, ...tables, ...deep, ...random), 'compact');
   for (const selector of [`.${contract.pagerItem}`, `td>a:not(.${contract.button})`, `td>.${contract.button}`, `td>.${contract.icon}`])
@@ -134,7 +178,7 @@ function hardPage(
   // Without a box, so that heights are those that the sheet says, not those that the content comes to.
   host.style.display = 'none';
   document.body.append(host);
-  return { host, sheet, nodes, root };
+  return { host, sheet, nodes, root, house };
 }
 
 /** The longhands that a declaration as we write it sets. */
@@ -144,15 +188,15 @@ function longhands([property, value]: Declaration): readonly string[] {
   return [...style];
 }
 
-/** What of a rule can be left out without a change on any element that it meets. */
-function idle(rule: CSSStyleRule, declarations: readonly Declaration[], root: ShadowRoot): string[] {
+/** Which of the suspects in a rule can be left out without a change on any element that it meets. */
+function idle(rule: CSSStyleRule, declarations: readonly Declaration[], suspects: readonly Declaration[], root: ShadowRoot): readonly Declaration[] {
   const pseudo = /::(before|after)$/.exec(rule.selectorText)?.[0];
   const found = [...root.querySelectorAll<HTMLElement>(rule.selectorText.replaceAll(/::(before|after)/g, ''))];
   // Strewn, so that the first few are of all tables.
   const met = found.map((_, i) => found[(i * 7919) % found.length]).filter((each) => each !== undefined);
   const write = (some: readonly Declaration[]): void => void (rule.style.cssText = some.map(([property, value]) => `${property}:${value}`).join(';'));
-  return declarations.flatMap((declaration) => {
-    if (declaration[0].startsWith('--')) return [];
+  return suspects.filter((declaration) => {
+    if (declaration[0].startsWith('--')) return false;
     const properties = longhands(declaration);
     const look = (elements: readonly HTMLElement[]): string => {
       return elements
@@ -167,30 +211,41 @@ function idle(rule: CSSStyleRule, declarations: readonly Declaration[], root: Sh
       write(declarations.filter((each) => each !== declaration));
       const after = look(elements);
       write(declarations);
-      if (before !== after) return [];
+      if (before !== after) return false;
     }
-    return [`${rule.selectorText} { ${declaration.join(': ')} } on ${met.length}`];
+    return true;
   });
 }
 
 describe('No declaration of a published stylesheet is without effect', () => {
-  const full: Theme = { ...fullTheme(dice(4)), name: 'a theme with every property at every place' };
-  for (const theme of [...starters.map((starter) => starter.theme), full]) {
+  const fulls = [1, 6, 13].map((seed): Theme => ({
+    ...fullTheme(dice(seed)),
+    name: `a theme with every property at every place, ${seed}`,
+  }));
+  for (const theme of [...starters.map((starter) => starter.theme), ...fulls]) {
     it(`in ${theme.name}`, async () => {
-      const { host, sheet, nodes, root } = hardPage(theme, theme === full);
+      const { host, sheet, nodes, root, house } = hardPage(theme, fulls.includes(theme));
       try {
         const found: string[] = [];
         for (const [i, node] of nodes.entries()) {
           const rule = sheet.cssRules[i];
           // Real hovering, pressing and focusing cannot be done here; their rules stand once more with what is held.
           if (node.kind !== 'rule' || !(rule instanceof CSSStyleRule) || /:active|:focus/.test(rule.selectorText)) continue;
-          found.push(...idle(rule, node.declarations, root));
+          let suspects = node.declarations;
+          for (const [text, size] of houseSheets) {
+            house.replaceSync(text);
+            // A page's root can be of any size, so a length in rem is never another one in px.
+            document.documentElement.style.fontSize = size;
+            suspects = idle(rule, node.declarations, suspects, root);
+          }
+          found.push(...suspects.map((each) => `${rule.selectorText} { ${each.join(': ')} }`));
           await new Promise((resolve) => setTimeout(resolve));
         }
         expect(nodes.length).toBeGreaterThan(5);
         expect(found).toEqual([]);
       } finally {
         host.remove();
+        document.documentElement.style.fontSize = '';
       }
     }, 120_000);
   }
