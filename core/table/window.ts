@@ -33,10 +33,10 @@ export interface Seen {
  * Which body rows are in the document when `row` is the first that is looked at: `size` of them and up to a band more,
  * some above. A stylesheet counts the rows that are there, so the first one is a whole number of bands into its group.
  */
-export function seenAround(table: Table, row: number, size: number, every: number): Seen {
+export function seenAround(table: Table, row: number, size: number, every: number, before = Math.floor(size / 3)): Seen {
   const { first, count } = sectionRows(table, 'body');
   if (count <= size) return { from: first, to: first + count };
-  const wanted = Math.max(first, Math.min(row - Math.floor(size / 3), first + count - size));
+  const wanted = Math.max(first, Math.min(row - before, first + count - size));
   const group = rowGroupOf(table, wanted);
   const from = group.first + Math.floor((wanted - group.first) / every) * every;
   return { from, to: Math.min(first + count, wanted + size) };

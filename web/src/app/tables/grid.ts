@@ -52,9 +52,11 @@ export interface Pasted {
 /** Rows in the document at once: as many as the view holds and some, within these; they come and go as the grid is scrolled. */
 const [LEAST_ROWS, MOST_ROWS] = [30, 120];
 const SPARE_ROWS = 15;
-const STEP_ROWS = 6;
+const STEP_ROWS = 4;
 /** Rows that stay beyond each edge of the view before others are brought in. */
 const BEYOND = 5;
+/** How long the view rests, in ms, before the rows beyond it are brought in too. */
+const REST = 80;
 
 /**
  * The cells of a table, edited in the theme that they wear: a grid (ARIA Authoring Practices, "Grid") in a
@@ -91,8 +93,14 @@ export class Grid implements AfterViewInit, OnDestroy {
   private readonly inner = viewChild.required<ElementRef<HTMLTableElement>>('inner');
   private insertNext = false;
   private readonly sheet = new CSSStyleSheet();
-  private readonly resizes = new ResizeObserver(() => this.measure());
+  /** In a turn of its own: what made the table larger or smaller has had this one. */
+  private readonly resizes = new ResizeObserver(() => {
+    clearTimeout(this.measuring);
+    this.measuring = setTimeout(() => this.measure());
+  });
+  private measuring: ReturnType<typeof setTimeout> | undefined;
   private isWaiting = false;
+  private resting: ReturnType<typeof setTimeout> | undefined;
 
   protected readonly tableClass = computed(() => [contract.theme('edited'), ...ownClasses(this.table())].join(' '));
   /** Body rows in the document, and the row around which they lie. */
@@ -112,7 +120,7 @@ export class Grid implements AfterViewInit, OnDestroy {
     const band = theme ? resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band') : undefined;
     return band?.kind === 'band' ? Math.min(band.every, LEAST_ROWS) : 2;
   });
-  protected readonly seen = computed<Seen>(() => seenAround(this.table(), this.around(), this.size(), this.every()), {
+  protected readonly seen = computed<Seen>(() => seenAround(this.table(), this.around(), this.size(), this.every(), this.isGrown() ? undefined : 1), {
     equal: (a, b) => a.from === b.from && a.to === b.to,
   });
   protected readonly isLong = computed(() => sectionRows(this.table(), 'body').count > this.wholeSize());
@@ -198,6 +206,8 @@ export class Grid implements AfterViewInit, OnDestroy {
     this.measure();
   }
   ngOnDestroy(): void {
+    clearTimeout(this.resting);
+    clearTimeout(this.measuring);
     this.resizes.disconnect();
   }
 
@@ -378,20 +388,29 @@ export class Grid implements AfterViewInit, OnDestroy {
   }
 
   /** Brings the rows around what is looked at into the document, where they are not. */
-  private follow(): void {
+  private follow(isResting = false): void {
     const rows = this.bodyRows();
     const view = this.scroller().nativeElement.getBoundingClientRect();
     const { from, to } = this.seen();
     const { first, count } = sectionRows(this.table(), 'body');
     const top = rows[Math.min(BEYOND, rows.length - 1)]?.getBoundingClientRect().top ?? 0;
     const bottom = rows[Math.max(0, rows.length - 1 - BEYOND)]?.getBoundingClientRect().bottom ?? 0;
-    if ((top <= view.top || from === first) && (bottom >= view.bottom || to === first + count)) return;
+    if (!isResting && (top <= view.top || from === first) && (bottom >= view.bottom || to === first + count)) return;
     const at = rows.findIndex((row) => row.getBoundingClientRect().bottom > view.top);
     const start = rows[0]?.getBoundingClientRect().top ?? 0;
     const end = rows.at(-1)?.getBoundingClientRect().bottom ?? 0;
     const isNear = at >= 0 && start <= view.bottom && end >= view.top;
     const row = isNear ? from + at : first + Math.floor((view.top - start + (from - first) * this.rowHeight()) / this.rowHeight());
+    this.leap(!isNear);
     this.showAround(Math.max(first, Math.min(row, first + count - 1)), isNear);
+  }
+
+  /** While the view leaps, only the rows in it are brought in; those beyond follow when it rests. */
+  private leap(isLeaping: boolean): void {
+    clearTimeout(this.resting);
+    const shown = Math.ceil(this.viewHeight() / this.rowHeight()) + 2;
+    this.steps.set(Math.ceil((isLeaping ? shown : this.wholeSize()) / STEP_ROWS));
+    if (isLeaping) this.resting = setTimeout(() => this.follow(true), REST);
   }
 
   /** Puts the rows around one into the document. Where it is in view already it stays where it is on the screen. */
@@ -433,8 +452,9 @@ export class Grid implements AfterViewInit, OnDestroy {
     if (!isIn) this.showAround(row, row >= from && row < to);
   }
 
-  /** Takes the strips' measures from what is painted, and how high rows are. */
+  /** Takes the strips' measures from what is painted, and how high rows are, as soon as all first rows are there. */
   private measure(): void {
+    if (!this.isGrown() && this.heldWidths().length === 0) return void setTimeout(() => this.steps.update((steps) => steps + 1));
     const measures = measureTable(this.inner().nativeElement);
     const { rows, columns } = measures;
     const sum = rows.reduce((total, each) => total + each, 0);
@@ -443,7 +463,6 @@ export class Grid implements AfterViewInit, OnDestroy {
       this.viewHeight.set(this.scroller().nativeElement.clientHeight);
       this.heldWidths.set(columns.map(Math.ceil));
     }
-    if (!this.isGrown()) setTimeout(() => this.steps.update((steps) => steps + 1));
     // Only what has changed moves the handles.
     if (JSON.stringify(measures) !== JSON.stringify(this.measures())) this.measures.set(measures);
   }
