@@ -23,14 +23,12 @@ import type { Clipboard } from '../../../../core/intake';
 import { resolveAt } from '../../../../core/resolve';
 import {
   blockOf,
-  bodyGroups,
   cssWidths,
   gridOf,
   heightOf,
   sectionOf,
   sectionRows,
   seenAround,
-  seenRows,
   widthOf,
   type GridCell,
   type Seen,
@@ -39,8 +37,9 @@ import {
 import { clipboardOf } from '../../../../core/clipboard';
 import type { Theme } from '../../../../core/theme';
 import { growChoice, type Choice } from './choice';
+import { gridKey } from './grid-keys';
 import { NOTHING_MEASURED, measureTable } from './measures';
-import { showRow, type ShownRow } from './shown-cells';
+import { showSections } from './shown-cells';
 import { Strip, type Carried } from './strip';
 
 /** Cells from a clipboard, and whether room is made for them. */
@@ -93,17 +92,12 @@ export class Grid implements AfterViewInit, OnDestroy {
   private readonly inner = viewChild.required<ElementRef<HTMLTableElement>>('inner');
   private insertNext = false;
   private readonly sheet = new CSSStyleSheet();
-  /** In a turn of its own: what made the table larger or smaller has had this one. */
-  private readonly resizes = new ResizeObserver(() => {
-    clearTimeout(this.measuring);
-    this.measuring = setTimeout(() => this.measure());
-  });
+  private readonly resizes = new ResizeObserver(() => this.measureSoon());
   private measuring: ReturnType<typeof setTimeout> | undefined;
   private isWaiting = false;
   private resting: ReturnType<typeof setTimeout> | undefined;
 
   protected readonly tableClass = computed(() => [contract.theme('edited'), ...ownClasses(this.table())].join(' '));
-  /** Body rows in the document, and the row around which they lie. */
   /** How high rows are on average, and the frame that shows them, in px. */
   private readonly rowHeight = signal(32);
   private readonly viewHeight = signal(640);
@@ -130,21 +124,7 @@ export class Grid implements AfterViewInit, OnDestroy {
     const { first, count } = sectionRows(this.table(), 'body');
     return Math.max(0, Math.round((first + count - this.seen().to) * this.rowHeight()));
   });
-  protected readonly sections = computed(() => {
-    const table = this.table();
-    const { from, to } = this.seen();
-    const edited = this.editedCell();
-    const pool = this.size() + this.every();
-    const keyOf = (row: number): number => (sectionOf(table, row) === 'body' ? row % pool : row);
-    const part = (first: number, end: number): readonly ShownRow[] =>
-      seenRows(table, first, end).map((row) => showRow(table, row, keyOf(row.row), edited));
-    const { header, footer } = { header: sectionRows(table, 'header'), footer: sectionRows(table, 'footer') };
-    const bodies = bodyGroups(table).flatMap(({ first, count }) => {
-      const [start, end] = [Math.max(first, from), Math.min(first + count, to)];
-      return start < end ? [{ first, rows: part(start, end) }] : [];
-    });
-    return { header: part(0, header.count), bodies, footer: part(footer.first, footer.first + footer.count) };
-  });
+  protected readonly sections = computed(() => showSections(this.table(), this.seen(), this.size() + this.every(), this.editedCell()));
   protected readonly height = computed(() => heightOf(this.table()));
   protected readonly widths = computed(() => {
     const set = cssWidths(this.table());
@@ -171,12 +151,6 @@ export class Grid implements AfterViewInit, OnDestroy {
   protected readonly choice = computed<Choice>(() => growChoice(this.table(), this.inside(this.focused()), this.inside(this.corner())));
   protected readonly chosenRows = computed(() => [this.choice().row, this.choice().toRow] as const);
   protected readonly chosenColumns = computed(() => [this.choice().column, this.choice().toColumn] as const);
-  protected readonly says = computed(() => {
-    const { from, to } = this.seen();
-    return this.isLong()
-      ? `Rows ${(from + 1).toLocaleString('en')} to ${to.toLocaleString('en')} of ${this.height().toLocaleString('en')} are near`
-      : '';
-  });
 
   constructor() {
     const shadow = this.element.shadowRoot;
@@ -191,7 +165,7 @@ export class Grid implements AfterViewInit, OnDestroy {
     afterRenderEffect(() => {
       this.sections();
       this.widths();
-      untracked(() => this.measure());
+      untracked(() => this.measureSoon());
     });
     // Another number of columns, or another look, asks for other widths.
     effect(() => {
@@ -203,7 +177,6 @@ export class Grid implements AfterViewInit, OnDestroy {
 
   ngAfterViewInit(): void {
     this.resizes.observe(this.inner().nativeElement);
-    this.measure();
   }
   ngOnDestroy(): void {
     clearTimeout(this.resting);
@@ -297,28 +270,34 @@ export class Grid implements AfterViewInit, OnDestroy {
     if (this.editing() !== undefined) return;
     // Whether a paste that follows makes room is told by its key alone: the event itself does not say.
     this.insertNext = (event.ctrlKey || event.metaKey) && event.shiftKey && event.key.toLowerCase() === 'v';
-    if (event.altKey && event.key.startsWith('Arrow')) {
-      const axis = event.key === 'ArrowUp' || event.key === 'ArrowDown' ? 'row' : 'column';
-      this.moved.emit({ axis, by: event.key === 'ArrowUp' || event.key === 'ArrowLeft' ? -1 : 1 });
-      event.preventDefault();
-      event.stopPropagation();
-      return;
-    }
-    const step = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1], PageUp: [-20, 0], PageDown: [20, 0] }[event.key];
-    const { row, column } = cell;
-    if (step) this.step(cell, step[0] ?? 0, step[1] ?? 0, event.shiftKey);
-    else if (event.key === 'Home') this.choose(event.ctrlKey ? 0 : row, 0);
-    else if (event.key === 'End') this.choose(event.ctrlKey ? heightOf(this.table()) - 1 : row, widthOf(this.table()) - 1);
-    else if (event.key === ' ' && event.shiftKey) this.chooseLine('row', { at: row, more: false });
-    else if (event.key === ' ' && event.ctrlKey) this.chooseLine('column', { at: column, more: false });
-    else if (event.key.toLowerCase() === 'a' && event.ctrlKey)
-      this.chooseBlock({ row: 0, column: 0, toRow: heightOf(this.table()) - 1, toColumn: widthOf(this.table()) - 1 });
-    else if (event.key === 'Enter' || event.key === 'F2') this.edit(cell);
-    else if (event.key === 'Delete' || event.key === 'Backspace') this.cleared.emit(this.choice());
-    else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey) this.edit(cell, event.key);
-    else return;
+    const asked = gridKey(event);
+    if (!asked) return;
     event.preventDefault();
     event.stopPropagation();
+    const { row, column } = cell;
+    const [bottom, right] = [heightOf(this.table()) - 1, widthOf(this.table()) - 1];
+    switch (asked.does) {
+      case 'move':
+        return this.moved.emit(asked);
+      case 'step':
+        return this.step(cell, asked.down, asked.across, asked.grows);
+      case 'begin':
+        return this.choose(asked.whole ? 0 : row, 0);
+      case 'end':
+        return this.choose(asked.whole ? bottom : row, right);
+      case 'row':
+        return this.chooseLine('row', { at: row, more: false });
+      case 'column':
+        return this.chooseLine('column', { at: column, more: false });
+      case 'all':
+        return this.chooseBlock({ row: 0, column: 0, toRow: bottom, toColumn: right });
+      case 'edit':
+        return this.edit(cell);
+      case 'type':
+        return this.edit(cell, asked.text);
+      case 'clear':
+        return this.cleared.emit(this.choice());
+    }
   }
   /** A key in the scrolled frame, where the cell with the focus has gone out of the document: it comes back, and has the key. */
   protected keyOnFrame(event: KeyboardEvent): void {
@@ -452,9 +431,17 @@ export class Grid implements AfterViewInit, OnDestroy {
     if (!isIn) this.showAround(row, row >= from && row < to);
   }
 
+  /** Measures in a turn of its own: what made the table larger or smaller has had this one. */
+  private measureSoon(): void {
+    this.measuring ??= setTimeout(() => {
+      this.measuring = undefined;
+      this.measure();
+    });
+  }
+
   /** Takes the strips' measures from what is painted, and how high rows are, as soon as all first rows are there. */
   private measure(): void {
-    if (!this.isGrown() && this.heldWidths().length === 0) return void setTimeout(() => this.steps.update((steps) => steps + 1));
+    if (!this.isGrown() && this.heldWidths().length === 0) return this.steps.update((steps) => steps + 1);
     const measures = measureTable(this.inner().nativeElement);
     const { rows, columns } = measures;
     const sum = rows.reduce((total, each) => total + each, 0);

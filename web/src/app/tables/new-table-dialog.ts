@@ -102,7 +102,9 @@ export type NewTable = ({ readonly table: Table } | { readonly head: TableHead; 
       border: 1px solid var(--zest-line);
       border-radius: 12px;
       padding: 12px;
-      max-height: 300px;
+      /* Whatever comes into it, nothing beside or below it moves. */
+      box-sizing: border-box;
+      height: 270px;
       overflow: hidden;
     }
     ul {

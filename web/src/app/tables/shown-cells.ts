@@ -1,5 +1,19 @@
 import { classesOf, contract, unseenDigits } from '../../../../core/compile';
-import { headerRole, isUnevenRow, stretchesOf, type GridCell, type SeenCell, type SeenRow, type Stretch, type Table } from '../../../../core/table';
+import {
+  bodyGroups,
+  headerRole,
+  isUnevenRow,
+  sectionOf,
+  sectionRows,
+  seenRows,
+  stretchesOf,
+  type Seen,
+  type GridCell,
+  type SeenCell,
+  type SeenRow,
+  type Stretch,
+  type Table,
+} from '../../../../core/table';
 
 /** A cell as the grid's template draws it. */
 export interface ShownCell {
@@ -22,8 +36,28 @@ export interface ShownRow {
   readonly cells: readonly ShownCell[];
 }
 
+/** The rows of each part of a table that are in the document: header and footer whole, the body's as far as they are seen. */
+export interface ShownSections {
+  readonly header: readonly ShownRow[];
+  readonly bodies: readonly { readonly first: number; readonly rows: readonly ShownRow[] }[];
+  readonly footer: readonly ShownRow[];
+}
+
+/** `pool` is how many of the document's rows take turns for the body; `edited` is the cell that is open for typing. */
+export function showSections(table: Table, { from, to }: Seen, pool: number, edited: GridCell | undefined): ShownSections {
+  const keyOf = (row: number): number => (sectionOf(table, row) === 'body' ? row % pool : row);
+  const part = (first: number, end: number): readonly ShownRow[] =>
+    seenRows(table, first, end).map((row) => showRow(table, row, keyOf(row.row), edited));
+  const { header, footer } = { header: sectionRows(table, 'header'), footer: sectionRows(table, 'footer') };
+  const bodies = bodyGroups(table).flatMap(({ first, count }) => {
+    const [start, end] = [Math.max(first, from), Math.min(first + count, to)];
+    return start < end ? [{ first, rows: part(start, end) }] : [];
+  });
+  return { header: part(0, header.count), bodies, footer: part(footer.first, footer.first + footer.count) };
+}
+
 /** A row with its cells' elements and marks (docs/markup.md). `edited` is the cell that is open for typing. */
-export const showRow = (table: Table, { row, cells }: SeenRow, key: number, edited: GridCell | undefined): ShownRow => ({
+const showRow = (table: Table, { row, cells }: SeenRow, key: number, edited: GridCell | undefined): ShownRow => ({
   row,
   key,
   isUneven: isUnevenRow(table, row),

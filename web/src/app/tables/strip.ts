@@ -47,6 +47,12 @@ export interface Carried {
     </div>
   `,
   styles: `
+    :host {
+      display: block;
+    }
+    :host:has(> .column) {
+      height: 100%;
+    }
     div {
       display: flex;
     }

@@ -1,0 +1,40 @@
+import { gridKey, type GridKey } from './grid-keys';
+
+const press = (text: string): GridKey | undefined => {
+  const keys = text.split('+');
+  const key = keys.at(-1) === '' ? ' ' : (keys.at(-1) ?? '');
+  return gridKey({
+    key,
+    altKey: keys.includes('Alt'),
+    ctrlKey: keys.includes('Ctrl'),
+    metaKey: keys.includes('Meta'),
+    shiftKey: keys.includes('Shift'),
+  });
+};
+
+describe('gridKey', () => {
+  it('steps, grows the block with Shift, and moves what is chosen with Alt', () => {
+    expect(press('ArrowUp')).toEqual({ does: 'step', down: -1, across: 0, grows: false });
+    expect(press('Shift+ArrowRight')).toEqual({ does: 'step', down: 0, across: 1, grows: true });
+    expect(press('PageDown')).toEqual({ does: 'step', down: 20, across: 0, grows: false });
+    expect(press('Alt+ArrowLeft')).toEqual({ does: 'move', axis: 'column', by: -1 });
+    expect(press('Alt+ArrowDown')).toEqual({ does: 'move', axis: 'row', by: 1 });
+  });
+
+  it('goes to the ends of a row, and with Ctrl of the table', () => {
+    expect(press('Home')).toEqual({ does: 'begin', whole: false });
+    expect(press('Ctrl+End')).toEqual({ does: 'end', whole: true });
+  });
+
+  it('tells choosing from typing, and leaves the rest to the browser', () => {
+    expect(press('Shift+')).toEqual({ does: 'row' });
+    expect(press('Ctrl+')).toEqual({ does: 'column' });
+    expect(press('Ctrl+a')).toEqual({ does: 'all' });
+    expect(press('F2')).toEqual({ does: 'edit' });
+    expect(press('Backspace')).toEqual({ does: 'clear' });
+    expect(press('ώ')).toEqual({ does: 'type', text: 'ώ' });
+    expect(press('Ctrl+v')).toBeUndefined();
+    expect(press('Meta+x')).toBeUndefined();
+    expect(press('Tab')).toBeUndefined();
+  });
+});
