@@ -1,0 +1,95 @@
+import { isNothing, type DataType, type DateOrder, type Written } from './data-type';
+import { readDate } from './read-date';
+import { readNumber, type ReadNumber } from './read-number';
+import { hasUnits, readDuration, readTime } from './read-time';
+import { isEmail, isLink, isPicture, readYesNo } from './read-words';
+
+/** What a whole column is, and how its cells are written. */
+export interface FoundType extends Written {
+  readonly type: DataType;
+  /** The currency that all amounts are in, as written; empty for none or several. */
+  readonly currency: string;
+  /** The unit that all numbers are in; empty for none. */
+  readonly unit: string;
+}
+
+/** Share of the filled cells that have to be of a type: one remark among numbers does not change the column. */
+const SHARE = 0.8;
+/** A column of a few words that come again and again, from so many cells on. */
+const [CHOICES, CHOICE_ROWS, CHOICE_LENGTH] = [8, 10, 30] as const;
+/** Words in a column's name by which its figures are names for something, not amounts. */
+const NAMES =
+  /(?:^|[^\p{L}])(?:post ?codes?|postal codes?|zip(?: codes?)?|plz|postleitzahl|code postal|código postal|τ\.?κ\.?|phones?|telephone|tel\.?|telefon|téléphone|teléfono|τηλέφωνο|هاتف|fax|mobile|isbn|ean|gtin|iban|account(?: no\.?| number)?|ids?|serial(?: no\.?| number)?|sku)(?:$|[^\p{L}])/iu;
+/** Figures in groups, with a plus, a bracket or a zero in front: a telephone number (ITU-T E.123). */
+const PHONE = /^(?:\+\d|\(0?\d|0\d)[\d ().-]{5,}$/;
+
+const NOT_WRITTEN = { decimal: '', order: '', currency: '', unit: '' } as const;
+const TEXT: FoundType = { type: 'text', ...NOT_WRITTEN };
+
+/**
+ * The type of a column from all of its texts, and from its name where figures could be either. Nothing but dashes and
+ * the like does not count. A single code with a zero in front makes the whole column text, since nobody adds up codes.
+ */
+export function findType(texts: readonly string[], name = ''): FoundType {
+  const filled = texts.map((text) => text.trim()).filter((text) => !isNothing(text));
+  if (filled.length === 0) return TEXT;
+  const isMost = (test: (text: string) => boolean): boolean => filled.reduce((sum, text) => sum + Number(test(text)), 0) >= filled.length * SHARE;
+  if (isMost(isEmail)) return { ...TEXT, type: 'email' };
+  if (isMost(isPicture)) return { ...TEXT, type: 'picture' };
+  if (isMost(isLink)) return { ...TEXT, type: 'link' };
+  if (filled.length > 1 && isMost((text) => readYesNo(text) !== undefined) && new Set(filled.map((text) => text.toLowerCase())).size <= 4)
+    return { ...TEXT, type: 'yes-no' };
+  const isCode = NAMES.test(name) || filled.some((text) => /^0\d+$/.test(text)) || isMost((text) => PHONE.test(text));
+  if (!isCode) {
+    const found = clock(filled, isMost) ?? dates(filled, isMost) ?? durations(filled, isMost) ?? numbers(filled);
+    if (found) return found;
+  }
+  return isChoice(filled) && !isCode ? { ...TEXT, type: 'choice' } : TEXT;
+}
+
+type Most = (test: (text: string) => boolean) => boolean;
+
+const isClocked = (text: string): boolean => !hasUnits(text) && readDuration(text) !== undefined;
+
+/** Times of day stay below 24 hours; one above makes the column durations. */
+function clock(filled: readonly string[], isMost: Most): FoundType | undefined {
+  if (!isMost((text) => readTime(text) !== undefined || isClocked(text))) return undefined;
+  return { ...TEXT, type: filled.some((text) => readTime(text) === undefined && isClocked(text)) ? 'duration' : 'time' };
+}
+
+const durations = (_: readonly string[], isMost: Most): FoundType | undefined =>
+  isMost((text) => readDuration(text) !== undefined && (hasUnits(text) || readTime(text) === undefined)) ? { ...TEXT, type: 'duration' } : undefined;
+
+/** The order in which most of the figures are dates; day before month where that leaves several. */
+function dates(filled: readonly string[], isMost: Most): FoundType | undefined {
+  if (!isMost((text) => readDate(text) !== undefined)) return undefined;
+  const fits = (order: DateOrder): number => filled.reduce((sum, text) => sum + Number(readDate(text)?.orders.includes(order) ?? false), 0);
+  const [best] = (['dmy', 'mdy', 'ymd'] as const).map((order) => ({ order, count: fits(order) })).sort((a, b) => b.count - a.count);
+  return best ? { ...TEXT, type: 'date', order: best.order } : undefined;
+}
+
+function numbers(filled: readonly string[]): FoundType | undefined {
+  const shown = filled.flatMap((text) => readNumber(text)?.decimal ?? []).filter((mark) => mark !== '');
+  const commas = shown.filter((mark) => mark === ',').length;
+  const decimal = shown.length === 0 ? '' : commas > shown.length / 2 ? ',' : '.';
+  const read = filled.flatMap((text) => readNumber(text, decimal) ?? []);
+  if (read.length < filled.length * SHARE) return undefined;
+  const said = { decimal, order: '', currency: only(read, 'currency'), unit: only(read, 'unit') } as const;
+  const share = (test: (each: ReadNumber) => boolean): boolean => read.filter(test).length >= read.length * SHARE;
+  // Numbers in many units are not one column of numbers.
+  if (new Set(read.map(({ unit }) => unit).filter((unit) => unit !== '')).size > 1) return undefined;
+  if (share(({ isPercent }) => isPercent)) return { type: 'percent', ...said };
+  if (share(({ currency }) => currency !== '')) return { type: 'money', ...said };
+  return { type: read.every(({ value, places }) => places === 0 && Number.isInteger(value)) ? 'whole' : 'number', ...said };
+}
+
+function only(read: readonly ReadNumber[], what: 'currency' | 'unit'): string {
+  const all = new Set(read.map((each) => each[what]).filter((each) => each !== ''));
+  return all.size === 1 ? ([...all][0] ?? '') : '';
+}
+
+function isChoice(filled: readonly string[]): boolean {
+  if (filled.length < CHOICE_ROWS || filled.some((text) => text.length > CHOICE_LENGTH)) return false;
+  const each = new Set(filled).size;
+  return each > 1 && each <= CHOICES && each <= filled.length / 3;
+}
