@@ -23,6 +23,7 @@ export default defineConfig(
           'core/tsconfig.json',
           'server/tsconfig.json',
           'e2e/tsconfig.json',
+          'runtime/tsconfig.json',
           'bench/tsconfig.json',
           'web/tsconfig.app.json',
           'web/tsconfig.spec.json',

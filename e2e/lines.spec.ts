@@ -87,10 +87,10 @@ describe('What is painted: lines and corners of a table with merged cells', () =
     ] as const) {
       const dressed = await post('/api/themes', theme(values));
       const page = {
-        format: 'zest-page/1',
+        format: 'zest-page/2',
         name: slug,
         slug,
-        blocks: [{ id: 'a', kind: 'table', table: id, theme: dressed.id, width: '400px', align: 'start', room: '0' }],
+        blocks: [{ id: 'a', kind: 'table', table: id, theme: dressed.id, width: '400px', align: 'start', room: '0', visitor: null }],
       };
       await post(`/api/pages/${(await post('/api/pages', page)).id}/publish`);
     }

@@ -74,6 +74,11 @@ export class Person {
     });
   }
 
+  /** Puts the focus where the Tab key would. */
+  async focus(role: string, name: Name): Promise<void> {
+    await this.driver.executeScript('arguments[0].focus()', await this.find(role, name));
+  }
+
   async choose(name: Name, option: string): Promise<void> {
     await this.until(`the choice ${option} of ${String(name)}`, async () => {
       const [field] = await this.all('combobox', name);

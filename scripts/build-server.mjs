@@ -11,3 +11,15 @@ await build({
   sourcemap: true,
   logLevel: 'warning',
 });
+
+// What published pages load: plain script without a dependency.
+await build({
+  entryPoints: ['runtime/main.ts'],
+  outfile: 'dist/runtime/table.js',
+  bundle: true,
+  minify: true,
+  platform: 'browser',
+  target: ['chrome111', 'firefox113', 'safari16.4'],
+  format: 'iife',
+  logLevel: 'warning',
+});

@@ -34,7 +34,7 @@ export function install() {
 
 /** dist/ as the sources want it. */
 export function build() {
-  const sources = ['core', 'server', 'web', 'scripts'].flatMap(walk).filter((file) => !/\.spec\.ts$/.test(file));
+  const sources = ['core', 'runtime', 'server', 'web', 'scripts'].flatMap(walk).filter((file) => !/\.spec\.ts$/.test(file));
   const wanted = hash(['package-lock.json', 'angular.json', 'tsconfig.base.json', ...sources]);
   if (stampIs('dist/.stamp', wanted)) return;
   run(['run', 'build'], 'Building…');

@@ -92,7 +92,7 @@ await two([
   ['core and server', [...jasmine, '--config=jasmine.json'], jasmineCount],
   ['lint', [bin('eslint/bin/eslint.js'), '.']],
   ['format', [bin('prettier/bin/prettier.cjs'), '--check', '.']],
-  ...['core', 'server', 'e2e', 'bench', 'web/tsconfig.worker.json'].map((project) => [`types of ${project}`, tsc(project)]),
+  ...['core', 'server', 'runtime', 'e2e', 'bench', 'web/tsconfig.worker.json'].map((project) => [`types of ${project}`, tsc(project)]),
   [
     'import directions',
     [bin('dependency-cruiser/bin/dependency-cruise.mjs'), ...['--config', '.dependency-cruiser.cjs', 'core', 'server', 'web/src', 'e2e', 'bench']],

@@ -156,7 +156,7 @@ describe('The practice site', () => {
     tableId = (await server.stores.tables.create(gridTable(3, 2, { caption: 'Boats' }))).id;
     const page: Page = {
       ...emptyPage('Night', 'night'),
-      blocks: [{ id: 'a', kind: 'table', table: tableId, theme: themeId, width: 'fill', align: 'start', room: '0' }],
+      blocks: [{ id: 'a', kind: 'table', table: tableId, theme: themeId, width: 'fill', align: 'start', room: '0', visitor: null }],
     };
     pageId = (await server.stores.pages.create(page)).id;
   }, 60_000);

@@ -142,9 +142,9 @@ describe('A page', () => {
     blocks: [
       { id: 'a', kind: 'heading', level: 2, text: 'When <they> leave' },
       { id: 'b', kind: 'text', text: 'One.\nStill one.\n\nTwo.' },
-      { id: 'c', kind: 'table', table: 't', theme: 'h', width: 'fill', align: 'center', room: '24px 0' },
-      { id: 'd', kind: 'table', table: 't', theme: 'h', width: '20rem', align: 'end', room: '0' },
-      { id: 'e', kind: 'table', table: 'gone', theme: 'gone', width: 'content', align: 'start', room: '0' },
+      { id: 'c', kind: 'table', table: 't', theme: 'h', width: 'fill', align: 'center', room: '24px 0', visitor: null },
+      { id: 'd', kind: 'table', table: 't', theme: 'h', width: '20rem', align: 'end', room: '0', visitor: null },
+      { id: 'e', kind: 'table', table: 'gone', theme: 'gone', width: 'content', align: 'start', room: '0', visitor: null },
     ],
   };
   const compiled = (starter = 0): { html: string; css: string } => {

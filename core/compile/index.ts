@@ -9,3 +9,4 @@ export { element, textWithBreaks, writeHtml, type Element, type MarkupNode } fro
 export { rule, writeCss, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
 export { cellNodes } from './cell-html';
 export { pinnedRules } from './pinned-rules';
+export { visitedTable, visitorRules, type VisitorOptions } from './visitor-html';

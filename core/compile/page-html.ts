@@ -9,6 +9,7 @@ import { contract } from './selectors';
 import { rule, type CssNode, type Stylesheet } from './stylesheet';
 import { framedTable, tableRules } from './table-html';
 import { themeCss } from './theme-css';
+import { sortIconRules, visitedTable, visitorRules } from './visitor-html';
 
 /** What a page needs beside itself. A theme's key names its class. */
 export interface PageInput {
@@ -20,6 +21,8 @@ export interface PageInput {
 export interface PageOptions {
   /** Address of the stylesheet, as the page links to it. */
   readonly stylesheet: string;
+  /** Address of the runtime, for pages on which visitors can do something; none leaves it out. */
+  readonly runtime?: string;
   readonly siteName: string;
   readonly lang?: string;
 }
@@ -37,8 +40,14 @@ export function compilePage(input: PageInput, options: PageOptions): CompiledPag
     const found = themes.get(id);
     if (!found) return [];
     const isPinned = page.blocks.some((block) => block.kind === 'table' && block.theme === id && input.tables.get(block.table)?.pinned === true);
-    return [...themeCss(found.theme, { key: found.key, lean: true }), ...(isPinned ? pinnedRules(found.theme, found.key) : [])];
+    const around = page.blocks.some((block) => block.kind === 'table' && block.theme === id && block.visitor !== null);
+    return [
+      ...themeCss(found.theme, { key: found.key, lean: true, around }),
+      ...(around ? sortIconRules(found.theme, found.key) : []),
+      ...(isPinned ? pinnedRules(found.theme, found.key) : []),
+    ];
   });
+  const isVisited = page.blocks.some((block) => block.kind === 'table' && block.visitor !== null);
   const placements = page.blocks.flatMap((block, i) =>
     block.kind === 'table' ? placementRules(`#place-${i + 1}`, block, input.tables.get(block.table)) : [],
   );
@@ -53,6 +62,7 @@ export function compilePage(input: PageInput, options: PageOptions): CompiledPag
         element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
         element('title', {}, `${page.name} · ${options.siteName}`),
         element('link', { rel: 'stylesheet', href: options.stylesheet }),
+        ...(options.runtime !== undefined && isVisited ? [element('script', { src: options.runtime, defer: '' })] : []),
       ),
       element(
         'body',
@@ -61,7 +71,7 @@ export function compilePage(input: PageInput, options: PageOptions): CompiledPag
         element('main', {}, element('h1', {}, page.name), ...page.blocks.flatMap((block, i) => blockNodes(block, i, input))),
       ),
     ),
-    css: [...fontRules(themeSheets, textOf(input)), ...siteCss, ...frameRules, ...themeSheets, ...placements],
+    css: [...fontRules(themeSheets, textOf(input)), ...siteCss, ...frameRules, ...(isVisited ? visitorRules : []), ...themeSheets, ...placements],
   };
 }
 
@@ -89,10 +99,15 @@ function textOf({ page, tables }: PageInput): string {
 
 function placementRules(selector: string, block: Extract<Block, { kind: 'table' }>, placed: Table | undefined): readonly CssNode[] {
   const { frame, table } = placementCss(block);
+  // What visitors use stands around the frame, and within the room that the placement has.
+  const within = block.visitor === null ? selector : `${selector}>.${contract.frame}`;
+  const measure: readonly (readonly [string, string])[] = placed && needsContainer(placed) ? [['container-type', 'inline-size']] : [];
+  const outer = rule(selector, ...frame, ...(within === selector ? measure : []));
   return [
-    rule(selector, ...frame, ...(placed && needsContainer(placed) ? ([['container-type', 'inline-size']] as const) : [])),
-    ...(table.length > 0 ? [rule(`${selector}>table`, ...table)] : []),
-    ...(placed ? tableRules(placed, `${selector}>table`) : []),
+    outer,
+    ...(within !== selector && measure.length > 0 ? [rule(within, ...measure)] : []),
+    ...(table.length > 0 ? [rule(`${within}>table`, ...table)] : []),
+    ...(placed ? tableRules(placed, `${within}>table`) : []),
   ];
 }
 
@@ -105,6 +120,9 @@ function blockNodes(block: Block, index: number, { tables, themes }: PageInput):
       .map((text) => element('p', {}, ...textWithBreaks(text.trim())));
   const table = tables.get(block.table);
   if (!table) return [element('p', {}, 'The table that stood here is gone.')];
-  const framed = framedTable(table, { id: `place-${index + 1}`, theme: themes.get(block.theme)?.key });
+  const id = `place-${index + 1}`;
+  const theme = themes.get(block.theme)?.key;
+  const framed = framedTable(table, { id, theme, sortable: block.visitor?.sort === true });
+  if (block.visitor !== null) return [visitedTable(framed, table, block.visitor, { id, theme })];
   return [{ ...framed, attributes: { ...framed.attributes, id: `place-${index + 1}`, class: contract.frame } }];
 }

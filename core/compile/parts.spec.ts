@@ -98,10 +98,10 @@ describe('What is published', () => {
         compilePage(
           {
             page: {
-              format: 'zest-page/1',
+              format: 'zest-page/2',
               name: 'p',
               slug: 'p',
-              blocks: [{ id: 'a', kind: 'table', table: 't', theme: 'x', width: 'fill', align: 'start', room: '0' }],
+              blocks: [{ id: 'a', kind: 'table', table: 't', theme: 'x', width: 'fill', align: 'start', room: '0', visitor: null }],
             },
             tables: new Map([['t', tableOf('t', [[text]])]]),
             themes: new Map([['x', { key: 'x', theme: themeWith({ table: { rest: { font } } }) }]]),

@@ -39,6 +39,8 @@ export const contract = {
   empty: 'zp-empty',
   pager: 'zp-pager',
   pagerItem: 'zp-page',
+  sort: 'zp-sort',
+  value: 'data-value',
   caption: (where: 'above' | 'below' | 'start' | 'center' | 'end'): string => `zp-caption-${where}`,
   pinned: 'zp-pinned',
   frame: 'zp-frame',

@@ -4,7 +4,7 @@ import {
   gridOf,
   headerRole,
   heldOn,
-  isNegative,
+  isNegativeCell,
   isGroupHeading,
   isNumberCell,
   isUnevenRow,
@@ -13,6 +13,7 @@ import {
   needsContainer,
   padOf,
   rowGroups,
+  shownCell,
   shownTable,
   widthOf,
   type GridCell,
@@ -23,6 +24,7 @@ import {
 import { cellNodes } from './cell-html';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
 import { contract } from './selectors';
+import { canSort, sortValue } from './sort-values';
 import { rule, type CssNode } from './stylesheet';
 
 export interface TableHtmlOptions {
@@ -41,6 +43,8 @@ export interface TableHtmlOptions {
   readonly inline?: boolean;
   /** Whether the description stands beside it, so that it can be pointed to. */
   readonly described?: boolean;
+  /** Whether visitors can sort it: headers to sort by are marked, and cells say what they are sorted by. */
+  readonly sortable?: boolean;
 }
 
 const aboutId = ({ id }: TableHtmlOptions): string => `${id}-about`;
@@ -145,7 +149,7 @@ function rowsOf(table: Table, { first, count }: RowGroup, options: TableHtmlOpti
 const cellId = ({ id }: TableHtmlOptions, { row, column }: GridCell): string => `${id}-r${row}c${column}`;
 
 function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): Element {
-  const { slots, held, contentOf } = options;
+  const { slots, held, contentOf, sortable = false } = options;
   const named = namedHeaders(table);
   const { tag, scope } = headerRole(table, cell);
   const conditions = held ? heldOn(table, cell, held) : [];
@@ -165,9 +169,11 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
       'aria-sort': isHeader && conditions.includes('sorted') ? 'ascending' : undefined,
       [contract.held]: (isHeader && conditions.filter((condition) => condition !== 'sorted').join(' ')) || undefined,
       [contract.pad]: unseenDigits(table, cell),
+      [contract.value]: sortable ? sortValue(table, cell) : undefined,
+      [contract.sorts]: sortable && canSort(table, cell) ? '' : undefined,
       'data-slot': slots ? `${cell.row} ${cell.column}` : undefined,
     },
-    ...(contentOf?.(cell) ?? cellNodes(cell.marks.length > 0 ? { text: cell.text, marks: cell.marks } : cell.text)),
+    ...(contentOf?.(cell) ?? cellNodes(shownCell(table, cell))),
   );
 }
 
@@ -190,7 +196,7 @@ export function classesOf(table: Table, cell: GridCell, tag: 'th' | 'td', condit
     [contract.last, marks.last],
     [contract.even, marks.even],
     [contract.number, number],
-    [contract.negative, number && isNegative(cell.text)],
+    [contract.negative, number && isNegativeCell(table, cell)],
     [contract.sorted, conditions.includes('sorted')],
     [contract.columnHovered, conditions.includes('column-hovered')],
   ];

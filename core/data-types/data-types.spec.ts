@@ -1,12 +1,20 @@
 import { awkwardColumns } from '../tests/awkward-columns';
 import { dice } from '../tests/random';
-import { AS_IT_SAYS, findType, readDate, readDuration, readNumber, readTime, readValueOf } from '.';
+import { AS_IT_SAYS, findType, howWritten, readDate, readDuration, readNumber, readTime, readValueOf } from '.';
 
 describe('findType', () => {
   it('ships with at least 60 awkward columns', () => expect(awkwardColumns.length).toBeGreaterThanOrEqual(60));
   for (const [name, cells, is] of awkwardColumns)
     it(`tells that “${name}” (${cells.slice(0, 40)}) is ${is.type}`, () =>
       expect(findType(cells.split('|'), name)).toEqual(jasmine.objectContaining(is)));
+});
+
+describe('howWritten', () => {
+  it('tells currency, unit, decimal mark and order from those cells that are what the column is said to be', () => {
+    expect(howWritten(['£1.5', 'free', 'on request'])).toEqual({ decimal: '.', currency: '£', unit: '', order: '' });
+    expect(howWritten(['1,25 m', 'unknown'])).toEqual({ decimal: ',', currency: '', unit: 'm', order: '' });
+    expect(howWritten(['02/13/2026', 'soon', '04/05/2026']).order).toBe('mdy');
+  });
 });
 
 describe('readNumber', () => {

@@ -62,25 +62,40 @@ const durations = (_: readonly string[], isMost: Most): FoundType | undefined =>
 
 /** The order in which most of the figures are dates; day before month where that leaves several. */
 function dates(filled: readonly string[], isMost: Most): FoundType | undefined {
-  if (!isMost((text) => readDate(text) !== undefined)) return undefined;
-  const fits = (order: DateOrder): number => filled.reduce((sum, text) => sum + Number(readDate(text)?.orders.includes(order) ?? false), 0);
-  const [best] = (['dmy', 'mdy', 'ymd'] as const).map((order) => ({ order, count: fits(order) })).sort((a, b) => b.count - a.count);
-  return best ? { ...TEXT, type: 'date', order: best.order } : undefined;
+  return isMost((text) => readDate(text) !== undefined) ? { ...TEXT, type: 'date', order: orderOf(filled) } : undefined;
+}
+
+function orderOf(filled: readonly string[]): '' | DateOrder {
+  const read = filled.flatMap((text) => readDate(text) ?? []);
+  const counts = (['dmy', 'mdy', 'ymd'] as const).map((order) => ({ order, count: read.filter(({ orders }) => orders.includes(order)).length }));
+  return read.length === 0 ? '' : (counts.sort((a, b) => b.count - a.count)[0]?.order ?? '');
 }
 
 function numbers(filled: readonly string[]): FoundType | undefined {
+  const { read, ...said } = amountsIn(filled);
+  if (read.length < filled.length * SHARE) return undefined;
+  const share = (test: (each: ReadNumber) => boolean): boolean => read.filter(test).length >= read.length * SHARE;
+  // Numbers in many units are not one column of numbers.
+  if (new Set(read.map(({ unit }) => unit).filter((unit) => unit !== '')).size > 1) return undefined;
+  const written = { ...said, order: '' } as const;
+  if (share(({ isPercent }) => isPercent)) return { type: 'percent', ...written };
+  if (share(({ currency }) => currency !== '')) return { type: 'money', ...written };
+  return { type: read.every(({ value, places }) => places === 0 && Number.isInteger(value)) ? 'whole' : 'number', ...written };
+}
+
+function amountsIn(filled: readonly string[]): Pick<FoundType, 'decimal' | 'currency' | 'unit'> & { readonly read: readonly ReadNumber[] } {
   const shown = filled.flatMap((text) => readNumber(text)?.decimal ?? []).filter((mark) => mark !== '');
   const commas = shown.filter((mark) => mark === ',').length;
   const decimal = shown.length === 0 ? '' : commas > shown.length / 2 ? ',' : '.';
   const read = filled.flatMap((text) => readNumber(text, decimal) ?? []);
-  if (read.length < filled.length * SHARE) return undefined;
-  const said = { decimal, order: '', currency: only(read, 'currency'), unit: only(read, 'unit') } as const;
-  const share = (test: (each: ReadNumber) => boolean): boolean => read.filter(test).length >= read.length * SHARE;
-  // Numbers in many units are not one column of numbers.
-  if (new Set(read.map(({ unit }) => unit).filter((unit) => unit !== '')).size > 1) return undefined;
-  if (share(({ isPercent }) => isPercent)) return { type: 'percent', ...said };
-  if (share(({ currency }) => currency !== '')) return { type: 'money', ...said };
-  return { type: read.every(({ value, places }) => places === 0 && Number.isInteger(value)) ? 'whole' : 'number', ...said };
+  return { decimal, currency: only(read, 'currency'), unit: only(read, 'unit'), read };
+}
+
+/** How the cells of a column are written of which it is known what they are: as those among them say that are it. */
+export function howWritten(texts: readonly string[]): Omit<FoundType, 'type'> {
+  const filled = texts.map((text) => text.trim()).filter((text) => !isNothing(text));
+  const { decimal, currency, unit } = amountsIn(filled);
+  return { decimal, currency, unit, order: orderOf(filled) };
 }
 
 function only(read: readonly ReadNumber[], what: 'currency' | 'unit'): string {

@@ -1,5 +1,4 @@
-import { LIMITS, isNumber, textOf, textsOf, type Merge, type Row } from '../table';
-import { kindsOfColumns, saysKinds } from './column-kinds';
+import { LIMITS, isNumber, saysTypes, textOf, textsOf, typesOfColumns, type Merge, type Row } from '../table';
 import type { Raw } from './raw';
 import { isBlankCell, placesWhere, tableFrom, type Intake } from './square';
 
@@ -74,7 +73,7 @@ export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind
   // A point is what numbers are read with anyway.
   const decimal = raw.decimal === ',' ? raw.decimal : '';
   const intake = tableFrom(name, rows, { ...given, decimal }, raw.notes);
-  return { ...intake, notes: [...intake.notes, ...saysKinds(kindsOfColumns(intake.table))], findings };
+  return { ...intake, notes: [...intake.notes, ...saysTypes(typesOfColumns(intake.table))], findings };
 }
 
 const isBlank = (text: string): boolean => text === '' || text.trim() === '';

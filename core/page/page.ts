@@ -1,3 +1,5 @@
+import type { Visitor } from './visitor';
+
 /** Width of a placed table: as its content needs, the whole column, or a length. */
 export type PlacementWidth = string;
 export type PlacementAlign = 'start' | 'center' | 'end';
@@ -17,19 +19,21 @@ export type Block =
       readonly align: PlacementAlign;
       /** Room around: `24px 0`, sides as in CSS, px, em or rem. */
       readonly room: string;
+      /** What visitors can do with it; null for nothing but reading. */
+      readonly visitor: Visitor | null;
     };
 export type TableBlock = Extract<Block, { kind: 'table' }>;
 
-/** A page as it is kept and exchanged: `"format": "zest-page/1"`. */
+/** A page as it is kept and exchanged: `"format": "zest-page/2"`. */
 export interface Page {
-  readonly format: 'zest-page/1';
+  readonly format: 'zest-page/2';
   readonly name: string;
   /** Its address below /site/. */
   readonly slug: string;
   readonly blocks: readonly Block[];
 }
 
-export const PAGE_FORMAT = 'zest-page/1';
+export const PAGE_FORMAT = 'zest-page/2';
 export const emptyPage = (name: string, slug: string): Page => ({ format: PAGE_FORMAT, name, slug, blocks: [] });
 
 /** A page's address from its name: letters and digits of any script, hyphens between. */

@@ -1,15 +1,34 @@
-import { array, lazy, number, object, string, type ObjectSchema } from 'yup';
+import { array, boolean, lazy, number, object, string, type ObjectSchema } from 'yup';
 import { bad, good, type Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
 import { nameSchema } from '../theme';
 import { PAGE_FORMAT, type Page } from './page';
 import { readRoom, readWidth } from './placement';
+import { labelLanguages, words } from './visitor';
 
 const id = string()
   .strict()
   .required('A block needs an id.')
   .matches(/^[\w-]{1,60}$/, 'A block’s id is made of letters, digits and hyphens.');
 const says = (outcome: Outcome<unknown>): string | undefined => (outcome.ok ? undefined : outcome.problems[0]?.say);
+
+const wordingSchema = object(
+  Object.fromEntries(words.map(({ name, label }) => [name, string().strict().max(200, `“${label}” has at most 200 characters.`)] as const)),
+).noUnknown('There is no other label.');
+const visitorSchema = object({
+  sort: boolean().strict().required(),
+  search: boolean().strict().required(),
+  info: boolean().strict().required(),
+  pageRows: number()
+    .strict()
+    .required()
+    .integer('The number of rows on a page is a whole number.')
+    .min(0, 'Rows on a page are from 0, for all of them, to 1,000.')
+    .max(1000, 'Rows on a page are from 0, for all of them, to 1,000.'),
+  address: boolean().strict().required(),
+  language: string().strict().required().oneOf(labelLanguages, 'Labels are ready in English, German, French, Spanish, Greek and Arabic.'),
+  wording: wordingSchema.required(),
+}).noUnknown();
 
 const blockKinds = {
   heading: object({
@@ -45,6 +64,7 @@ const blockKinds = {
         const say = says(readRoom(text ?? ''));
         return say === undefined || context.createError({ message: say });
       }),
+    visitor: visitorSchema.nullable().defined().default(undefined),
   }).noUnknown(),
 };
 
@@ -85,6 +105,16 @@ export const pageSchema = object({
 
 /** Reads a page document from JSON that came from anywhere. */
 export function readPage(json: unknown): Outcome<Page> {
-  const shape = checkShape(pageSchema, json);
+  const shape = checkShape(pageSchema, upgraded(json));
   return shape.ok ? good(shape.value) : bad(...shape.problems);
+}
+
+/** In `zest-page/1` visitors could do nothing with a table but read it. */
+function upgraded(json: unknown): unknown {
+  const old = json as { readonly format?: unknown; readonly blocks?: unknown } | null;
+  if (typeof old !== 'object' || old?.format !== 'zest-page/1' || !Array.isArray(old.blocks)) return json;
+  const blocks = (old.blocks as readonly unknown[]).map((block) =>
+    typeof block === 'object' && (block as { kind?: unknown } | null)?.kind === 'table' ? { visitor: null, ...block } : block,
+  );
+  return { ...old, blocks, format: PAGE_FORMAT };
 }

@@ -1,12 +1,22 @@
+import { type ColumnFormat, type DataType, type DateOrder, type TotalKind } from '../data-types';
+
 /** What is set for a column beside its cells. */
 export interface Column {
   /** Empty for by content; else a length (`120px`, `8em`, `10rem`), a percentage (`20%`) or a share of what is left (`2fr`). */
   readonly width: string;
   /** Kept, but not shown where the table is. */
   readonly hidden: boolean;
+  /** What its cells are; empty to leave each as it was typed. */
+  readonly type: '' | DataType;
+  /** In which order its dates are written; empty for day before month. */
+  readonly order: '' | DateOrder;
+  /** How its values are shown; null for as they were typed. It needs a type. */
+  readonly format: ColumnFormat | null;
+  /** What stands in the last footer row where that is empty; empty for nothing. */
+  readonly total: '' | TotalKind;
 }
 
-export const PLAIN_COLUMN: Column = { width: '', hidden: false };
+export const PLAIN_COLUMN: Column = { width: '', hidden: false, type: '', order: '', format: null, total: '' };
 export const plainColumns = (count: number): readonly Column[] => Array.from({ length: count }, () => PLAIN_COLUMN);
 
 export type ColumnWidth =

@@ -7,6 +7,16 @@ export function setColumns(table: Table, from: number, to: number, set: Partial<
   return { ...table, columns: table.columns.map((column, i) => (i < from || i > to ? column : { ...column, ...set })) };
 }
 
+/**
+ * What columns come to, in the last footer row. A table without one gets an empty one for it; `''` takes the totals away and
+ * leaves the row.
+ */
+export function setTotals(table: Table, from: number, to: number, total: Column['total']): Table {
+  const set = setColumns(table, from, to, { total });
+  if (total === '' || table.footerRows > 0) return set;
+  return { ...set, footerRows: 1, rows: [...table.rows, Array.from({ length: widthOf(table) }, () => '')] };
+}
+
 const shown = new WeakMap<Table, Table>();
 
 /** The table as it is shown: without its hidden columns. One whose columns are all hidden keeps the first. */

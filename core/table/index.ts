@@ -35,11 +35,12 @@ export {
   type Row,
 } from './cell';
 export { PLAIN_COLUMN, plainColumns, readColumnWidth, typedColumnWidth, type Column, type ColumnWidth } from './column';
-export { cssWidths, equalColumns, needsContainer, setColumns, shownTable } from './columns';
+export { cssWidths, equalColumns, needsContainer, setColumns, setTotals, shownTable } from './columns';
 export { bodyGroups, dropHeading, groupsWithin, isGroupHeading, makeHeading, rowGroupOf, rowGroups, type RowGroup } from './groups';
 export { gridOf, type Grid, type GridCell } from './grid';
 export { columnGroups, headerRole, type HeaderRole } from './headers';
 export { headersOf, namedHeaders } from './assignment';
+export { saysTypes, typeOfColumn, typesOfColumns } from './found-types';
 export { bringAgain, columnNames, possibleKeys, type Again, type CellChange } from './bring-again';
 export { LIMITS, cellProblem, gridProblem, readHead, readTable, rowsProblem, tableSchema, type TableHead } from './read-table';
 export {
@@ -57,7 +58,8 @@ export {
 export { cutHead, previewOf } from './preview';
 export { ORDINARY_BAND, heldOn, isHeaderGroup, partOfCell, slotOf, type Band, type Held } from './slots';
 export { isUnevenRow, marksOf, type Marks } from './marks';
-export { isNegative, isNumber, isNumberCell, numberColumns, padOf, type NumberColumn } from './numbers';
+export { isWrong, isTotal, rememberTotal, shownCell, shownText, totalIn, valueIn, valuesOf } from './shown';
+export { isNegative, isNegativeCell, isNumber, isNumberCell, numberColumns, padOf, type NumberColumn } from './numbers';
 export { deleteColumn, deleteRow, deleteRows, insertColumn, insertRow, type Edited } from './edit-grid';
 export { deleteLines, duplicateLines, insertLines, moveLines, turn, type Lines } from './edit-lines';
 export { blockOf, clearBlock, putBlock, type Block, type Chosen, type Put } from './edit-block';

@@ -1,6 +1,8 @@
+import { isNumericType } from '../data-types';
 import { textOf } from './cell';
-import { sectionRows, type Table } from './table';
 import type { GridCell } from './grid';
+import { shownText, typedNumber } from './shown';
+import { sectionRows, type Table } from './table';
 
 /** A number as people write it: sign or brackets, currency in front or behind, separators, a share. */
 const NUMBER = /^[(]?[-+−]?\s?\p{Sc}?\s?[-+−]?\d{1,15}(?:[ .,'’\u00a0\u202f]\d{3})*(?:[.,]\d+)?\s?(?:\p{Sc}|%)?[)]?$/u;
@@ -31,15 +33,31 @@ export function numberColumns(table: Table): readonly NumberColumn[] {
   const step = Math.max(1, Math.floor(count / LOOKED_AT));
   const body = table.rows.slice(first, first + count).filter((_, i) => i % step === 0 && !headings.has(first + i));
   const columns = (table.rows[0] ?? []).map((_, column): NumberColumn => {
-    const texts = column < table.rowHeaders ? [] : body.map((row) => textOf(row[column]).trim()).filter((text) => text !== '');
+    const typed = body.map((row) => textOf(row[column]).trim());
+    const { type = '', format = null } = table.columns[column] ?? {};
+    const texts = (
+      column < table.rowHeaders && type === '' ? [] : format === null ? typed : typed.map((text) => shownIn(table, column, text))
+    ).filter((text) => text !== '');
     const numbers = texts.filter(isNumber);
-    const isNumeric = numbers.length > 0 && numbers.length >= texts.length * 0.6 && !texts.some((text) => CODE.test(text));
-    const fractions = numbers.map((text) => fractionOf(text, table.decimal));
+    const seems = numbers.length > 0 && numbers.length >= texts.length * 0.6 && !texts.some((text) => CODE.test(text));
+    const isNumeric = type === '' ? seems : isNumericType(type);
+    const fractions = numbers.map((text) => fractionOf(text, markOf(table, column)));
     const longest = fractions.reduce((most, each) => (each.digits.length > most.digits.length ? each : most), { mark: '.', digits: '' });
     return { isNumeric, mark: longest.mark, places: longest.digits.length };
   });
   known.set(table, columns);
   return columns;
+}
+
+/** How a body cell of a column shows a text. */
+const shownIn = (table: Table, column: number, text: string): string =>
+  shownText(table, { row: -1, column, rows: 1, columns: 1, text, marks: [], section: 'body', isRowHeader: false });
+
+/** The decimal mark of what a column shows: its language's in a format, the table's where it is as typed. */
+function markOf({ columns, decimal, language }: Table, column: number): Table['decimal'] {
+  if ((columns[column]?.format ?? null) === null) return decimal;
+  const parts = new Intl.NumberFormat(language === '' ? 'en' : language).formatToParts(1.5);
+  return parts.find(({ type }) => type === 'decimal')?.value === ',' ? ',' : '.';
 }
 
 /** The digits behind the decimal mark. Where that is not said, a comma before three digits parts thousands. */
@@ -51,14 +69,23 @@ function fractionOf(text: string, decimal: Table['decimal']): { readonly mark: s
 }
 
 /** Whether a cell is dressed as a number: it is one, and stands in a column of numbers outside the header. */
-export const isNumberCell = (table: Table, cell: GridCell): boolean =>
-  cell.section !== 'header' && numberColumns(table)[cell.column]?.isNumeric === true && isNumber(cell.text);
+export function isNumberCell(table: Table, cell: GridCell): boolean {
+  if (cell.section === 'header') return false;
+  const typed = typedNumber(table, cell);
+  return typed === undefined ? numberColumns(table)[cell.column]?.isNumeric === true && isNumber(cell.text) : typed !== false;
+}
+/** Whether a number is below nothing. */
+export function isNegativeCell(table: Table, cell: GridCell): boolean {
+  const typed = typedNumber(table, cell);
+  return typed === undefined ? isNegative(cell.text) : typed !== false && typed < 0;
+}
 
 /** What a number lacks behind to stand with its decimal mark under the others of its column; empty where it ends in a sign. */
 export function padOf(table: Table, cell: GridCell): string {
   const column = numberColumns(table)[cell.column];
-  if (!column || column.places === 0 || !/\d$/.test(cell.text.trim())) return '';
-  const { digits } = fractionOf(cell.text, table.decimal);
+  const text = shownText(table, cell).trim();
+  if (!column || column.places === 0 || !/\d$/.test(text)) return '';
+  const { digits } = fractionOf(text, markOf(table, cell.column));
   const lacks = column.places - digits.length;
   if (lacks <= 0) return '';
   return `${digits === '' ? column.mark : ''}${'0'.repeat(lacks)}`;

@@ -1,9 +1,10 @@
 import { array, boolean, mixed, number, object, string, type ObjectSchema } from 'yup';
+import { dataTypeNames, dateOrders, dateStyles, isLanguage, negativeStyles, totalNames } from '../data-types';
 import { bad, type Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
 import { nameSchema } from '../theme';
 import { isSafeAddress, markKinds, type Row } from './cell';
-import { plainColumns, readColumnWidth } from './column';
+import { PLAIN_COLUMN, plainColumns, readColumnWidth } from './column';
 import { mergeAcrossGroups } from './merge-groups';
 import { TABLE_FORMAT, captionAligns, captionSides, decimalMarks, tableKinds, type Merge, type Table } from './table';
 
@@ -40,13 +41,31 @@ const choice = <T extends string>(what: string, choices: readonly T[]) =>
     .strict()
     .defined(`${what} is missing.`)
     .oneOf(choices, `${what} is one of ${choices.map((each) => each || 'nothing').join(', ')}.`);
+const formatSchema = object({
+  decimals: number().strict().nullable().defined().integer().min(0, 'Decimals are from 0 to 10.').max(10, 'Decimals are from 0 to 10.'),
+  grouping: boolean().strict().required(),
+  currency: string()
+    .strict()
+    .defined()
+    .matches(/^(?:[A-Z]{3})?$/, 'A currency is a code of three letters (ISO 4217), or empty.'),
+  unit: string().strict().defined().max(20, 'A unit has at most 20 characters.'),
+  negative: choice('How negative numbers are written', negativeStyles),
+  date: choice('How dates are written', dateStyles),
+  empty: string().strict().defined().max(40, 'What stands for nothing has at most 40 characters.'),
+}).noUnknown();
 const columnSchema = object({
   width: string()
     .strict()
     .defined()
     .test('width', 'A column’s width is empty, or like 120px, 8em, 20% or 2fr.', (width) => readColumnWidth(width) !== undefined),
   hidden: boolean().strict().required(),
-}).noUnknown();
+  type: choice('A column’s type', ['', ...dataTypeNames]),
+  order: choice('The order of a column’s dates', ['', ...dateOrders]),
+  format: formatSchema.nullable().defined().default(undefined),
+  total: choice('A column’s total', ['', ...totalNames]),
+})
+  .noUnknown()
+  .test('typed', 'A column that is shown in a format has a type.', ({ type, format }) => format === null || type !== '');
 
 /** What is wrong with rows, and where. Looked through by hand: a table may have millions of cells. */
 export function rowsProblem(rows: unknown, width?: number): { readonly say: string; readonly at: string } | undefined {
@@ -127,6 +146,10 @@ const headFields = {
   columns: array().strict().required('The columns are missing.').of(columnSchema.required()),
   pinned: boolean().strict().required('It is missing whether the first column is pinned.'),
   decimal: choice('The decimal mark', decimalMarks),
+  language: string()
+    .strict()
+    .defined('The language is missing; it may be empty.')
+    .test('language', 'A language is a code such as en, de or ar-EG, or empty.', (code) => code === '' || isLanguage(code)),
   theme: string().strict().defined('The theme is missing; it may be empty.').max(100),
 };
 
@@ -156,14 +179,30 @@ export function readHead(json: unknown, height: number, width: number): Outcome<
 /** Reads a table document from JSON that came from anywhere; one of an older format is brought up to this one. */
 export const readTable = (json: unknown): Outcome<Table> => checkShape(tableSchema, upgraded(json));
 
-/** `zest-table/1` had no description; `zest-table/2` no kind, row groups, columns, pinning, decimal mark and place of the caption. */
+const since2 = { description: '' };
+const since3 = { kind: 'data', note: '', captionSide: '', captionAlign: '', groups: [], pinned: false, decimal: '' };
+const since4 = { language: '' };
+/** What each older format lacks. */
+const lacks: Readonly<Record<string, object>> = {
+  'zest-table/1': { ...since2, ...since3, ...since4 },
+  'zest-table/2': { ...since3, ...since4 },
+  'zest-table/3': since4,
+};
+
+/**
+ * `zest-table/1` had no description; `zest-table/2` no kind, row groups, columns, pinning, decimal mark and place of the
+ * caption; `zest-table/3` no language, and columns without type, order of dates, format and total.
+ */
 function upgraded(json: unknown): unknown {
-  const old = json as { readonly format?: unknown; readonly rows?: unknown } | null;
-  if (typeof old !== 'object' || (old?.format !== 'zest-table/1' && old?.format !== 'zest-table/2')) return json;
+  const old = json as { readonly format?: unknown; readonly rows?: unknown; readonly columns?: unknown } | null;
+  const lacking = typeof old === 'object' ? lacks[String(old?.format)] : undefined;
+  if (!old || !lacking) return json;
   const first: unknown = Array.isArray(old.rows) ? old.rows[0] : undefined;
-  const columns = plainColumns(Array.isArray(first) ? Math.min(first.length, LIMITS.columns + 1) : 0);
-  const since = { kind: 'data', description: '', note: '', captionSide: '', captionAlign: '', groups: [], columns, pinned: false, decimal: '' };
-  return { ...since, ...old, format: TABLE_FORMAT };
+  const known: unknown = old.columns ?? plainColumns(Array.isArray(first) ? Math.min(first.length, LIMITS.columns + 1) : 0);
+  const columns: unknown = Array.isArray(known)
+    ? (known as readonly unknown[]).map((column) => (typeof column === 'object' ? { ...PLAIN_COLUMN, ...column } : column))
+    : known;
+  return { ...lacking, ...old, columns, format: TABLE_FORMAT };
 }
 
 /** Whether the fields that the grid's rules look at are there at all; if not, the fields' own rules say so. */

@@ -1,6 +1,7 @@
 import { gridTable } from '../tests/themes';
 import { dice, randomTable } from '../tests/random';
 import {
+  PLAIN_COLUMN,
   applyChange,
   bodyGroups,
   bringAgain,
@@ -119,7 +120,7 @@ describe('Row groups', () => {
 
 describe('Columns', () => {
   const widths = (...set: readonly string[]): readonly (string | undefined)[] =>
-    cssWidths({ ...gridTable(1, set.length), columns: set.map((width) => ({ width, hidden: false })) });
+    cssWidths({ ...gridTable(1, set.length), columns: set.map((width) => ({ ...PLAIN_COLUMN, width })) });
   for (const [what, set, expected] of [
     ['by content', ['', ''], [undefined, undefined]],
     ['lengths', ['120px', '8em', '2.5rem'], ['120px', '8em', '2.5rem']],

@@ -17,12 +17,12 @@ export const captionAligns = ['', 'start', 'center', 'end'] as const;
 export const decimalMarks = ['', '.', ','] as const;
 
 /**
- * A table as it is kept and exchanged: `"format": "zest-table/3"`. `rows` is always a full rectangle: a text
+ * A table as it is kept and exchanged: `"format": "zest-table/4"`. `rows` is always a full rectangle: a text
  * for each slot, empty where there is none. Merges never overlap and never cross from one row group into the
  * next (HTML Standard, "Forming a table": cells end with their row group).
  */
 export interface Table {
-  readonly format: 'zest-table/3';
+  readonly format: 'zest-table/4';
   readonly name: string;
   readonly kind: TableKind;
   /** The caption; empty for none. */
@@ -48,11 +48,13 @@ export interface Table {
   readonly pinned: boolean;
   /** Which mark parts whole from decimal in its numbers; empty to tell from the numbers. */
   readonly decimal: (typeof decimalMarks)[number];
+  /** The language that its values are written in, BCP 47; empty for English. */
+  readonly language: string;
   /** Id of the theme that the editor dresses it in; empty for none. */
   readonly theme: string;
 }
 
-export const TABLE_FORMAT = 'zest-table/3';
+export const TABLE_FORMAT = 'zest-table/4';
 
 export const widthOf = (table: Table): number => table.rows[0]?.length ?? 0;
 export const heightOf = (table: Table): number => table.rows.length;
@@ -101,6 +103,7 @@ export function tableOf(name: string, rows: readonly Row[], given: Partial<Table
     columns: plainColumns(rows[0]?.length ?? 0),
     pinned: false,
     decimal: '',
+    language: '',
     theme: '',
     ...given,
   };

@@ -3,7 +3,8 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
-import { textsOf } from '../../core/table';
+import { readPage } from '../../core/page';
+import { readTable, textsOf } from '../../core/table';
 import { gridTable, themeWith } from '../../core/tests/themes';
 import { createStores } from '../app';
 import { loadDemo } from '../demo';
@@ -51,6 +52,37 @@ describe('Migrations', () => {
     expect((await tables.get('old')).document).toEqual(gridTable(2, 2));
     const [kept] = await database.query<{ tables: unknown }>('select tables from page_editions');
     expect(kept?.tables).toEqual({ old: gridTable(2, 2) });
+  });
+  it('give columns of before their types, in the way back too', async () => {
+    await migrate(database, 5);
+    const plain = gridTable(2, 2);
+    const columns = plain.columns.map(() => ({ width: '8em', hidden: false }));
+    const { rows, language: _language, ...head } = { ...plain, format: 'zest-table/3', columns };
+    await database.query('insert into tables (id, document, row_count, column_count) values ($1, $2, 2, 2)', ['old', JSON.stringify(head)]);
+    for (const [at, cells] of rows.entries())
+      await database.query('insert into table_rows (table_id, place, cells) values ($1, $2, $3)', ['old', at, JSON.stringify(cells)]);
+    const back = [{ rows: [{ at: 0, cells: [[0, 'was']] }] }, { head: { columns, name: 'Was' } }];
+    await database.query("insert into table_changes (table_id, revision, said, back) values ('old', 2, '[]', $1)", [JSON.stringify(back)]);
+    await database.query("update tables set revision = 2 where id = 'old'");
+    await migrate(database);
+    const { tables } = createStores(database);
+    const now = { ...plain, columns: plain.columns.map((column) => ({ ...column, width: '8em' })) };
+    expect((await tables.get('old')).document).toEqual(now);
+    const before = await tables.at('old', 1);
+    expect(readTable(before)).toEqual({ ok: true, value: { ...before, columns: now.columns, name: 'Was' } });
+  });
+  it('say of placed tables of before that visitors only read them, on live pages too', async () => {
+    await migrate(database, 6);
+    const table = { id: 'a', kind: 'table', table: 't', theme: 'h', width: 'fill', align: 'start', room: '0' };
+    const page = { format: 'zest-page/1', name: 'p', slug: 'p', blocks: [{ id: 'b', kind: 'text', text: 'x' }, table] };
+    const now = { ...page, format: 'zest-page/2', blocks: [page.blocks[0], { ...table, visitor: null }] };
+    await database.query('insert into pages (id, document) values ($1, $2)', ['p', JSON.stringify(page)]);
+    await database.query("insert into page_editions (page_id, number, document, tables) values ('p', 1, $1, '{}')", [JSON.stringify(page)]);
+    await migrate(database);
+    const [kept] = await database.query<{ document: unknown }>('select document from page_editions');
+    expect(kept?.document).toEqual(now);
+    expect((await createStores(database).pages.get('p')).document as unknown).toEqual(now);
+    expect(readPage(page)).toEqual({ ok: true, value: now as never });
   });
   it('stop at a folder that a newer version wrote', async () => {
     await migrate(database);

@@ -1,14 +1,18 @@
 import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
 import { Router, type Request, type Response } from 'express';
 import { compilePage, element, writeCss, writeHtml, type CompiledPage } from '../../core/compile';
+import { projectRoot } from '../project-root';
 import type { PageStore } from '../pages/queries';
 import type { ThemeStore } from '../themes/queries';
 
+const runtimeFile = path.join(projectRoot(), 'dist/runtime/table.js');
 const SITE_NAME = 'The practice site';
 
 /**
  * The practice site: a small website of its own beside the application. It serves published pages as plain
- * HTML and one stylesheet, with no script; a page's themes are read at each request, so a theme that is
+ * HTML and one stylesheet, with one script of ours where visitors can sort or search a table; a page's themes are read at each request, so a theme that is
  * published again is there at the next load.
  */
 export function siteRoutes(pages: PageStore, themes: ThemeStore): Router {
@@ -16,7 +20,7 @@ export function siteRoutes(pages: PageStore, themes: ThemeStore): Router {
   router.use((_request, response, next) => {
     response.set(
       'Content-Security-Policy',
-      "default-src 'none'; style-src 'self'; img-src 'self' data:; font-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'",
+      "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'self'",
     );
     next();
   });
@@ -28,7 +32,7 @@ export function siteRoutes(pages: PageStore, themes: ThemeStore): Router {
     const published = await themes.newest([...new Set(used)]);
     return compilePage(
       { page: live.page, tables: live.tables, themes: new Map(published.map(({ id, key, theme }) => [id, { key, theme }])) },
-      { stylesheet: `/site/${encodeURIComponent(slug)}.css`, siteName: SITE_NAME },
+      { stylesheet: `/site/${encodeURIComponent(slug)}.css`, runtime: '/site/table.js', siteName: SITE_NAME },
     );
   };
 
@@ -58,6 +62,7 @@ export function siteRoutes(pages: PageStore, themes: ThemeStore): Router {
     );
     answer(request, response, 'text/html', page(body));
   });
+  router.get('/table.js', (request, response) => answer(request, response, 'text/javascript', readFileSync(runtimeFile, 'utf8')));
   router.get('/:slug.css', async (request, response) => {
     const found = await compiled(String(request.params['slug'] ?? ''));
     answer(request, response, 'text/css', found ? writeCss(found.css, 'compact') : '', found ? 200 : 404);

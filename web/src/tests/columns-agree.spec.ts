@@ -1,7 +1,7 @@
 import { contract, frameRules, framedTable, pinnedRules, tableRules, themeCss, writeCss, writeHtml } from '../../../core/compile';
 import { WHITE, flatten, parseColour } from '../../../core/colour';
 import { paintedFill } from '../../../core/paint';
-import { gridOf, makeHeading, needsContainer, slotOf, tableOf, type Table } from '../../../core/table';
+import { PLAIN_COLUMN, gridOf, makeHeading, needsContainer, slotOf, tableOf, type Table } from '../../../core/table';
 import { starters, type Theme } from '../../../core/theme';
 import { themeWith } from '../../../core/tests/themes';
 import { bandOf, colourFact } from './predicted';
@@ -49,7 +49,7 @@ describe('Column widths as core has them are what Chromium lays out', () => {
           ['Moth', 'Skerrin', '8'],
           ['Lantern Ada', 'Tarn Isle', '11'],
         ]),
-        columns: set.map((width) => ({ width, hidden: false })),
+        columns: set.map((width) => ({ ...PLAIN_COLUMN, width })),
       };
       const { root, host } = shown(table, plainTheme);
       try {

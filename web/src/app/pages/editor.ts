@@ -18,13 +18,14 @@ import { followRoom } from '../controls/follow-room';
 import { Api, type KeptPage, type KeptTable, type KeptTheme } from '../documents/api';
 import { OpenDocument } from '../documents/open-document';
 import { Preview } from './preview';
+import { VisitorForm } from './visitor-form';
 
 type LiveState = KeptPage['live'];
 
 @Component({
   selector: 'zest-page-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DatePipe, MatButtonModule, MatIconModule, MatMenuModule, MatTooltipModule, Name, Preview, RouterLink, Ruler, UndoRedo],
+  imports: [DatePipe, MatButtonModule, MatIconModule, MatMenuModule, MatTooltipModule, Name, Preview, RouterLink, Ruler, UndoRedo, VisitorForm],
   providers: [OpenDocument],
   templateUrl: './editor.html',
   styleUrl: './editor.scss',
@@ -113,6 +114,7 @@ export class PageEditor implements OnInit {
               width: 'fill',
               align: 'start',
               room: '16px 0 24px',
+              visitor: null,
             };
     const at = (this.page()?.blocks.findIndex((each) => each.id === this.pickedId()) ?? -1) + 1 || (this.page()?.blocks.length ?? 0);
     this.change(`add a ${kind}`, '', (page) => ({ ...page, blocks: page.blocks.toSpliced(at, 0, block) }));

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, type ElementRef, computed, effect, input, output, signal, viewChild } from '@angular/core';
+import { dress } from '../../../../runtime/dress';
 import { compilePage, writeCss, writeHtml, type MarkupNode, type PageInput } from '../../../../core/compile';
 
 /**
@@ -57,6 +58,11 @@ export class Preview {
       view.document.body.innerHTML = bodyOf(html)
         .map((node) => writeHtml(node))
         .join('');
+      // What visitors can do works here as on the live page; the frame itself runs no script. Its address stays its own.
+      for (const box of view.document.querySelectorAll<HTMLElement>('[data-visitor]')) {
+        box.removeAttribute('data-address');
+        dress(box);
+      }
     });
   }
 

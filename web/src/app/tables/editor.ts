@@ -17,6 +17,7 @@ import {
   duplicateLines,
   gridOf,
   heightOf,
+  isWrong,
   insertLines,
   isGroupHeading,
   makeHeading,
@@ -46,7 +47,9 @@ import type { AgainData } from './again-dialog';
 import { FreshNotes } from './fresh-notes';
 import type { NewTable } from './new-table-dialog';
 import { IntakeService } from '../workers/intake';
+import { dataTypes } from '../../../../core/data-types';
 import type { Choice } from './choice';
+import { totalsInTurns } from './totals';
 import { Grid, type Pasted } from './grid';
 import type { HistoryData } from './history-dialog';
 import type { Carried } from './strip';
@@ -90,6 +93,17 @@ export class TableEditor implements OnInit {
   protected readonly size = computed(() => {
     const table = this.table();
     return table ? `${heightOf(table).toLocaleString('en')} rows, ${widthOf(table)} columns` : '';
+  });
+  /** Goes up when totals of a long table have come. */
+  protected readonly totals = totalsInTurns(this.table);
+  /** What is wrong with the cell that has the focus. */
+  protected readonly wrongHere = computed(() => {
+    const table = this.table();
+    const { row, column } = this.choice();
+    if (!table || row >= heightOf(table) || column >= widthOf(table)) return '';
+    const cell = gridOf(table).at(row, column);
+    const label = dataTypes.find(({ name }) => name === table.columns[cell.column]?.type)?.label.toLowerCase() ?? '';
+    return isWrong(table, cell) ? `“${cell.text.slice(0, 40)}” is not ${label}` : '';
   });
   protected readonly isMerged = computed(() => {
     const table = this.table();

@@ -73,6 +73,8 @@ const REST = 80;
 export class Grid implements AfterViewInit, OnDestroy {
   readonly table = input.required<Table>();
   readonly theme = input<Theme>();
+  /** Another number says that totals have come. */
+  readonly totals = input(0);
   readonly typed = output<{ row: number; column: number; text: string }>();
   readonly cleared = output<Choice>();
   readonly chosen = output<Choice>();
@@ -124,7 +126,10 @@ export class Grid implements AfterViewInit, OnDestroy {
     const { first, count } = sectionRows(this.table(), 'body');
     return Math.max(0, Math.round((first + count - this.seen().to) * this.rowHeight()));
   });
-  protected readonly sections = computed(() => showSections(this.table(), this.seen(), this.size() + this.every(), this.editedCell()));
+  protected readonly sections = computed(() => {
+    this.totals();
+    return showSections(this.table(), this.seen(), this.size() + this.every(), this.editedCell());
+  });
   protected readonly height = computed(() => heightOf(this.table()));
   protected readonly widths = computed(() => {
     const set = cssWidths(this.table());

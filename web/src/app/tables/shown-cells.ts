@@ -3,9 +3,11 @@ import {
   bodyGroups,
   headerRole,
   isUnevenRow,
+  isWrong,
   sectionOf,
   sectionRows,
   seenRows,
+  shownText,
   stretchesOf,
   type Seen,
   type GridCell,
@@ -22,6 +24,10 @@ export interface ShownCell {
   readonly tag: 'th' | 'td';
   readonly scope: string | null;
   readonly classes: string;
+  /** What it shows: as typed, in its column's format, or its column's total. */
+  readonly text: string;
+  /** Whether it is not of its column's type. */
+  readonly isWrong: boolean;
   /** The pieces of a text that has marks. */
   readonly stretches: readonly (Stretch & { readonly classes: string })[] | undefined;
   /** Digits that stand unseen behind a number. */
@@ -79,6 +85,8 @@ function showCell(table: Table, { cell, rows }: SeenCell, isFirst: boolean, edit
         }));
   return {
     cell,
+    text: shownText(table, cell),
+    isWrong: isWrong(table, cell),
     rows,
     tag,
     scope: scope ?? null,

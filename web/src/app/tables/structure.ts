@@ -14,21 +14,29 @@ import {
   type Table,
   type TableKind,
 } from '../../../../core/table';
+import { isLanguage } from '../../../../core/data-types';
 import type { KeptTheme } from '../documents/api';
-
-interface Asked {
-  readonly label: string;
-  readonly touches: string;
-  readonly make: (table: Table) => Table;
-}
+import { ColumnForm, type Asked } from './column-form';
 
 const kindLabels: Readonly<Record<TableKind, string>> = { data: 'Data', pricing: 'Pricing', dashboard: 'Dashboard' };
+
+/** Languages that are offered; any other code can be typed. */
+const languages = [
+  ['en', 'English'],
+  ['de', 'Deutsch'],
+  ['fr', 'Français'],
+  ['es', 'Español'],
+  ['el', 'Ελληνικά'],
+  ['ar', 'العربية'],
+  ['de-CH', 'Deutsch, Schweiz'],
+  ['en-IN', 'English, India'],
+] as const;
 
 /** What a table is made of beside its cells: header and footer, columns, caption, theme. */
 @Component({
   selector: 'zest-structure',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButtonModule, MatCheckboxModule, RouterLink],
+  imports: [ColumnForm, MatButtonModule, MatCheckboxModule, RouterLink],
   templateUrl: './structure.html',
   styleUrl: './structure.scss',
 })
@@ -91,6 +99,14 @@ export class Structure {
   protected note = (note: string): void =>
     this.change('set the text below', 'note', (table) => ({ ...table, note: note.slice(0, LIMITS.description) }));
   protected decimal = (mark: string): void => this.change('set the decimal mark', '', (table) => ({ ...table, decimal: mark as Table['decimal'] }));
+  protected readonly languages = languages;
+  protected readonly noLanguage = signal('');
+  protected language(field: HTMLInputElement): void {
+    const code = field.value.trim();
+    const isOne = code === '' || isLanguage(code);
+    this.noLanguage.set(isOne ? '' : `“${code}” is no language. Write a code such as en, de or ar-EG; leave it empty for English.`);
+    if (isOne) this.change('say the language of the values', '', (table) => ({ ...table, language: code }));
+  }
   protected kind = (kind: string): void => this.change('say what the table is for', '', (table) => ({ ...table, kind: kind as TableKind }));
   protected dress = (theme: string): void => this.change('dress the table', 'theme', (table) => ({ ...table, theme }));
 }

@@ -1,0 +1,83 @@
+import { winnerAt } from '../resolve';
+import type { Theme } from '../theme';
+import { isRightToLeft, wordingOf, type Visitor } from '../page';
+import type { Table } from '../table';
+import { element, type Element } from './markup';
+import { contract } from './selectors';
+import { rule, type CssNode } from './stylesheet';
+
+export interface VisitorOptions {
+  readonly id: string;
+  /** Key of the theme that dresses it. */
+  readonly theme?: string;
+}
+
+/**
+ * A framed table with what visitors use around it, as the markup contract says (docs/markup.md). Nothing of that is
+ * shown before the runtime is there: without script the whole table is, and no dead control.
+ */
+export function visitedTable(framed: Element, table: Table, visitor: Visitor, { id, theme }: VisitorOptions): Element {
+  const { language, pageRows, address } = visitor;
+  const { search, empty, pages, ...said } = wordingOf(visitor);
+  const inLanguage = { lang: language, dir: isRightToLeft(language) ? 'rtl' : undefined, hidden: '' };
+  const can = (['sort', 'search', 'info'] as const).filter((what) => visitor[what]);
+  const bars = [
+    ...(visitor.search
+      ? [
+          element(
+            'div',
+            { class: contract.search, ...inLanguage },
+            element('label', {}, `${search} `, element('input', { type: 'search', autocomplete: 'off' })),
+          ),
+        ]
+      : []),
+    element('div', { class: visitor.info ? contract.info : contract.about, role: 'status', ...inLanguage }),
+  ];
+  return element(
+    'div',
+    {
+      id,
+      class: theme === undefined ? undefined : contract.around(theme),
+      'data-visitor': can.join(' '),
+      'data-rows': pageRows > 0 ? pageRows : undefined,
+      'data-address': address ? '' : undefined,
+      'data-language': table.language === '' ? 'en' : table.language,
+      'data-words': JSON.stringify(said),
+    },
+    ...bars,
+    framed,
+    element('div', { class: contract.empty, ...inLanguage }, empty),
+    ...(pageRows > 0 ? [element('nav', { class: contract.pager, 'aria-label': pages, ...inLanguage })] : []),
+  );
+}
+
+/**
+ * A theme with an icon of its own in the sorted header has that in place of the arrow; it stands on its head where the
+ * rows are sorted downwards.
+ */
+export function sortIconRules(theme: Theme, key: string): readonly CssNode[] {
+  const { value } = winnerAt(theme, { part: 'column-headers', conditions: ['sorted'] }, 'icon');
+  if (value.css === 'none') return [];
+  const own = `.${contract.theme(key)}>thead>tr>[aria-sort`;
+  return [
+    rule(`${own}]>.${contract.sort}::after`, ['content', 'none']),
+    rule(`${own}=descending]::before,${own}=descending]::after`, ['rotate', '180deg']),
+  ];
+}
+
+/** What the runtime's controls need beside a theme: they look like what they stand in, can be hit, and say where they point. */
+export const visitorRules: readonly CssNode[] = [
+  rule(`.${contract.sort}`, ['all', 'unset'], ['cursor', 'pointer']),
+  rule(`.${contract.sort}:focus-visible`, ['outline', '2px solid'], ['outline-offset', '2px']),
+  // The arrow is for the eye; aria-sort says the same.
+  rule(`[aria-sort=ascending]>.${contract.sort}::after`, ['content', '"\\a0↑"/""']),
+  rule(`[aria-sort=descending]>.${contract.sort}::after`, ['content', '"\\a0↓"/""']),
+  rule(`.${contract.pager}:not([hidden])`, ['display', 'flex'], ['flex-wrap', 'wrap'], ['gap', '.25em']),
+  // WCAG 2.2, 2.5.8: a target is at least 24 px wide and high; 44 where a finger points (2.5.5).
+  rule(`.${contract.pager}>button`, ['min-width', '24px'], ['min-height', '24px']),
+  {
+    kind: 'media',
+    query: '(pointer:coarse)',
+    rules: [rule(`.${contract.pager}>button`, ['min-width', '44px'], ['min-height', '44px'])],
+  },
+];

@@ -1,0 +1,122 @@
+/** Languages in which the labels of what a visitor can do are ready. */
+export const labelLanguages = ['en', 'de', 'fr', 'es', 'el', 'ar'] as const;
+export type LabelLanguage = (typeof labelLanguages)[number];
+
+/** What can be said around a table. `{…}` stand for numbers and names that are put in. */
+export const words = [
+  { name: 'search', label: 'Beside the search field' },
+  { name: 'info', label: 'Rows that are shown', puts: ['from', 'to', 'count'] },
+  { name: 'found', label: 'Rows that were found', puts: ['from', 'to', 'count', 'all'] },
+  { name: 'empty', label: 'Where nothing was found' },
+  { name: 'pages', label: 'Name of the pages' },
+  { name: 'previous', label: 'To the page before' },
+  { name: 'next', label: 'To the next page' },
+  { name: 'page', label: 'Name of a page', puts: ['page'] },
+  { name: 'ascending', label: 'Sorted upwards', puts: ['column'] },
+  { name: 'descending', label: 'Sorted downwards', puts: ['column'] },
+  { name: 'unsorted', label: 'No longer sorted' },
+] as const satisfies readonly { name: string; label: string; puts?: readonly string[] }[];
+export type Word = (typeof words)[number]['name'];
+export type Wording = Readonly<Record<Word, string>>;
+
+/** What visitors can do with a placed table. */
+export interface Visitor {
+  readonly sort: boolean;
+  readonly search: boolean;
+  /** Whether it is said which rows are shown. */
+  readonly info: boolean;
+  /** Rows on one page, up to 1,000; 0 for all on one. */
+  readonly pageRows: number;
+  /** Whether sorting, search and page stand in the address, so that it can be passed on. */
+  readonly address: boolean;
+  readonly language: LabelLanguage;
+  /** Labels in the person's own words; those that are missing are the language's. */
+  readonly wording: Partial<Wording>;
+}
+export const PLAIN_VISITOR: Visitor = { sort: true, search: true, info: true, pageRows: 20, address: false, language: 'en', wording: {} };
+
+const ready: Readonly<Record<LabelLanguage, Wording>> = {
+  en: {
+    search: 'Search',
+    info: 'Rows {from} to {to} of {count}',
+    found: 'Rows {from} to {to} of {count} found among {all}',
+    empty: 'No row has these words.',
+    pages: 'Pages',
+    previous: 'Page before',
+    next: 'Next page',
+    page: 'Page {page}',
+    ascending: 'Sorted upwards by {column}',
+    descending: 'Sorted downwards by {column}',
+    unsorted: 'In their own order again',
+  },
+  de: {
+    search: 'Suchen',
+    info: 'Zeilen {from} bis {to} von {count}',
+    found: 'Zeilen {from} bis {to} von {count}, gefunden unter {all}',
+    empty: 'Keine Zeile enthält diese Wörter.',
+    pages: 'Seiten',
+    previous: 'Vorige Seite',
+    next: 'Nächste Seite',
+    page: 'Seite {page}',
+    ascending: 'Aufsteigend sortiert nach {column}',
+    descending: 'Absteigend sortiert nach {column}',
+    unsorted: 'Wieder in ihrer eigenen Reihenfolge',
+  },
+  fr: {
+    search: 'Rechercher',
+    info: 'Lignes {from} à {to} sur {count}',
+    found: 'Lignes {from} à {to} sur {count} trouvées parmi {all}',
+    empty: 'Aucune ligne ne contient ces mots.',
+    pages: 'Pages',
+    previous: 'Page précédente',
+    next: 'Page suivante',
+    page: 'Page {page}',
+    ascending: 'Tri croissant par {column}',
+    descending: 'Tri décroissant par {column}',
+    unsorted: 'De nouveau dans leur ordre',
+  },
+  es: {
+    search: 'Buscar',
+    info: 'Filas {from} a {to} de {count}',
+    found: 'Filas {from} a {to} de {count} halladas entre {all}',
+    empty: 'Ninguna fila contiene estas palabras.',
+    pages: 'Páginas',
+    previous: 'Página anterior',
+    next: 'Página siguiente',
+    page: 'Página {page}',
+    ascending: 'En orden ascendente por {column}',
+    descending: 'En orden descendente por {column}',
+    unsorted: 'De nuevo en su propio orden',
+  },
+  el: {
+    search: 'Αναζήτηση',
+    info: 'Γραμμές {from} έως {to} από {count}',
+    found: 'Γραμμές {from} έως {to} από {count} που βρέθηκαν σε {all}',
+    empty: 'Καμία γραμμή δεν έχει αυτές τις λέξεις.',
+    pages: 'Σελίδες',
+    previous: 'Προηγούμενη σελίδα',
+    next: 'Επόμενη σελίδα',
+    page: 'Σελίδα {page}',
+    ascending: 'Αύξουσα ταξινόμηση κατά {column}',
+    descending: 'Φθίνουσα ταξινόμηση κατά {column}',
+    unsorted: 'Ξανά στη δική τους σειρά',
+  },
+  ar: {
+    search: 'بحث',
+    info: 'الصفوف {from} إلى {to} من {count}',
+    found: 'الصفوف {from} إلى {to} من {count} من أصل {all}',
+    empty: 'لا يوجد صف يحتوي على هذه الكلمات.',
+    pages: 'الصفحات',
+    previous: 'الصفحة السابقة',
+    next: 'الصفحة التالية',
+    page: 'الصفحة {page}',
+    ascending: 'مرتبة تصاعديًا حسب {column}',
+    descending: 'مرتبة تنازليًا حسب {column}',
+    unsorted: 'عادت إلى ترتيبها الأصلي',
+  },
+};
+
+/** The labels as they are said: the language's, with the person's own in their place. */
+export const wordingOf = ({ language, wording }: Visitor): Wording => ({ ...ready[language], ...wording });
+/** Whether the labels are read from right to left. */
+export const isRightToLeft = (language: LabelLanguage): boolean => language === 'ar';

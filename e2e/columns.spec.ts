@@ -1,0 +1,90 @@
+import { Key, type WebDriver } from 'selenium-webdriver';
+import { consoleErrors, opened } from './opened';
+import type { Person } from './person';
+import type { App } from './server';
+
+const sheet =
+  'Boat\tFare\tSails\nLantern Ada\t£1,204.5\t02/13/2026\nMoth\t(£12)\t04/05/2026\nPaper Gull\tfree\t12/01/2026\nWick\t–\t07/30/2026\nTern\t£3\t01/02/2026\n';
+
+describe('Columns with a type', () => {
+  let [app, driver, person]: [App, WebDriver, Person] = [undefined, undefined, undefined] as never;
+  opened({}, (all) => ({ app, driver, person } = all));
+  afterEach(async () => expect(await consoleErrors(driver)).toEqual([]));
+
+  it('come in as what they are', async () => {
+    await person.open(`${app.url}/tables`);
+    await person.click('button', 'New table');
+    await person.paste(await person.find('textbox', 'Paste copied cells here'), { 'text/plain': sheet });
+    await person.untilText(/Column 3: dates/);
+    await person.click('button', 'Create table');
+    await person.find('grid', /^Cells of/);
+  }, 60_000);
+
+  const markup = async (): Promise<string> => {
+    const id = (await driver.getCurrentUrl()).split('/').at(-1);
+    return (await fetch(`${app.url}/api/tables/${id}/markup`)).text();
+  };
+
+  it('are shown in a format, and what is not of the type is marked and kept', async () => {
+    await person.click('cell', '(£12)');
+    await person.choose('Type', 'Money');
+    await person.untilText(/1 cell is something else; it is marked/);
+    await person.click('checkbox', 'Shown in a format');
+    await person.find('cell', '£1,204.50');
+    await person.find('cell', '-£12.00');
+    await person.choose('Negative', '(12)');
+    await person.find('cell', '(£12.00)');
+    await person.fill('textbox', 'For nothing', 'none');
+    await person.press(Key.TAB);
+    await person.find('cell', 'none');
+    await person.click('cell', 'free');
+    await person.untilText(/“free” is not money/);
+    await person.fill('textbox', 'Currency', 'pounds');
+    await person.press(Key.TAB);
+    await person.find('alert', /“pounds” is no currency/);
+    await person.fill('textbox', 'Currency', 'eur');
+    await person.press(Key.TAB);
+    await person.find('cell', '€1,204.50');
+  }, 30_000);
+
+  it('are added up in a footer row that comes with the total, in the language of the table', async () => {
+    await person.choose('Total', 'Sum');
+    await person.find('cell', '€1,195.50');
+    await person.fill('combobox', 'Language of values', 'de');
+    await person.press(Key.TAB);
+    await person.find('cell', '1.195,50 €');
+    await person.untilKept();
+    const html = await markup();
+    expect(html).toContain('<td class="zp-beside zp-number">1.195,50\u00a0€</td>');
+    expect(html).toContain('zp-number zp-negative">(12,00\u00a0€)</td>');
+    expect(html).toContain('free</td>');
+  }, 30_000);
+
+  it('hold dates in the order in which they were written', async () => {
+    await person.click('cell', '02/13/2026');
+    await person.choose('Type', 'Date');
+    await person.find('combobox', 'Written');
+    await person.click('checkbox', 'Shown in a format');
+    await person.find('cell', '13.02.2026');
+    await person.find('cell', '05.04.2026');
+    await person.choose('Date', 'long');
+    await person.find('cell', '13. Februar 2026');
+    // What was typed is there when the cell is opened.
+    await person.click('cell', '13. Februar 2026');
+    await person.press(Key.F2);
+    expect(await driver.executeScript<string>('return document.querySelector("zest-grid").shadowRoot.querySelector("textarea").value')).toBe(
+      '02/13/2026',
+    );
+    await person.press(Key.ESCAPE);
+  }, 30_000);
+
+  it('go back to what was typed', async () => {
+    for (let i = 0; i < 3; i++) await person.click('button', /^Undo/);
+    await person.find('cell', '02/13/2026');
+    await person.click('cell', '(12,00 €)');
+    await person.choose('Type', 'as typed');
+    await person.find('cell', '(£12)');
+    await person.untilKept();
+    expect(await markup()).toContain('(£12)</td>');
+  }, 30_000);
+});

@@ -1,0 +1,97 @@
+import { Key, type WebDriver } from 'selenium-webdriver';
+import { axeFindings } from './axe';
+import { devTools } from './driver';
+import { consoleErrors, opened } from './opened';
+import type { Person } from './person';
+import type { App } from './server';
+
+/** What is made in the page editor, and then used as a visitor would. */
+describe('A table that visitors use', () => {
+  let [app, driver, person]: [App, WebDriver, Person] = [undefined, undefined, undefined] as never;
+  opened({ demo: true }, (all) => ({ app, driver, person } = all));
+  afterEach(async () => expect(await consoleErrors(driver)).toEqual([]));
+
+  const column = (at: number, where = 'document'): Promise<readonly string[]> =>
+    driver.executeScript(
+      `return [...${where}.querySelectorAll('[data-visitor] tbody tr:not([hidden])')].map((row) => row.cells[arguments[0]].textContent)`,
+      at,
+    );
+  const status = (): Promise<string> => driver.executeScript("return document.querySelector('[data-visitor] [role=status]').textContent");
+
+  it('is set up on a page, works in its preview as it will be published, and can be undone', async () => {
+    await person.open(`${app.url}/pages/thistle-press`);
+    await person.click('button', /Table in/);
+    await person.click('checkbox', 'They can do more than read it');
+    await person.fill('spinbutton', 'Rows on a page', '3');
+    await person.press(Key.TAB);
+    await person.choose('Labels in', 'Deutsch');
+    await person.fill('spinbutton', 'Rows on a page', '2000');
+    await person.press(Key.TAB);
+    await person.find('alert', /whole number up to 1,000/);
+    const frame = "document.querySelector('iframe').contentDocument";
+    await person.until('three rows in the preview', async () => (await column(0, frame)).length === 3 || undefined);
+    const first = await column(0, frame);
+    await driver.executeScript(`${frame}.querySelector('.zp-sort').click()`);
+    expect(await column(0, frame)).not.toEqual(first);
+    await person.untilKept();
+    await person.click('button', 'Publish page');
+    await person.find('link', 'Open live page');
+    await person.open(`${app.url}/site/thistle-press`);
+    await person.find('searchbox', 'Suchen');
+    expect((await column(0)).length).toBe(3);
+    expect(await status()).toMatch(/^Zeilen 1 bis 3 von \d+$/);
+  }, 60_000);
+
+  it('is sorted, searched and paged by keyboard alone; what happened is said, and the focus stays', async () => {
+    await person.open(`${app.url}/site/night-boats`);
+    await person.focus('button', 'Passengers');
+    await person.press(Key.ENTER);
+    await person.untilText(/Sorted upwards by Passengers/);
+    await person.press(Key.SPACE);
+    await person.untilText(/Sorted downwards by Passengers/);
+    const most = (await column(6)).map(Number);
+    expect(most).toEqual([...most].sort((a, b) => b - a));
+    expect(await driver.executeScript("return document.activeElement.closest('th').getAttribute('aria-sort')")).toBe('descending');
+    await person.focus('button', 'Next page');
+    await person.press(Key.ENTER, Key.ENTER);
+    await person.untilText(/Rows 21 to 30 of 300/);
+    expect(await driver.executeScript("return document.activeElement.getAttribute('aria-label')")).toBe('Next page');
+    const shared = await driver.getCurrentUrl();
+    const seen = await column(0);
+    await person.focus('searchbox', 'Search');
+    await person.press('moth fog');
+    await person.untilText(/found among 300/);
+    expect((await column(1)).every((boat) => boat === 'Moth')).toBeTrue();
+    expect(await axeFindings(driver)).toEqual([]);
+    // The address that was passed on shows the same.
+    await person.open(shared);
+    await person.untilText(/Rows 21 to 30 of 300/);
+    expect(await column(0)).toEqual(seen);
+  }, 60_000);
+
+  it('has its bands and its sorted column from the theme, on whatever is shown', async () => {
+    await person.open(`${app.url}/site/night-boats?place-7.sort=2,ascending&place-7.search=calm`);
+    await person.untilText(/found among 300/);
+    const fills = await driver.executeScript<string[]>(
+      "return [...document.querySelectorAll('#place-7 tbody tr:not([hidden])')].map((row) => getComputedStyle(row).backgroundColor)",
+    );
+    expect(new Set(fills.filter((_, i) => i % 2 === 0)).size).toBe(1);
+    expect(new Set(fills.filter((_, i) => i % 2 === 1)).size).toBe(1);
+    expect(fills[0]).not.toBe(fills[1]);
+    const sorted = await driver.executeScript<number>("return document.querySelectorAll('#place-7 tbody tr:not([hidden]) > .zp-sorted').length");
+    expect(sorted).toBe(fills.length);
+  }, 30_000);
+
+  it('is there whole and readable without script, with no control that does nothing', async () => {
+    await devTools(driver, 'Emulation.setScriptExecutionDisabled', { value: true });
+    try {
+      await person.open(`${app.url}/site/night-boats`);
+      await person.find('table', 'Every crossing of the autumn timetable');
+      expect((await person.all('row', /^L1/)).length).toBe(300);
+      expect(await person.all('searchbox', 'Search')).toEqual([]);
+      expect(await person.all('button', /./)).toEqual([]);
+    } finally {
+      await devTools(driver, 'Emulation.setScriptExecutionDisabled', { value: false });
+    }
+  }, 60_000);
+});

@@ -1,0 +1,33 @@
+import type { Direction } from './compare';
+
+/** What of a table's state stands in the address of its page, under the table's id. */
+export interface State {
+  column?: number;
+  direction?: Direction;
+  search: string;
+  page: number;
+}
+
+/** Reads `?place-1.sort=2,descending&place-1.search=moth&place-1.page=3`; what makes no sense is left out. */
+export function readAddress(id: string, query: string): State {
+  const given = new URLSearchParams(query);
+  const [column, direction] = (given.get(`${id}.sort`) ?? '').split(',');
+  const page = Number(given.get(`${id}.page`) ?? 1);
+  return {
+    ...(/^\d{1,3}$/.test(column ?? '') && (direction === 'ascending' || direction === 'descending') ? { column: Number(column) - 1, direction } : {}),
+    search: (given.get(`${id}.search`) ?? '').slice(0, 200),
+    page: Number.isInteger(page) && page > 0 ? page - 1 : 0,
+  };
+}
+
+/** The address with a table's state in it, and everything else as it was. */
+export function writeAddress(id: string, query: string, { column, direction, search, page }: State): string {
+  const given = new URLSearchParams(query);
+  const put = (name: string, value: string | undefined): void =>
+    value === undefined ? given.delete(`${id}.${name}`) : given.set(`${id}.${name}`, value);
+  put('sort', column === undefined || !direction ? undefined : `${column + 1},${direction}`);
+  put('search', search || undefined);
+  put('page', page > 0 ? String(page + 1) : undefined);
+  const text = given.toString();
+  return text && `?${text}`;
+}

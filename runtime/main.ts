@@ -1,0 +1,3 @@
+import { dress } from './dress';
+
+for (const box of document.querySelectorAll<HTMLElement>('[data-visitor]')) dress(box);

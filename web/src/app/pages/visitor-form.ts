@@ -1,0 +1,77 @@
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { MatCheckboxModule } from '@angular/material/checkbox';
+import { PLAIN_VISITOR, isRightToLeft, wordingOf, words, type LabelLanguage, type Visitor, type Word } from '../../../../core/page';
+
+const languages: readonly (readonly [LabelLanguage, string])[] = [
+  ['en', 'English'],
+  ['de', 'Deutsch'],
+  ['fr', 'Français'],
+  ['es', 'Español'],
+  ['el', 'Ελληνικά'],
+  ['ar', 'العربية'],
+];
+
+/** What visitors can do with a placed table, and how it is said. */
+@Component({
+  selector: 'zest-visitor-form',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatCheckboxModule],
+  templateUrl: './visitor-form.html',
+  styles: `
+    :host {
+      display: flex;
+      flex-direction: column;
+      gap: 2px;
+    }
+    h3 {
+      margin: 12px 0 0;
+    }
+    label {
+      display: grid;
+      gap: 4px;
+      margin-block: 4px;
+      color: var(--zest-soft);
+    }
+    label.short {
+      grid-template-columns: 1fr 80px;
+      align-items: center;
+    }
+    summary {
+      cursor: pointer;
+      padding-block: 4px;
+    }
+    p {
+      margin: 0;
+    }
+  `,
+})
+export class VisitorForm {
+  readonly visitor = input.required<Visitor | null>();
+  readonly changed = output<Visitor | null>();
+  protected readonly languages = languages;
+  protected readonly words = words;
+  protected readonly plain = PLAIN_VISITOR;
+  protected readonly wrong = signal('');
+  /** What each label says as the language has it. */
+  protected readonly ready = computed(() => wordingOf({ ...(this.visitor() ?? PLAIN_VISITOR), wording: {} }));
+  protected readonly direction = computed(() => (isRightToLeft(this.visitor()?.language ?? 'en') ? 'rtl' : 'ltr'));
+
+  protected put(part: Partial<Visitor>): void {
+    this.wrong.set('');
+    this.changed.emit({ ...(this.visitor() ?? PLAIN_VISITOR), ...part });
+  }
+  protected rows(typed: string): void {
+    const n = typed.trim() === '' ? 0 : Number(typed);
+    if (!Number.isInteger(n) || n < 0 || n > 1000)
+      return this.wrong.set('Rows on a page are a whole number up to 1,000; leave it empty for all of them.');
+    this.put({ pageRows: n });
+  }
+  protected language = (code: string): void => this.put({ language: code as LabelLanguage });
+  /** A label in the person's own words; an empty one is the language's again. */
+  protected word(name: Word, typed: string): void {
+    const { [name]: _, ...others } = this.visitor()?.wording ?? {};
+    const text = typed.trim().slice(0, 200);
+    this.put({ wording: text === '' ? others : { ...others, [name]: text } });
+  }
+  protected putsOf = (word: (typeof words)[number]): string => ('puts' in word ? word.puts.map((name) => `{${name}}`).join(', ') : '');
+}

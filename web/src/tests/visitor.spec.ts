@@ -1,0 +1,212 @@
+import { element, framedTable, visitedTable, writeHtml } from '../../../core/compile';
+import { sortedPlaces, type Value } from '../../../core/data-types';
+import { PLAIN_VISITOR, type Visitor } from '../../../core/page';
+import { PLAIN_COLUMN, mergeCells, tableOf, type Table } from '../../../core/table';
+import { dice, randomTable, type Dice } from '../../../core/tests/random';
+import { dress } from '../../../runtime/dress';
+import { readAddress, writeAddress } from '../../../runtime/address';
+
+const boxes: HTMLElement[] = [];
+afterEach(() => boxes.splice(0).forEach((box) => box.remove()));
+
+/** A placed table as it is published, brought to life. */
+function visit(table: Table, set: Partial<Visitor> = {}): HTMLElement {
+  const visitor = { ...PLAIN_VISITOR, ...set };
+  const framed = framedTable(table, { id: 'place-1', theme: 'v', sortable: visitor.sort });
+  const holder = document.createElement('div');
+  holder.innerHTML = writeHtml(element('div', {}, visitedTable(framed, table, visitor, { id: 'place-1', theme: 'v' })), 'compact');
+  const box = holder.querySelector<HTMLElement>('[data-visitor]') as HTMLElement;
+  document.body.append(holder);
+  boxes.push(holder);
+  dress(box);
+  return box;
+}
+const texts = (box: HTMLElement, column = 0): readonly string[] =>
+  [...box.querySelectorAll<HTMLTableRowElement>('tbody > tr:not([hidden])')].map((row) => row.cells[column]?.textContent ?? '');
+const sorter = (box: HTMLElement, name: string): HTMLElement =>
+  [...box.querySelectorAll<HTMLElement>('.zp-sort')].find((each) => each.textContent === name) as HTMLElement;
+const type = (box: HTMLElement, text: string): void => {
+  const field = box.querySelector('input') as HTMLInputElement;
+  field.value = text;
+  field.dispatchEvent(new Event('input'));
+};
+const go = (box: HTMLElement, name: string): void => box.querySelector<HTMLElement>(`.zp-page[aria-label="${name}"]`)?.click();
+const says = (box: HTMLElement): string => box.querySelector('[role=status]')?.textContent ?? '';
+
+const boats = tableOf(
+  'Boats',
+  [
+    ['Boat', 'Fare', 'Sails'],
+    ['Émile', '£12.00', '13.2.2026'],
+    ['Wick', '–', '4.5.2026'],
+    ['moth 10', '(£3)', '1.12.2025'],
+    ['moth 9', '£4.50', 'unknown'],
+  ],
+  { columns: [PLAIN_COLUMN, PLAIN_COLUMN, { ...PLAIN_COLUMN, type: 'date' }] },
+);
+
+describe('What a visitor does with a table', () => {
+  it('sorts by type and by language, three ways, with nothing last', () => {
+    const box = visit(boats, { pageRows: 0 });
+    const fare = sorter(box, 'Fare');
+    fare.click();
+    expect(texts(box, 1)).toEqual(['(£3)', '£4.50', '£12.00', '–']);
+    expect(fare.closest('th')?.getAttribute('aria-sort')).toBe('ascending');
+    expect(says(box)).toBe('Rows 1 to 4 of 4. Sorted upwards by Fare');
+    fare.click();
+    expect(texts(box, 1)).toEqual(['£12.00', '£4.50', '(£3)', '–']);
+    expect(box.querySelectorAll('td.zp-sorted').length).toBe(4);
+    fare.click();
+    expect(texts(box)).toEqual(['Émile', 'Wick', 'moth 10', 'moth 9']);
+    expect(box.querySelector('[aria-sort], .zp-sorted')).toBeNull();
+    sorter(box, 'Boat').click();
+    expect(texts(box)).toEqual(['Émile', 'moth 9', 'moth 10', 'Wick']);
+    sorter(box, 'Sails').click();
+    expect(texts(box, 2)).toEqual(['1.12.2025', '13.2.2026', '4.5.2026', 'unknown']);
+  });
+
+  it('finds words whatever their case and accents, all of them in one row', () => {
+    const box = visit(boats);
+    type(box, 'EMILE 12');
+    expect(texts(box)).toEqual(['Émile']);
+    expect(says(box)).toBe('Rows 1 to 1 of 1 found among 4');
+    type(box, 'emile wick');
+    expect(texts(box)).toEqual([]);
+    expect(box.querySelector<HTMLElement>('.zp-empty')?.hidden).toBeFalse();
+    type(box, ' ');
+    expect(texts(box).length).toBe(4);
+    expect(box.querySelector<HTMLElement>('.zp-empty')?.hidden).toBeTrue();
+  });
+
+  it('turns pages, and keeps the focus where it was', () => {
+    const rows = Array.from({ length: 95 }, (_, i) => [String(i + 1)]);
+    const box = visit(tableOf('Many', [['n'], ...rows]), { pageRows: 10, language: 'de' });
+    expect(box.querySelector('nav')?.textContent).toBe('‹12…10›');
+    go(box, 'Seite 10');
+    expect(texts(box)).toEqual(['91', '92', '93', '94', '95']);
+    expect(says(box)).toBe('Zeilen 91 bis 95 von 95');
+    box.querySelector<HTMLElement>('.zp-page[aria-label="Vorige Seite"]')?.focus();
+    go(box, 'Vorige Seite');
+    expect(document.activeElement?.getAttribute('aria-label')).toBe('Vorige Seite');
+    expect(box.querySelector('[aria-current]')?.textContent).toBe('9');
+    go(box, 'Nächste Seite');
+    go(box, 'Nächste Seite');
+    expect(box.querySelector('[aria-current]')?.textContent).toBe('10');
+    sorter(box, 'n').click();
+    expect(texts(box)[0]).toBe('1');
+  });
+
+  it('keeps row groups together, their headings first, and hides a heading without rows', () => {
+    const box = visit(tableOf('Groups', [['n'], ['North'], ['b'], ['a'], ['South'], ['d'], ['c']], { groups: [1, 4] }), { pageRows: 0 });
+    sorter(box, 'n').click();
+    expect(texts(box)).toEqual(['North', 'a', 'b', 'South', 'c', 'd']);
+    type(box, 'c');
+    expect(texts(box)).toEqual(['South', 'c']);
+  });
+
+  it('reads labels from right to left in Arabic, in the person’s own words where there are some', () => {
+    const box = visit(boats, { language: 'ar', wording: { search: 'ابحث عن قارب' }, pageRows: 2 });
+    const bar = box.querySelector('.zp-search');
+    expect([bar?.getAttribute('dir'), bar?.textContent.trim(), box.querySelector('table')?.dir]).toEqual(['rtl', 'ابحث عن قارب', '']);
+    expect(says(box)).toContain('الصفوف');
+    expect(box.querySelector('nav')?.textContent.startsWith('›')).toBeTrue();
+  });
+
+  it('finds the columns under headers in tiers, and leaves out those that reach over several', () => {
+    const plain = tableOf(
+      'Tiers',
+      [
+        ['Boat', 'Fare', ''],
+        ['', 'Single', 'Return'],
+        ['b', '2', '9'],
+        ['a', '10', '8'],
+      ],
+      { headerRows: 2 },
+    );
+    const wide = mergeCells(plain, { row: 0, column: 1 }, { row: 0, column: 2 });
+    const tall = wide.ok ? mergeCells(wide.value, { row: 0, column: 0 }, { row: 1, column: 0 }) : wide;
+    const box = visit(tall.ok ? tall.value : plain, { pageRows: 0 });
+    expect([...box.querySelectorAll('.zp-sort')].map((each) => each.textContent)).toEqual(['Boat', 'Single', 'Return']);
+    sorter(box, 'Return').click();
+    expect(texts(box)).toEqual(['a', 'b']);
+    sorter(box, 'Single').click();
+    expect(texts(box)).toEqual(['b', 'a']);
+  });
+
+  it('can do nothing that was not allowed, and shows no control before the script is there', () => {
+    const box = visit(boats, { sort: false, search: false, info: false, pageRows: 0 });
+    expect(box.querySelectorAll('button, input').length).toBe(0);
+    const framed = framedTable(boats, { id: 'p', sortable: true });
+    const html = writeHtml(visitedTable(framed, boats, PLAIN_VISITOR, { id: 'p' }), 'compact');
+    const still = document.createElement('div');
+    still.innerHTML = html;
+    expect([...still.querySelectorAll<HTMLElement>('[data-visitor] > :not(.zp-frame)')].every((each) => each.hidden)).toBeTrue();
+    expect(still.querySelectorAll('tbody tr').length).toBe(4);
+  });
+
+  it('keeps its state in the address, beside what else stands there', () => {
+    const query = writeAddress('place-2', '?lang=el', { column: 2, direction: 'descending', search: 'Σκόρος & fog', page: 3 });
+    expect(readAddress('place-2', query)).toEqual({ column: 2, direction: 'descending', search: 'Σκόρος & fog', page: 3 });
+    expect(new URLSearchParams(query).get('lang')).toBe('el');
+    expect(writeAddress('place-2', query, { search: '', page: 0 })).toBe('?lang=el');
+    expect(readAddress('place-2', '?place-2.sort=x,up&place-2.page=-4')).toEqual({ search: '', page: 0 });
+  });
+});
+
+/** The order that the core says, for a table without merges and groups. */
+function expected(table: Table, column: number, direction: 'ascending' | 'descending'): readonly number[] {
+  const values = table.rows.slice(1).map((row): Value => (row[column] === '' ? null : Number(row[column])));
+  return [...sortedPlaces(values, direction, 'en')];
+}
+
+describe('After whatever a visitor did', () => {
+  it('the rows are in the order that the core says, for random numbers', () => {
+    for (let seed = 0; seed < 40; seed++) {
+      const d = dice(seed);
+      const rows = Array.from({ length: d.whole(1, 40) }, (_, i) => [String(i), d.chance(0.2) ? '' : String(d.whole(-50, 50) / 4)]);
+      const table = tableOf('r', [['id', 'n'], ...rows], { columns: [PLAIN_COLUMN, { ...PLAIN_COLUMN, type: 'number' }] });
+      const box = visit(table, { pageRows: 0 });
+      for (const direction of ['ascending', 'descending'] as const) {
+        sorter(box, 'n').click();
+        expect(texts(box))
+          .withContext(`seed ${seed}, ${direction}`)
+          .toEqual(expected(table, 1, direction).map(String));
+      }
+    }
+  });
+
+  it('no row is lost, no merged cell is torn, and what is shown fits the page, in random tables', () => {
+    for (let seed = 0; seed < 120; seed++) {
+      const d = dice(1000 + seed);
+      const table = randomTable(d);
+      const box = visit(table, { pageRows: d.pick([0, 1, 3]) });
+      const all = [...box.querySelectorAll('tbody > tr')];
+      const before = box.querySelector('table')?.textContent;
+      for (let step = 0; step < 8; step++) act(d, box);
+      const now = [...box.querySelectorAll<HTMLTableRowElement>('tbody > tr')];
+      expect(new Set(now)).withContext(`seed ${seed}`).toEqual(new Set(all));
+      for (const row of now)
+        for (const cell of row.cells) {
+          const group = [...(row.parentElement as HTMLTableSectionElement).rows];
+          const held = group.slice(group.indexOf(row), group.indexOf(row) + cell.rowSpan);
+          expect(held.length).withContext(`seed ${seed}`).toBe(cell.rowSpan);
+          expect(new Set(held.map(({ hidden }) => hidden)).size)
+            .withContext(`seed ${seed}`)
+            .toBe(1);
+        }
+      expect(box.querySelectorAll('[aria-sort]').length).toBeLessThanOrEqual(1);
+      // Back to how it was: no search, and sorting a third time.
+      type(box, '');
+      for (let i = 0; i < 2 && box.querySelector('[aria-sort]'); i++) box.querySelector<HTMLElement>('[aria-sort] > .zp-sort')?.click();
+      expect(box.querySelector('table')?.textContent).withContext(`seed ${seed}`).toBe(before);
+      boxes.splice(0).forEach((each) => each.remove());
+    }
+  });
+});
+
+/** One of the things that a visitor can do. */
+function act(d: Dice, box: HTMLElement): void {
+  const buttons = [...box.querySelectorAll<HTMLElement>('.zp-sort, .zp-page')];
+  if (d.chance(0.25)) type(box, d.pick(['', 'a', 'o', '1', 'zz', 'e 1']));
+  else if (buttons.length > 0) d.pick(buttons).click();
+}
