@@ -90,6 +90,10 @@ try {
     await person.find('rowheader', 'Northern waters');
     await person.click('rowheader', 'Southern waters');
   });
+  await shoot('table-columns', '/tables/islands', async () => {
+    await person.click('cell', '58.50 m');
+    await person.find('combobox', 'Type');
+  });
   await shoot('table-history', '/tables/fares-by-age', async () => {
     await person.click('cell', '£19.50');
     await person.press('£18.50', Key.ENTER);
@@ -101,6 +105,11 @@ try {
     await person.find('button', /^Go back to before this: type in/);
   });
   await shoot('live-page', '/site/night-boats', () => person.find('table', 'Fares by age'));
+  await shoot('live-page-sorted', '/site/night-boats', async () => {
+    await person.click('button', 'Passengers');
+    await person.untilText(/Sorted upwards by Passengers/);
+    await driver.executeScript("document.querySelector('#place-7').scrollIntoView()");
+  });
   await shoot('live-page-phone', '/site/night-boats', () => person.find('table', 'Fares by age'), 390, 800);
   await devTools(driver, 'Emulation.setEmulatedMedia', { features: [still, { name: 'prefers-color-scheme', value: 'dark' }] });
   await shoot('studio-dark', '/themes/low-sound?part=column-headers', () => person.find('gridcell', /^Fill, At rest/));

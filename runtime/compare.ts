@@ -23,18 +23,21 @@ export function sorted(units: readonly Unit[], column: number, direction: Direct
   known.set(units, columns);
   const keys = columns.get(column) ?? units.map((unit) => keyOf(unit, column));
   columns.set(column, keys);
-  const { compare } = new Intl.Collator(language, { numeric: true });
+  // Each kind of key in a list of its own: numbers are compared as numbers only, and a language is asked only for texts.
+  const [numbers, texts, nothing]: [number[], number[], number[]] = [[], [], []];
+  for (let at = 0; at < keys.length; at++) {
+    const key = keys[at];
+    (typeof key === 'number' ? numbers : key == null ? nothing : texts).push(at);
+  }
   const turn = direction === 'ascending' ? 1 : -1;
-  const rank = (key: Key): number => (key === null ? 2 : typeof key === 'number' ? 0 : 1);
-  return [...units.keys()]
-    .sort((a, b) => {
-      const [x, y] = [keys[a] ?? null, keys[b] ?? null];
-      const [p, q] = [rank(x), rank(y)];
-      const found = p !== q ? p - q : p === 0 ? Number(x) - Number(y) : p === 1 ? compare(String(x), String(y)) : 0;
-      return (p > 1 || q > 1 ? found : turn * found) || a - b;
-    })
-    .map((at) => units[at] as Unit);
+  const amounts = Float64Array.from(keys, (key) => (typeof key === 'number' ? turn * key : 0));
+  numbers.sort((a, b) => (amounts[a] as number) - (amounts[b] as number) || a - b);
+  if (texts.length > 0) {
+    const { compare } = new Intl.Collator(language, { numeric: true });
+    texts.sort((a, b) => turn * compare(keys[a] as string, keys[b] as string) || a - b);
+  }
+  return [...(turn > 0 ? [...numbers, ...texts] : [...texts, ...numbers]), ...nothing].map((at) => units[at] as Unit);
 }
 
 /** Letters without case and marks, so that “Émile” is found by “emile”. */
-export const folded = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+export const folded = (text: string): string => (/^[\x20-\x7e\s]*$/.test(text) ? text : text.normalize('NFD').replace(/\p{M}/gu, '')).toLowerCase();

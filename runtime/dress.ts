@@ -15,6 +15,7 @@ export function dress(box: HTMLElement): void {
   const size = Number(box.dataset['rows'] ?? 0);
   const words = JSON.parse(box.dataset['words'] ?? '{}') as Record<string, string>;
   const { units, headings } = unitsOf(table);
+  const groups = [...new Set(units.map(({ group }) => group))];
   const headers = sortHeaders(table);
   const field = box.querySelector<HTMLInputElement>('.zp-search input');
   const status = box.querySelector<HTMLElement>('[role=status]');
@@ -28,28 +29,33 @@ export function dress(box: HTMLElement): void {
   let order: readonly Unit[] = units;
   let texts: string[] | undefined;
   let matching: ReadonlySet<Unit> | undefined;
+  let before: ReadonlySet<Unit> = new Set(units);
   let marked: Element[] = [];
   let news = '';
 
   const sort = (): void => {
     const { column, direction } = state;
-    order = column === undefined || !direction ? units : sorted(units, column, direction, box.dataset['language'] ?? 'en');
-    const groups = new Map<HTMLTableSectionElement, Node[]>();
-    for (const { group, rows } of order) {
-      const list = groups.get(group);
-      if (list) list.push(...rows);
-      else groups.set(group, [...rows]);
-    }
-    for (const [group, rows] of groups) {
-      const piece = box.ownerDocument.createDocumentFragment();
-      for (const row of rows) piece.append(row);
-      group.append(piece);
-    }
+    const all = column === undefined || !direction ? units : sorted(units, column, direction, box.dataset['language'] ?? 'en');
     // Row groups stay where they are, and so does the order in which pages are counted.
-    order = [...groups.keys()].flatMap((group) => order.filter((unit) => unit.group === group));
+    order = groups.length < 2 ? all : groups.flatMap((group) => all.filter((unit) => unit.group === group));
     for (const [header, at] of headers) {
       if (at === column && direction) header.setAttribute('aria-sort', direction);
       else header.removeAttribute('aria-sort');
+    }
+  };
+
+  /** Brings the rows that are shown to the front of their groups, in order; those that are hidden need none. */
+  const place = (units: readonly Unit[]): void => {
+    const next = new Map<HTMLTableSectionElement, ChildNode | null>();
+    for (const { group, rows } of units) {
+      let before = next.has(group)
+        ? (next.get(group) ?? null)
+        : (headings.get(group)?.nextSibling ?? (headings.has(group) ? null : group.firstChild));
+      for (const row of rows) {
+        if (before === row) before = row.nextSibling;
+        else group.insertBefore(row, before);
+      }
+      next.set(group, before);
     }
   };
 
@@ -68,7 +74,10 @@ export function dress(box: HTMLElement): void {
     const from = size > 0 ? state.page * size : 0;
     const shown = new Set(size > 0 ? found.slice(from, from + size) : found);
     const filled = new Set([...shown].map(({ group }) => group));
-    for (const unit of units) for (const row of unit.rows) if (row.hidden === shown.has(unit)) row.hidden = !shown.has(unit);
+    for (const unit of before) if (!shown.has(unit)) for (const row of unit.rows) row.hidden = true;
+    for (const unit of shown) if (!before.has(unit)) for (const row of unit.rows) row.hidden = false;
+    before = shown;
+    place([...shown]);
     for (const [group, heading] of headings) heading.hidden = !filled.has(group);
     for (const cell of marked) cell.classList.remove('zp-sorted');
     const { column } = state;

@@ -13,16 +13,18 @@ export interface Unit {
 /** The rows of a table's body as units, in their order, and the heading of each row group that has one. */
 export function unitsOf(table: HTMLTableElement): { units: Unit[]; headings: Map<HTMLTableSectionElement, HTMLTableRowElement> } {
   const units: Unit[] = [];
+  const isPlain = !table.querySelector('tbody [colspan], tbody [rowspan]');
+  const cellOf = isPlain ? (row: HTMLTableRowElement, column: number): HTMLTableCellElement | undefined => row.cells[column] : cellIn;
   const headings = new Map<HTMLTableSectionElement, HTMLTableRowElement>();
   for (const group of table.tBodies) {
     const rows = [...group.rows];
     if (rows[0]?.querySelector(':scope > [scope=rowgroup]')) headings.set(group, rows.shift() as HTMLTableRowElement);
     for (let at = 0; at < rows.length;) {
       let end = at + 1;
-      for (let row = at; row < end && row < rows.length; row++)
+      for (let row = at; !isPlain && row < end && row < rows.length; row++)
         for (const cell of rows[row]?.cells ?? []) if (cell.rowSpan > 1) end = Math.max(end, Math.min(rows.length, row + cell.rowSpan));
       const [first] = rows.slice(at, end);
-      units.push({ rows: rows.slice(at, end), group, cellAt: (column) => first && cellIn(first, column) });
+      units.push({ rows: rows.slice(at, end), group, cellAt: (column) => first && cellOf(first, column) });
       at = end;
     }
   }

@@ -1,0 +1,93 @@
+import { openBrowser } from '../e2e/driver';
+import { startApp } from '../e2e/server';
+import { kB, ms, quantile, say } from './figures';
+
+const [ROWS, COLUMNS] = [5000, 8];
+
+/** From what a visitor does to the frame after it is painted, beside the bare work on the same data. */
+const measure = `
+  const [what, done] = arguments;
+  const wait = () => new Promise((resolve) => setTimeout(resolve, 30));
+  const box = document.querySelector('[data-visitor]');
+  const painted = () => new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
+  const rows = [...box.querySelectorAll('tbody tr')];
+  const bare = {
+    sort: () => { const keys = rows.map((row) => Number(row.cells[3].dataset.value ?? row.cells[3].textContent)); return [...keys.keys()].sort((a, b) => keys[a] - keys[b] || a - b); },
+    search: () => rows.filter((row) => row.textContent.toLowerCase().includes('skerrin 4')),
+    page: () => rows.slice(20, 40),
+  };
+  const field = box.querySelector('input');
+  let n = 0;
+  const act = {
+    sort: () => box.querySelectorAll('.zp-sort')[3].click(),
+    search: () => { field.value = n++ % 2 ? 'skerrin 4' : 'skerrin'; field.dispatchEvent(new Event('input')); },
+    page: () => box.querySelector('[data-to="next"]').click(),
+  };
+  (async () => {
+    const [with_, work, without] = [[], [], []];
+    for (let i = 0; i < 13; i++) {
+      await wait();
+      let start = performance.now();
+      bare[what]();
+      without.push(performance.now() - start);
+      start = performance.now();
+      act[what]();
+      work.push(performance.now() - start);
+      await painted();
+      with_.push(performance.now() - start);
+    }
+    if (what === 'search') { field.value = ''; field.dispatchEvent(new Event('input')); }
+    done([with_, work, without]);
+  })();`;
+
+/** A published table of 5,000 rows in the hands of a visitor. */
+export async function benchVisitor(): Promise<void> {
+  const app = await startApp();
+  const driver = await openBrowser();
+  const send = async (path: string, body: unknown): Promise<{ readonly id: string }> => {
+    const answer = await fetch(`${app.url}${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+    if (!answer.ok) throw new Error(await answer.text());
+    return (await answer.json()) as { readonly id: string };
+  };
+  try {
+    const places = ['Skerrin', 'Tarn Isle', 'Low Sound', 'Fennel Point'];
+    const rows = Array.from({ length: ROWS }, (_, i) => [
+      `L${i}`,
+      places[i % 4] ?? '',
+      `2026-${String((i % 12) + 1).padStart(2, '0')}-${String((i % 28) + 1).padStart(2, '0')}`,
+      ...Array.from({ length: COLUMNS - 3 }, (_each, c) => String(((i * (c + 7919)) % 10_000) / 10)),
+    ]);
+    const names = ['Crossing', 'To', 'Day', ...Array.from({ length: COLUMNS - 3 }, (_, c) => `Reading ${c + 1}`)];
+    const columns = names.map(() => ({ width: '', hidden: false, type: '', order: '', format: null, total: '' }));
+    const table = {
+      ...{ format: 'zest-table/4', name: 'Log', kind: 'data', caption: '', captionSide: '', captionAlign: '', description: '', note: '' },
+      ...{ rows: [names, ...rows], merges: [], headerRows: 1, rowHeaders: 1, footerRows: 0, groups: [], columns, pinned: false, decimal: '' },
+      ...{ language: '', theme: '' },
+    };
+    const { id } = await send('/api/tables', table);
+    const visitor = { sort: true, search: true, info: true, pageRows: 20, address: false, language: 'en', wording: {} };
+    const block = { id: 'a', kind: 'table', table: id, theme: '', width: 'fill', align: 'start', room: '0' };
+    for (const [slug, pageRows] of [
+      ['pages', 20],
+      ['whole', 0],
+    ] as const) {
+      const page = await send('/api/pages', { format: 'zest-page/2', name: slug, slug, blocks: [{ ...block, visitor: { ...visitor, pageRows } }] });
+      await send(`/api/pages/${page.id}/publish`, {});
+      await driver.get(`${app.url}/site/${slug}`);
+      for (const what of pageRows > 0 ? (['sort', 'search', 'page'] as const) : (['sort', 'search'] as const)) {
+        const [painted = [], work = [], bare = []] = await driver.executeAsyncScript<number[][]>(measure, what);
+        const [p, w, b] = [painted, work, bare].map((times) => quantile(times, 0.5));
+        say(
+          `${ROWS} x ${COLUMNS} ${pageRows > 0 ? '20 on a page' : 'all on one page'}: ${what}, done to painted (at most 100 ms), of it script, bare ${what}; medians`,
+          `${ms(p ?? NaN)}, ${ms(w ?? NaN)}, ${ms(b ?? NaN)}`,
+        );
+      }
+    }
+    const runtime = await fetch(`${app.url}/site/table.js`, { headers: { 'accept-encoding': 'identity' } });
+    const { gzipSync } = await import('node:zlib');
+    say('the runtime, compressed (at most 5 kB)', kB(gzipSync(await runtime.text()).length));
+  } finally {
+    await driver.quit();
+    await app.kill();
+  }
+}
