@@ -65,7 +65,18 @@ export async function benchVisitor(): Promise<void> {
       ...{ language: '', theme: '' },
     };
     const { id } = await send('/api/tables', table);
-    const visitor = { sort: true, search: true, info: true, pageRows: 20, address: false, language: 'en', wording: {} };
+    const visitor = {
+      sort: true,
+      search: true,
+      filter: false,
+      info: true,
+      pageRows: 20,
+      sizes: false,
+      first: null,
+      address: false,
+      language: 'en',
+      wording: {},
+    };
     const block = { id: 'a', kind: 'table', table: id, theme: '', width: 'fill', align: 'start', room: '0' };
     for (const [slug, pageRows] of [
       ['pages', 20],

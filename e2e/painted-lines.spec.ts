@@ -92,6 +92,8 @@ const theme = (cells: string, radius: string): object => ({
 });
 
 /** In the page: a place in the middle of each unit of each cell's start and top edge, and one inside each cell; and which are at the outside. */
+const isDressed = `return document.readyState === 'complete' && document.styleSheets.length > 0 &&
+  [...document.querySelectorAll('table')].every((table) => getComputedStyle(table).borderCollapse === 'separate' && table.offsetWidth >= 340)`;
 const collect = `
   for (const other of document.querySelectorAll('header, h1')) other.remove();
   document.body.style.cssText = 'margin:0;padding:0;max-width:none';
@@ -180,6 +182,8 @@ describe('Lines as they are painted, for a hundred random tables with merged cel
       let edges = 0;
       for (let first = 0; first < CASES; first += PER_PAGE) {
         await driver.get(`${app.url}/site/p${first}`);
+        // On a slow machine the driver can be back before the page has its stylesheet.
+        await driver.wait(() => driver.executeScript<boolean>(isDressed), 20_000);
         const tables = await driver.executeScript<readonly { readonly cells: readonly Cell[] }[]>(collect);
         const painted = await paintedOn(driver, ratio);
         tables.forEach(({ cells }, i) => {

@@ -18,6 +18,8 @@ const names: Readonly<Record<string, string>> = {
 };
 
 export async function paintedOn(driver: WebDriver, ratio: number): Promise<Painted> {
+  // Two frames, so that the page that was just opened is what is on the screen, and not the one before.
+  await driver.executeAsyncScript('const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done)))');
   const image = PNG.sync.read(Buffer.from(await driver.takeScreenshot(), 'base64'));
   const device = (x: number, y: number): string => {
     const i = (Math.round(y) * image.width + Math.round(x)) * 4;

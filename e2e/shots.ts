@@ -108,6 +108,8 @@ try {
   await shoot('live-page-sorted', '/site/night-boats', async () => {
     await person.click('button', 'Passengers');
     await person.untilText(/Sorted upwards by Passengers/);
+    await driver.executeScript("document.querySelector('#place-7 summary').click()");
+    await person.choose('Sea', 'fog');
     await driver.executeScript("document.querySelector('#place-7').scrollIntoView()");
   });
   await shoot('live-page-phone', '/site/night-boats', () => person.find('table', 'Fares by age'), 390, 800);

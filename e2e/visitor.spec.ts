@@ -69,6 +69,28 @@ describe('A table that visitors use', () => {
     expect(await column(0)).toEqual(seen);
   }, 60_000);
 
+  it('is filtered by each column’s own kind of field, which the address remembers', async () => {
+    await person.open(`${app.url}/site/night-boats`);
+    await person.find('searchbox', 'Search');
+    await driver.executeScript("document.querySelector('#place-7 summary').click()");
+    await person.choose('Sea', 'fog');
+    await person.fill('spinbutton', 'Passengers from', '150');
+    await person.untilText(/found among 300/);
+    await person.until('only full boats in fog', async () => {
+      const [seas, passengers] = [await column(8), await column(6)];
+      return (seas.length > 0 && seas.every((sea) => sea === 'fog') && passengers.every((count) => Number(count) >= 150)) || undefined;
+    });
+    expect(await axeFindings(driver)).toEqual([]);
+    const seen = await column(0);
+    await person.open(await driver.getCurrentUrl());
+    await person.untilText(/found among 300/);
+    expect(await column(0)).toEqual(seen);
+    await person.click('button', 'Clear');
+    await person.untilText(/Rows 1 to 10 of 300/);
+    await person.choose('Rows on a page', '50');
+    await person.untilText(/Rows 1 to 50 of 300/);
+  }, 60_000);
+
   it('has its bands and its sorted column from the theme, on whatever is shown', async () => {
     await person.open(`${app.url}/site/night-boats?place-7.sort=2,ascending&place-7.search=calm`);
     await person.untilText(/found among 300/);

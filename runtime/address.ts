@@ -1,4 +1,5 @@
 import type { Direction } from './compare';
+import type { Filters } from './filters';
 
 /** What of a table's state stands in the address of its page, under the table's id. */
 export interface State {
@@ -6,6 +7,7 @@ export interface State {
   direction?: Direction;
   search: string;
   page: number;
+  filters: Filters;
 }
 
 /** Reads `?place-1.sort=2,descending&place-1.search=moth&place-1.page=3`; what makes no sense is left out. */
@@ -13,7 +15,17 @@ export function readAddress(id: string, query: string): State {
   const given = new URLSearchParams(query);
   const [column, direction] = (given.get(`${id}.sort`) ?? '').split(',');
   const page = Number(given.get(`${id}.page`) ?? 1);
+  const filters: Filters = new Map();
+  for (const [name, value] of given) {
+    const at = name.startsWith(`${id}.filter.`) ? Number(name.slice(id.length + 8)) - 1 : -1;
+    const range = /^(-?\d+(?:\.\d+)?)?\.\.(-?\d+(?:\.\d+)?)?$/.exec(value);
+    if (!Number.isInteger(at) || at < 0) continue;
+    if (range && (range[1] ?? range[2]) !== undefined)
+      filters.set(at, { ...(range[1] ? { from: Number(range[1]) } : {}), ...(range[2] ? { to: Number(range[2]) } : {}) });
+    else if (value.length > 1 && value.length < 200) filters.set(at, value.startsWith('=') ? { is: value.slice(1) } : { text: value.slice(1) });
+  }
   return {
+    filters,
     ...(/^\d{1,3}$/.test(column ?? '') && (direction === 'ascending' || direction === 'descending') ? { column: Number(column) - 1, direction } : {}),
     search: (given.get(`${id}.search`) ?? '').slice(0, 200),
     page: Number.isInteger(page) && page > 0 ? page - 1 : 0,
@@ -21,13 +33,16 @@ export function readAddress(id: string, query: string): State {
 }
 
 /** The address with a table's state in it, and everything else as it was. */
-export function writeAddress(id: string, query: string, { column, direction, search, page }: State): string {
+export function writeAddress(id: string, query: string, { column, direction, search, page, filters }: State): string {
   const given = new URLSearchParams(query);
   const put = (name: string, value: string | undefined): void =>
     value === undefined ? given.delete(`${id}.${name}`) : given.set(`${id}.${name}`, value);
   put('sort', column === undefined || !direction ? undefined : `${column + 1},${direction}`);
   put('search', search || undefined);
   put('page', page > 0 ? String(page + 1) : undefined);
+  for (const name of [...given.keys()]) if (name.startsWith(`${id}.filter.`)) given.delete(name);
+  for (const [at, { is, text, from, to }] of filters)
+    put(`filter.${at + 1}`, is !== undefined ? `=${is}` : text !== undefined ? `~${text}` : `${from ?? ''}..${to ?? ''}`);
   const text = given.toString();
   return text && `?${text}`;
 }

@@ -1,5 +1,6 @@
 import { readAddress, writeAddress, type State } from './address';
 import { folded, sorted, type Direction } from './compare';
+import { fillFilters, passes } from './filters';
 import { cellIn, sortHeaders, unitsOf, type Unit } from './units';
 
 /**
@@ -12,12 +13,12 @@ export function dress(box: HTMLElement): void {
   box.setAttribute('data-ready', '');
   const view = box.ownerDocument.defaultView as Window;
   const can = new Set((box.dataset['visitor'] ?? '').split(' '));
-  const size = Number(box.dataset['rows'] ?? 0);
+  let size = Number(box.dataset['rows'] ?? 0);
   const words = JSON.parse(box.dataset['words'] ?? '{}') as Record<string, string>;
   const { units, headings } = unitsOf(table);
   const groups = [...new Set(units.map(({ group }) => group))];
   const headers = sortHeaders(table);
-  const field = box.querySelector<HTMLInputElement>('.zp-search input');
+  const field = box.querySelector<HTMLInputElement>('.zp-search > label > input');
   const status = box.querySelector<HTMLElement>('[role=status]');
   const empty = box.querySelector<HTMLElement>('.zp-empty');
   const pager = box.querySelector<HTMLElement>('.zp-pager');
@@ -25,13 +26,16 @@ export function dress(box: HTMLElement): void {
   const say = (word: string, put: Record<string, string | number> = {}): string =>
     (words[word] ?? '').replace(/\{(\w+)\}/g, (_, name: string) => (typeof put[name] === 'number' ? count.format(put[name]) : (put[name] ?? '')));
 
-  const state: State = box.hasAttribute('data-address') ? readAddress(box.id, view.location.search) : { search: '', page: 0 };
+  const state: State = box.hasAttribute('data-address') ? readAddress(box.id, view.location.search) : { search: '', page: 0, filters: new Map() };
+  const [first, direction] = (box.dataset['first'] ?? '').split(',');
+  if (first && state.column === undefined) Object.assign(state, { column: Number(first) - 1, direction });
   let order: readonly Unit[] = units;
   let texts: string[] | undefined;
   let matching: ReadonlySet<Unit> | undefined;
   let before: ReadonlySet<Unit> = new Set(units);
   let marked: Element[] = [];
   let news = '';
+  let sizes: HTMLElement | undefined;
 
   const sort = (): void => {
     const { column, direction } = state;
@@ -61,9 +65,10 @@ export function dress(box: HTMLElement): void {
 
   const search = (): void => {
     const asked = folded(state.search).split(/\s+/).filter(Boolean);
-    if (asked.length === 0) return void (matching = undefined);
-    texts ??= units.map(({ rows }) => folded(rows.map((row) => [...row.cells].map((cell) => cell.textContent).join('\n')).join('\n')));
-    matching = new Set(units.filter((_, i) => asked.every((word) => texts?.[i]?.includes(word))));
+    if (asked.length === 0 && state.filters.size === 0) return void (matching = undefined);
+    if (asked.length > 0)
+      texts ??= units.map(({ rows }) => folded(rows.map((row) => [...row.cells].map((cell) => cell.textContent).join('\n')).join('\n')));
+    matching = new Set(units.filter((unit, i) => asked.every((word) => texts?.[i]?.includes(word)) && passes(unit, state.filters)));
   };
 
   /** Shows the rows of the page, and says so. */
@@ -124,14 +129,31 @@ export function dress(box: HTMLElement): void {
       nodes.push(button(String(at), count.format(at + 1), say('page', { page: at + 1 }), { current: at === state.page }));
     }
     nodes.push(button('next', bar.dir === 'rtl' ? '‹' : '›', say('next'), { off: state.page === pages - 1 }));
-    bar.replaceChildren(...nodes);
-    bar.hidden = pages < 2;
+    bar.replaceChildren(...nodes, ...(sizes ? [sizes] : []));
+    bar.hidden = pages < 2 && !sizes;
     if (had !== undefined && !bar.hidden)
       (bar.querySelector<HTMLElement>(`[data-to="${had}"]`) ?? bar.querySelector<HTMLElement>('[aria-current]'))?.focus();
   };
 
+  if (pager && box.hasAttribute('data-sizes')) {
+    sizes = box.ownerDocument.createElement('label');
+    const field = box.ownerDocument.createElement('select');
+    const each = [...new Set([10, 20, 50, 100, size])].sort((a, b) => a - b);
+    field.append(...each.map((rows) => new Option(count.format(rows), String(rows), rows === size, rows === size)));
+    sizes.append(`${say('size')} `, field);
+    field.addEventListener('change', () => {
+      // The first row that was shown stays in view.
+      const from = state.page * size;
+      size = Number(field.value);
+      state.page = Math.floor(from / size);
+      news = '';
+      show();
+      field.focus();
+    });
+  }
   if (can.has('sort'))
     for (const [header, column] of headers) {
+      if (!header.hasAttribute('data-sorts')) continue;
       const button = box.ownerDocument.createElement('button');
       button.type = 'button';
       button.className = 'zp-sort';
@@ -158,6 +180,22 @@ export function dress(box: HTMLElement): void {
       show();
     });
   }
+  const filters = box.querySelector<HTMLElement>('[data-filters]');
+  if (filters) {
+    const columns = [...headers].flatMap(([header, column]) => {
+      const kind = header.getAttribute('data-filter');
+      return kind ? [{ column, name: header.textContent, kind }] : [];
+    });
+    const changed = (): void => {
+      state.page = 0;
+      news = '';
+      search();
+      show();
+    };
+    fillFilters(filters, { columns, units, filters: state.filters, language: box.dataset['language'] ?? 'en', say, changed });
+    if (filters.parentElement) filters.parentElement.hidden = false;
+    if (state.filters.size > 0) filters.setAttribute('open', '');
+  }
   pager?.addEventListener('click', (event) => {
     const button = (event.target as HTMLElement).closest<HTMLElement>('.zp-page');
     if (!button || button.getAttribute('aria-disabled') === 'true') return;
@@ -167,6 +205,6 @@ export function dress(box: HTMLElement): void {
     show();
   });
   if (state.column !== undefined) sort();
-  if (state.search) search();
+  if (state.search || state.filters.size > 0) search();
   show();
 }

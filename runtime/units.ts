@@ -38,7 +38,7 @@ export function cellIn(row: HTMLTableRowElement, column: number): HTMLTableCellE
   return undefined;
 }
 
-/** In which column each header cell starts that rows can be sorted by, merged cells of all header rows counted. */
+/** In which column each header cell starts that rows can be sorted or filtered by, merged cells of all header rows counted. */
 export function sortHeaders(table: HTMLTableElement): Map<HTMLTableCellElement, number> {
   const found = new Map<HTMLTableCellElement, number>();
   const taken: boolean[][] = [];
@@ -46,7 +46,7 @@ export function sortHeaders(table: HTMLTableElement): Map<HTMLTableCellElement, 
     let column = 0;
     for (const cell of line.cells) {
       while (taken[row]?.[column]) column++;
-      if (cell.hasAttribute('data-sorts')) found.set(cell, column);
+      if (cell.matches('[data-sorts], [data-filter]')) found.set(cell, column);
       for (let down = 0; down < cell.rowSpan; down++)
         for (let across = 0; across < cell.colSpan; across++) (taken[row + down] ??= [])[column + across] = true;
       column += cell.colSpan;

@@ -122,7 +122,7 @@ function blockNodes(block: Block, index: number, { tables, themes }: PageInput):
   if (!table) return [element('p', {}, 'The table that stood here is gone.')];
   const id = `place-${index + 1}`;
   const theme = themes.get(block.theme)?.key;
-  const framed = framedTable(table, { id, theme, sortable: block.visitor?.sort === true });
+  const framed = framedTable(table, { id, theme, sortable: block.visitor?.sort === true, filtered: block.visitor?.filter === true });
   if (block.visitor !== null) return [visitedTable(framed, table, block.visitor, { id, theme })];
   return [{ ...framed, attributes: { ...framed.attributes, id: `place-${index + 1}`, class: contract.frame } }];
 }

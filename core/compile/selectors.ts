@@ -41,6 +41,7 @@ export const contract = {
   pagerItem: 'zp-page',
   sort: 'zp-sort',
   value: 'data-value',
+  filter: 'data-filter',
   caption: (where: 'above' | 'below' | 'start' | 'center' | 'end'): string => `zp-caption-${where}`,
   pinned: 'zp-pinned',
   frame: 'zp-frame',

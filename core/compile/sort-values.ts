@@ -1,5 +1,5 @@
-import { isNothing, readValueOf, type DataType, type Written } from '../data-types';
-import { headerRole, typeOfColumn, type GridCell, type Table } from '../table';
+import { isNothing, isNumericType, readValueOf, type DataType, type Written } from '../data-types';
+import { headerRole, sectionRows, textOf, typeOfColumn, type GridCell, type Table } from '../table';
 
 interface Reading extends Written {
   readonly type: DataType;
@@ -28,6 +28,21 @@ export function sortValue(table: Table, { section, column, text }: GridCell): st
   const reading = readingsOf(table)[column];
   const value = reading && readValueOf(reading.type, text, reading);
   return typeof value === 'number' ? String(value) : undefined;
+}
+
+/** Values of a column up to which a filter offers them all, and how often each comes at least on average. */
+const [FEW, OFTEN] = [12, 2] as const;
+
+/** How a column is filtered: by a range of amounts or days, by one of its few values, or by words. */
+export function filterKind(table: Table, column: number): 'number' | 'date' | 'choice' | 'text' {
+  const type = readingsOf(table)[column]?.type ?? 'text';
+  if (type === 'date') return 'date';
+  if (isNumericType(type)) return 'number';
+  const { first, count } = sectionRows(table, 'body');
+  const values = new Set<string>();
+  for (let row = first; row < first + count && values.size <= FEW; row++) values.add(textOf(table.rows[row]?.[column]).trim());
+  values.delete('');
+  return values.size > 1 && values.size <= FEW && count >= values.size * OFTEN ? 'choice' : 'text';
 }
 
 /** Whether rows can be sorted by a header cell: one over a single column, that reaches down to the body. */

@@ -24,7 +24,7 @@ import {
 import { cellNodes } from './cell-html';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
 import { contract } from './selectors';
-import { canSort, sortValue } from './sort-values';
+import { canSort, filterKind, sortValue } from './sort-values';
 import { rule, type CssNode } from './stylesheet';
 
 export interface TableHtmlOptions {
@@ -45,6 +45,8 @@ export interface TableHtmlOptions {
   readonly described?: boolean;
   /** Whether visitors can sort it: headers to sort by are marked, and cells say what they are sorted by. */
   readonly sortable?: boolean;
+  /** Whether visitors can filter it: header cells say how. */
+  readonly filtered?: boolean;
 }
 
 const aboutId = ({ id }: TableHtmlOptions): string => `${id}-about`;
@@ -149,7 +151,7 @@ function rowsOf(table: Table, { first, count }: RowGroup, options: TableHtmlOpti
 const cellId = ({ id }: TableHtmlOptions, { row, column }: GridCell): string => `${id}-r${row}c${column}`;
 
 function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): Element {
-  const { slots, held, contentOf, sortable = false } = options;
+  const { slots, held, contentOf, sortable = false, filtered = false } = options;
   const named = namedHeaders(table);
   const { tag, scope } = headerRole(table, cell);
   const conditions = held ? heldOn(table, cell, held) : [];
@@ -169,7 +171,8 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
       'aria-sort': isHeader && conditions.includes('sorted') ? 'ascending' : undefined,
       [contract.held]: (isHeader && conditions.filter((condition) => condition !== 'sorted').join(' ')) || undefined,
       [contract.pad]: unseenDigits(table, cell),
-      [contract.value]: sortable ? sortValue(table, cell) : undefined,
+      [contract.value]: sortable || filtered ? sortValue(table, cell) : undefined,
+      [contract.filter]: filtered && canSort(table, cell) ? filterKind(table, cell.column) : undefined,
       [contract.sorts]: sortable && canSort(table, cell) ? '' : undefined,
       'data-slot': slots ? `${cell.row} ${cell.column}` : undefined,
     },

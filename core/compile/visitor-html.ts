@@ -18,9 +18,9 @@ export interface VisitorOptions {
  */
 export function visitedTable(framed: Element, table: Table, visitor: Visitor, { id, theme }: VisitorOptions): Element {
   const { language, pageRows, address } = visitor;
-  const { search, empty, pages, ...said } = wordingOf(visitor);
+  const { search, empty, pages, filter, ...said } = wordingOf(visitor);
   const inLanguage = { lang: language, dir: isRightToLeft(language) ? 'rtl' : undefined, hidden: '' };
-  const can = (['sort', 'search', 'info'] as const).filter((what) => visitor[what]);
+  const can = (['sort', 'search', 'filter', 'info'] as const).filter((what) => visitor[what]);
   const bars = [
     ...(visitor.search
       ? [
@@ -31,6 +31,9 @@ export function visitedTable(framed: Element, table: Table, visitor: Visitor, { 
           ),
         ]
       : []),
+    ...(visitor.filter
+      ? [element('div', { class: contract.search, ...inLanguage }, element('details', { 'data-filters': '' }, element('summary', {}, filter)))]
+      : []),
     element('div', { class: visitor.info ? contract.info : contract.about, role: 'status', ...inLanguage }),
   ];
   return element(
@@ -40,6 +43,8 @@ export function visitedTable(framed: Element, table: Table, visitor: Visitor, { 
       class: theme === undefined ? undefined : contract.around(theme),
       'data-visitor': can.join(' '),
       'data-rows': pageRows > 0 ? pageRows : undefined,
+      'data-sizes': pageRows > 0 && visitor.sizes ? '' : undefined,
+      'data-first': firstOf(table, visitor),
       'data-address': address ? '' : undefined,
       'data-language': table.language === '' ? 'en' : table.language,
       'data-words': JSON.stringify(said),
@@ -49,6 +54,12 @@ export function visitedTable(framed: Element, table: Table, visitor: Visitor, { 
     element('div', { class: contract.empty, ...inLanguage }, empty),
     ...(pageRows > 0 ? [element('nav', { class: contract.pager, 'aria-label': pages, ...inLanguage })] : []),
   );
+}
+
+/** The column that rows are sorted by at first, counted from 1 among those that are shown, and the direction. */
+function firstOf({ columns }: Table, { first }: Visitor): string | undefined {
+  if (!first || columns[first.column]?.hidden !== false) return undefined;
+  return `${columns.slice(0, first.column + 1).filter(({ hidden }) => !hidden).length},${first.direction}`;
 }
 
 /**
@@ -72,6 +83,21 @@ export const visitorRules: readonly CssNode[] = [
   // The arrow is for the eye; aria-sort says the same.
   rule(`[aria-sort=ascending]>.${contract.sort}::after`, ['content', '"\\a0↑"/""']),
   rule(`[aria-sort=descending]>.${contract.sort}::after`, ['content', '"\\a0↓"/""']),
+  rule('[data-filters]>div', ['display', 'flex'], ['flex-wrap', 'wrap'], ['gap', '.5em 1em'], ['padding-block', '.5em']),
+  rule('[data-filters] label', ['display', 'grid']),
+  rule('[data-filters] input', ['box-sizing', 'border-box'], ['max-width', '11em'], ['min-height', '2em']),
+  // In the system's own colours, since a list that drops down takes them from its field.
+  rule(
+    `[data-filters] :is(select,button),.${contract.pager} select`,
+    ['font', 'inherit'],
+    ['color', 'CanvasText'],
+    ['background', 'Canvas'],
+    ['border', '1px solid'],
+    ['padding', '.25em .5em'],
+    ['min-height', '2em'],
+    ['box-sizing', 'border-box'],
+  ),
+  rule('[data-filters] button', ['align-self', 'end'], ['cursor', 'pointer']),
   rule(`.${contract.pager}:not([hidden])`, ['display', 'flex'], ['flex-wrap', 'wrap'], ['gap', '.25em']),
   // WCAG 2.2, 2.5.8: a target is at least 24 px wide and high; 44 where a finger points (2.5.5).
   rule(`.${contract.pager}>button`, ['min-width', '24px'], ['min-height', '24px']),

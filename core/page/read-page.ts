@@ -18,6 +18,7 @@ const wordingSchema = object(
 const visitorSchema = object({
   sort: boolean().strict().required(),
   search: boolean().strict().required(),
+  filter: boolean().strict().required(),
   info: boolean().strict().required(),
   pageRows: number()
     .strict()
@@ -25,6 +26,15 @@ const visitorSchema = object({
     .integer('The number of rows on a page is a whole number.')
     .min(0, 'Rows on a page are from 0, for all of them, to 1,000.')
     .max(1000, 'Rows on a page are from 0, for all of them, to 1,000.'),
+  sizes: boolean().strict().required(),
+  first: object({
+    column: number().strict().required().integer().min(0).max(99, 'The first sort is by one of the first 100 columns.'),
+    direction: string().strict().required().oneOf(['ascending', 'descending'], 'Rows are sorted ascending or descending.'),
+  })
+    .noUnknown()
+    .nullable()
+    .defined()
+    .default(undefined),
   address: boolean().strict().required(),
   language: string().strict().required().oneOf(labelLanguages, 'Labels are ready in English, German, French, Spanish, Greek and Arabic.'),
   wording: wordingSchema.required(),

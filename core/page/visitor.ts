@@ -8,6 +8,12 @@ export const words = [
   { name: 'info', label: 'Rows that are shown', puts: ['from', 'to', 'count'] },
   { name: 'found', label: 'Rows that were found', puts: ['from', 'to', 'count', 'all'] },
   { name: 'empty', label: 'Where nothing was found' },
+  { name: 'filter', label: 'Opens the filters' },
+  { name: 'any', label: 'No choice made' },
+  { name: 'from', label: 'From an amount or a day on', puts: ['column'] },
+  { name: 'to', label: 'Up to an amount or a day', puts: ['column'] },
+  { name: 'clear', label: 'Empties the filters' },
+  { name: 'size', label: 'Beside the size of a page' },
   { name: 'pages', label: 'Name of the pages' },
   { name: 'previous', label: 'To the page before' },
   { name: 'next', label: 'To the next page' },
@@ -23,17 +29,34 @@ export type Wording = Readonly<Record<Word, string>>;
 export interface Visitor {
   readonly sort: boolean;
   readonly search: boolean;
+  /** Whether each column has a filter: words, a range, or one of its values. */
+  readonly filter: boolean;
   /** Whether it is said which rows are shown. */
   readonly info: boolean;
   /** Rows on one page, up to 1,000; 0 for all on one. */
   readonly pageRows: number;
+  /** Whether they can choose another number of rows. */
+  readonly sizes: boolean;
+  /** By which column, counted from 0, rows are sorted at first; null for their own order. */
+  readonly first: { readonly column: number; readonly direction: 'ascending' | 'descending' } | null;
   /** Whether sorting, search and page stand in the address, so that it can be passed on. */
   readonly address: boolean;
   readonly language: LabelLanguage;
   /** Labels in the person's own words; those that are missing are the language's. */
   readonly wording: Partial<Wording>;
 }
-export const PLAIN_VISITOR: Visitor = { sort: true, search: true, info: true, pageRows: 20, address: false, language: 'en', wording: {} };
+export const PLAIN_VISITOR: Visitor = {
+  sort: true,
+  search: true,
+  filter: false,
+  info: true,
+  pageRows: 20,
+  sizes: false,
+  first: null,
+  address: false,
+  language: 'en',
+  wording: {},
+};
 
 const ready: Readonly<Record<LabelLanguage, Wording>> = {
   en: {
@@ -41,6 +64,12 @@ const ready: Readonly<Record<LabelLanguage, Wording>> = {
     info: 'Rows {from} to {to} of {count}',
     found: 'Rows {from} to {to} of {count} found among {all}',
     empty: 'No row has these words.',
+    filter: 'Filter',
+    any: 'any',
+    from: '{column} from',
+    to: '{column} up to',
+    clear: 'Clear',
+    size: 'Rows on a page',
     pages: 'Pages',
     previous: 'Page before',
     next: 'Next page',
@@ -54,6 +83,12 @@ const ready: Readonly<Record<LabelLanguage, Wording>> = {
     info: 'Zeilen {from} bis {to} von {count}',
     found: 'Zeilen {from} bis {to} von {count}, gefunden unter {all}',
     empty: 'Keine Zeile enthält diese Wörter.',
+    filter: 'Filtern',
+    any: 'beliebig',
+    from: '{column} ab',
+    to: '{column} bis',
+    clear: 'Zurücksetzen',
+    size: 'Zeilen auf einer Seite',
     pages: 'Seiten',
     previous: 'Vorige Seite',
     next: 'Nächste Seite',
@@ -67,6 +102,12 @@ const ready: Readonly<Record<LabelLanguage, Wording>> = {
     info: 'Lignes {from} à {to} sur {count}',
     found: 'Lignes {from} à {to} sur {count} trouvées parmi {all}',
     empty: 'Aucune ligne ne contient ces mots.',
+    filter: 'Filtrer',
+    any: 'tous',
+    from: '{column} à partir de',
+    to: '{column} jusqu’à',
+    clear: 'Effacer',
+    size: 'Lignes par page',
     pages: 'Pages',
     previous: 'Page précédente',
     next: 'Page suivante',
@@ -80,6 +121,12 @@ const ready: Readonly<Record<LabelLanguage, Wording>> = {
     info: 'Filas {from} a {to} de {count}',
     found: 'Filas {from} a {to} de {count} halladas entre {all}',
     empty: 'Ninguna fila contiene estas palabras.',
+    filter: 'Filtrar',
+    any: 'cualquiera',
+    from: '{column} desde',
+    to: '{column} hasta',
+    clear: 'Borrar',
+    size: 'Filas por página',
     pages: 'Páginas',
     previous: 'Página anterior',
     next: 'Página siguiente',
@@ -93,6 +140,12 @@ const ready: Readonly<Record<LabelLanguage, Wording>> = {
     info: 'Γραμμές {from} έως {to} από {count}',
     found: 'Γραμμές {from} έως {to} από {count} που βρέθηκαν σε {all}',
     empty: 'Καμία γραμμή δεν έχει αυτές τις λέξεις.',
+    filter: 'Φίλτρα',
+    any: 'οποιοδήποτε',
+    from: '{column} από',
+    to: '{column} έως',
+    clear: 'Καθαρισμός',
+    size: 'Γραμμές ανά σελίδα',
     pages: 'Σελίδες',
     previous: 'Προηγούμενη σελίδα',
     next: 'Επόμενη σελίδα',
@@ -106,6 +159,12 @@ const ready: Readonly<Record<LabelLanguage, Wording>> = {
     info: 'الصفوف {from} إلى {to} من {count}',
     found: 'الصفوف {from} إلى {to} من {count} من أصل {all}',
     empty: 'لا يوجد صف يحتوي على هذه الكلمات.',
+    filter: 'تصفية',
+    any: 'الكل',
+    from: '{column} من',
+    to: '{column} إلى',
+    clear: 'مسح',
+    size: 'صفوف في الصفحة',
     pages: 'الصفحات',
     previous: 'الصفحة السابقة',
     next: 'الصفحة التالية',

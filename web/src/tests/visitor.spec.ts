@@ -5,6 +5,7 @@ import { PLAIN_COLUMN, mergeCells, tableOf, type Table } from '../../../core/tab
 import { dice, randomTable, type Dice } from '../../../core/tests/random';
 import { dress } from '../../../runtime/dress';
 import { readAddress, writeAddress } from '../../../runtime/address';
+import type { Filters } from '../../../runtime/filters';
 
 const boxes: HTMLElement[] = [];
 afterEach(() => boxes.splice(0).forEach((box) => box.remove()));
@@ -12,7 +13,7 @@ afterEach(() => boxes.splice(0).forEach((box) => box.remove()));
 /** A placed table as it is published, brought to life. */
 function visit(table: Table, set: Partial<Visitor> = {}): HTMLElement {
   const visitor = { ...PLAIN_VISITOR, ...set };
-  const framed = framedTable(table, { id: 'place-1', theme: 'v', sortable: visitor.sort });
+  const framed = framedTable(table, { id: 'place-1', theme: 'v', sortable: visitor.sort, filtered: visitor.filter });
   const holder = document.createElement('div');
   holder.innerHTML = writeHtml(element('div', {}, visitedTable(framed, table, visitor, { id: 'place-1', theme: 'v' })), 'compact');
   const box = holder.querySelector<HTMLElement>('[data-visitor]') as HTMLElement;
@@ -76,6 +77,62 @@ describe('What a visitor does with a table', () => {
     type(box, ' ');
     expect(texts(box).length).toBe(4);
     expect(box.querySelector<HTMLElement>('.zp-empty')?.hidden).toBeTrue();
+  });
+
+  it('filters by a few values, a range, days and words, all at once, and takes it back', () => {
+    const rows = Array.from({ length: 12 }, (_, i) => [
+      `boat ${i}`,
+      i % 3 === 0 ? 'fog' : 'calm',
+      String(i * 10),
+      `2026-03-${String(i + 1).padStart(2, '0')}`,
+    ]);
+    const box = visit(tableOf('Log', [['Boat', 'Sea', 'Fare', 'Day'], ...rows]), { filter: true, pageRows: 0, sort: false });
+    const set = (label: string, value: string): void => {
+      const field = [...box.querySelectorAll<HTMLLabelElement>('[data-filters] label')].find(
+        (each) => each.firstChild?.textContent === label,
+      )?.control;
+      (field as HTMLInputElement).value = value;
+      field?.dispatchEvent(new Event(field.matches('select') ? 'change' : 'input'));
+    };
+    expect([...box.querySelectorAll('[data-filters] label')].map((each) => each.firstChild?.textContent)).toEqual([
+      'Boat',
+      'Sea',
+      'Fare from',
+      'Fare up to',
+      'Day from',
+      'Day up to',
+    ]);
+    set('Sea', 'fog');
+    expect(texts(box)).toEqual(['boat 0', 'boat 3', 'boat 6', 'boat 9']);
+    set('Fare from', '30');
+    set('Day up to', '2026-03-07');
+    expect(texts(box)).toEqual(['boat 3', 'boat 6']);
+    set('Boat', '6');
+    expect(texts(box)).toEqual(['boat 6']);
+    expect(says(box)).toBe('Rows 1 to 1 of 1 found among 12');
+    box.querySelector<HTMLElement>('[data-filters] button')?.click();
+    expect(texts(box).length).toBe(12);
+    expect([...box.querySelectorAll<HTMLInputElement>('[data-filters] :is(input, select)')].map(({ value }) => value).join('')).toBe('');
+    expect(box.querySelector('.zp-sort')).toBeNull();
+  });
+
+  it('is sorted at first as the page says, by the column that is meant where others are hidden', () => {
+    const columns = [{ ...PLAIN_COLUMN, hidden: true }, PLAIN_COLUMN, PLAIN_COLUMN];
+    const box = visit({ ...boats, columns }, { first: { column: 1, direction: 'descending' }, pageRows: 0 });
+    expect(texts(box)).toEqual(['£12.00', '£4.50', '(£3)', '–']);
+    expect(box.querySelector('[aria-sort]')?.textContent).toBe('Fare');
+  });
+
+  it('lets the size of a page be chosen, and keeps the first row in view', () => {
+    const box = visit(tableOf('Many', [['n'], ...Array.from({ length: 95 }, (_, i) => [String(i + 1)])]), { pageRows: 10, sizes: true });
+    go(box, 'Page 10');
+    const field = box.querySelector('nav select') as HTMLSelectElement;
+    expect([...field.options].map(({ value }) => value)).toEqual(['10', '20', '50', '100']);
+    field.value = '50';
+    field.dispatchEvent(new Event('change'));
+    expect([texts(box)[0], says(box)]).toEqual(['51', 'Rows 51 to 95 of 95']);
+    expect(document.activeElement).toBe(box.querySelector('nav select'));
+    expect(field.labels?.[0]?.textContent).toContain('Rows on a page');
   });
 
   it('turns pages, and keeps the focus where it was', () => {
@@ -145,11 +202,16 @@ describe('What a visitor does with a table', () => {
   });
 
   it('keeps its state in the address, beside what else stands there', () => {
-    const query = writeAddress('place-2', '?lang=el', { column: 2, direction: 'descending', search: 'Σκόρος & fog', page: 3 });
-    expect(readAddress('place-2', query)).toEqual({ column: 2, direction: 'descending', search: 'Σκόρος & fog', page: 3 });
+    const filters: Filters = new Map([
+      [0, { from: -1.5, to: 20 }],
+      [2, { is: 'fog' }],
+      [4, { text: '..' }],
+    ]);
+    const query = writeAddress('place-2', '?lang=el', { column: 2, direction: 'descending', search: 'Σκόρος & fog', page: 3, filters });
+    expect(readAddress('place-2', query)).toEqual({ column: 2, direction: 'descending', search: 'Σκόρος & fog', page: 3, filters });
     expect(new URLSearchParams(query).get('lang')).toBe('el');
-    expect(writeAddress('place-2', query, { search: '', page: 0 })).toBe('?lang=el');
-    expect(readAddress('place-2', '?place-2.sort=x,up&place-2.page=-4')).toEqual({ search: '', page: 0 });
+    expect(writeAddress('place-2', query, { search: '', page: 0, filters: new Map() })).toBe('?lang=el');
+    expect(readAddress('place-2', '?place-2.sort=x,up&place-2.page=-4')).toEqual({ search: '', page: 0, filters: new Map() });
   });
 });
 

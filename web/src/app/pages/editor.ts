@@ -9,7 +9,7 @@ import { RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import type { PageInput } from '../../../../core/compile';
 import { pageSchema, readRoom, readWidth, type Block, type Page, type TableBlock } from '../../../../core/page';
-import { tableOf, type Table } from '../../../../core/table';
+import { columnNames, tableOf, type Table } from '../../../../core/table';
 import { Deleting } from '../controls/deleting';
 import { Name } from '../controls/rename';
 import { Ruler } from '../controls/ruler';
@@ -95,6 +95,10 @@ export class PageEditor implements OnInit {
     if (block.kind === 'table') return this.tables().find(({ id }) => id === block.table)?.document.name ?? 'A table that is gone';
     const text = block.text.trim().replace(/\s+/g, ' ');
     return text === '' ? (block.kind === 'heading' ? 'Empty heading' : 'Empty text') : text.slice(0, 60);
+  }
+  protected columnsOf(block: TableBlock): readonly string[] {
+    const table = this.tables().find(({ id }) => id === block.table)?.document;
+    return table ? columnNames(table) : [];
   }
   protected themeName = ({ theme }: TableBlock): string => this.themes().find(({ id }) => id === theme)?.document.name ?? 'no theme';
 

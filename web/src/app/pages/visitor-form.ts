@@ -47,6 +47,8 @@ const languages: readonly (readonly [LabelLanguage, string])[] = [
 })
 export class VisitorForm {
   readonly visitor = input.required<Visitor | null>();
+  /** Names of the table's columns. */
+  readonly columns = input<readonly string[]>([]);
   readonly changed = output<Visitor | null>();
   protected readonly languages = languages;
   protected readonly words = words;
@@ -66,6 +68,9 @@ export class VisitorForm {
       return this.wrong.set('Rows on a page are a whole number up to 1,000; leave it empty for all of them.');
     this.put({ pageRows: n });
   }
+  protected first = (column: string): void =>
+    this.put({ first: column === '' ? null : { column: Number(column), direction: this.visitor()?.first?.direction ?? 'ascending' } });
+  protected turn = (column: number, down: boolean): void => this.put({ first: { column, direction: down ? 'descending' : 'ascending' } });
   protected language = (code: string): void => this.put({ language: code as LabelLanguage });
   /** A label in the person's own words; an empty one is the language's again. */
   protected word(name: Word, typed: string): void {
