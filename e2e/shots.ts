@@ -51,10 +51,6 @@ try {
     await person.click('gridcell', /^Ink, Selected/);
     await person.click('button', /^Swatch glow/);
   });
-  await shoot('studio-three-tiers', '/themes/harbour-dusk?part=numbers', async () => {
-    await person.choose(/Shown on/, 'Three tiers of headers');
-    await person.click('gridcell', /^Align across, At rest/);
-  });
   await shoot('studio-editor', '/themes/paper-stock?part=table', async () => {
     await person.click('gridcell', /^Shadow, At rest/);
     await person.press('0 2px 8px frame 30%', Key.ENTER);
@@ -85,10 +81,6 @@ try {
   await shoot('page', '/pages/night-boats', async () => {
     await person.click('button', /^Evening crossings/);
     await person.find('combobox', 'Theme');
-  });
-  await shoot('table-groups', '/tables/islands', async () => {
-    await person.find('rowheader', 'Northern waters');
-    await person.click('rowheader', 'Southern waters');
   });
   await shoot('table-columns', '/tables/islands', async () => {
     await person.click('cell', '58.50 m');
