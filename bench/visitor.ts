@@ -1,3 +1,5 @@
+import { PLAIN_VISITOR, emptyPage } from '../core/page';
+import { tableOf } from '../core/table';
 import { openBrowser } from '../e2e/driver';
 import { startApp } from '../e2e/server';
 import { kB, ms, quantile, say } from './figures';
@@ -58,31 +60,13 @@ export async function benchVisitor(): Promise<void> {
       ...Array.from({ length: COLUMNS - 3 }, (_each, c) => String(((i * (c + 7919)) % 10_000) / 10)),
     ]);
     const names = ['Crossing', 'To', 'Day', ...Array.from({ length: COLUMNS - 3 }, (_, c) => `Reading ${c + 1}`)];
-    const columns = names.map(() => ({ width: '', hidden: false, type: '', order: '', format: null, total: '' }));
-    const table = {
-      ...{ format: 'zest-table/4', name: 'Log', kind: 'data', caption: '', captionSide: '', captionAlign: '', description: '', note: '' },
-      ...{ rows: [names, ...rows], merges: [], headerRows: 1, rowHeaders: 1, footerRows: 0, groups: [], columns, pinned: false, decimal: '' },
-      ...{ language: '', theme: '' },
-    };
-    const { id } = await send('/api/tables', table);
-    const visitor = {
-      sort: true,
-      search: true,
-      filter: false,
-      info: true,
-      pageRows: 20,
-      sizes: false,
-      first: null,
-      address: false,
-      language: 'en',
-      wording: {},
-    };
+    const { id } = await send('/api/tables', tableOf('Log', [names, ...rows], { rowHeaders: 1 }));
     const block = { id: 'a', kind: 'table', table: id, theme: '', width: 'fill', align: 'start', room: '0' };
     for (const [slug, pageRows] of [
       ['pages', 20],
       ['whole', 0],
     ] as const) {
-      const page = await send('/api/pages', { format: 'zest-page/2', name: slug, slug, blocks: [{ ...block, visitor: { ...visitor, pageRows } }] });
+      const page = await send('/api/pages', { ...emptyPage(slug, slug), blocks: [{ ...block, visitor: { ...PLAIN_VISITOR, pageRows } }] });
       await send(`/api/pages/${page.id}/publish`, {});
       await driver.get(`${app.url}/site/${slug}`);
       for (const what of pageRows > 0 ? (['sort', 'search', 'page'] as const) : (['sort', 'search'] as const)) {

@@ -1,5 +1,5 @@
-import { placementCss, type Block, type Page } from '../page';
-import { needsContainer, textOf as textOfCell, type Table } from '../table';
+import { placementCss, wordingOf, type Block, type Page } from '../page';
+import { gridOf, needsContainer, shownText, textOf as textOfCell, type Table } from '../table';
 import type { Theme } from '../theme';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
 import { frameRules } from './frame';
@@ -91,10 +91,23 @@ const siteCss: Stylesheet = [
   rule('main p', ['max-width', '38rem']),
 ];
 
-/** Every text that the page's tables show, for the letters that its fonts need. */
+/** Every text that the page's tables and what stands around them show, for the letters that its fonts need. */
 function textOf({ page, tables }: PageInput): string {
-  const placed = page.blocks.flatMap((block) => (block.kind === 'table' ? [tables.get(block.table)] : []));
-  return placed.flatMap((table) => (table ? [table.caption, ...table.rows.flatMap((cells) => cells.map(textOfCell))] : [])).join('');
+  return page.blocks
+    .flatMap((block) => {
+      const table = block.kind === 'table' ? tables.get(block.table) : undefined;
+      if (block.kind !== 'table' || !table) return [];
+      const labels = block.visitor ? Object.values(wordingOf(block.visitor)) : [];
+      const isAsTyped = table.columns.every(({ format, total }) => format === null && total === '');
+      const typed = table.rows.flatMap((cells) => cells.map(textOfCell));
+      return [
+        table.caption,
+        ...typed,
+        ...(isAsTyped ? [] : gridOf(table).rows.flatMap((row) => row.map((cell) => shownText(table, cell)))),
+        ...labels,
+      ];
+    })
+    .join('');
 }
 
 function placementRules(selector: string, block: Extract<Block, { kind: 'table' }>, placed: Table | undefined): readonly CssNode[] {

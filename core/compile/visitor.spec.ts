@@ -1,6 +1,7 @@
+import { PLAIN_FORMAT } from '../data-types';
 import { PLAIN_VISITOR, emptyPage, readPage, type Page, type Visitor } from '../page';
 import { PLAIN_COLUMN, gridOf, tableOf, type Table } from '../table';
-import { starters } from '../theme';
+import { starters, type Theme } from '../theme';
 import { canSort, filterKind, sortValue } from './sort-values';
 import { compilePage, writeCss, writeHtml } from './index';
 
@@ -11,12 +12,12 @@ const boats = tableOf('Boats', [
   ['Ada', '(£3)', 'fog'],
   ['Gull', '£7', 'calm'],
 ]);
-const placed = (visitor: Visitor | null, table: Table = boats): { readonly html: string; readonly css: string } => {
+const placed = (visitor: Visitor | null, table: Table = boats, dressed = starters[0]?.theme): { readonly html: string; readonly css: string } => {
   const page: Page = {
     ...emptyPage('p', 'p'),
     blocks: [{ id: 'a', kind: 'table', table: 't', theme: 'h', width: '20rem', align: 'start', room: '8px', visitor }],
   };
-  const themes = new Map(starters.slice(0, 1).map(({ theme }) => ['h', { key: 'harbour', theme }] as const));
+  const themes = new Map((dressed ? [dressed] : []).map((theme) => ['h', { key: 'harbour', theme }] as const));
   const { html, css } = compilePage({ page, tables: new Map([['t', table]]), themes }, { stylesheet: 's.css', runtime: 'r.js', siteName: 'Site' });
   return { html: writeHtml(html), css: writeCss(css, 'compact') };
 };
@@ -67,6 +68,17 @@ describe('A placed table that visitors use', () => {
     expect([0, 1, 2].map((column) => filterKind(boats, column))).toEqual(['text', 'number', 'choice']);
     const typed = { ...boats, columns: [PLAIN_COLUMN, { ...PLAIN_COLUMN, type: 'text' as const }, { ...PLAIN_COLUMN, type: 'date' as const }] };
     expect([1, 2].map((column) => filterKind(typed, column))).toEqual(['text', 'date']);
+  });
+});
+
+describe('Fonts of a page', () => {
+  it('have the letters of what columns show and of what is said around a table, not only of what was typed', () => {
+    const theme = starters[0]?.theme;
+    const dressed = { ...theme, values: { ...theme?.values, table: { rest: { ...theme?.values.table?.rest, font: 'noto naskh' } } } } as Theme;
+    const faces = (table: Table, visitor: Visitor | null): number => placed(visitor, table, dressed).css.split('@font-face').length - 1;
+    const columns = [PLAIN_COLUMN, { ...PLAIN_COLUMN, type: 'money' as const, format: PLAIN_FORMAT }, PLAIN_COLUMN];
+    expect(faces({ ...boats, columns, language: 'ar-EG' }, null)).toBeGreaterThan(faces(boats, null));
+    expect(faces(boats, { ...PLAIN_VISITOR, language: 'ar' })).toBeGreaterThan(faces(boats, PLAIN_VISITOR));
   });
 });
 

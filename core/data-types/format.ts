@@ -120,6 +120,14 @@ function cached<T>(map: Map<string, T>, key: string, make: () => T): T {
   return made;
 }
 
+const marks = new Map<string, '.' | ','>();
+/** The mark that parts whole from decimal in a language: a comma, or for all others a point. */
+export const decimalMarkOf = (language: string): '.' | ',' =>
+  cached(marks, language, () => {
+    const parts = new Intl.NumberFormat(language === '' ? 'en' : language).formatToParts(1.5);
+    return parts.find(({ type }) => type === 'decimal')?.value === ',' ? ',' : '.';
+  });
+
 function numberFormat(locale: string, type: DataType, { decimals, grouping, currency }: ColumnFormat): Intl.NumberFormat {
   return cached(numbers, `${locale} ${type} ${decimals} ${grouping} ${currency}`, () => {
     const places =

@@ -1,4 +1,4 @@
-import { isNumericType } from '../data-types';
+import { decimalMarkOf, isNumericType } from '../data-types';
 import { textOf } from './cell';
 import type { GridCell } from './grid';
 import { shownText, typedNumber } from './shown';
@@ -54,11 +54,8 @@ const shownIn = (table: Table, column: number, text: string): string =>
   shownText(table, { row: -1, column, rows: 1, columns: 1, text, marks: [], section: 'body', isRowHeader: false });
 
 /** The decimal mark of what a column shows: its language's in a format, the table's where it is as typed. */
-function markOf({ columns, decimal, language }: Table, column: number): Table['decimal'] {
-  if ((columns[column]?.format ?? null) === null) return decimal;
-  const parts = new Intl.NumberFormat(language === '' ? 'en' : language).formatToParts(1.5);
-  return parts.find(({ type }) => type === 'decimal')?.value === ',' ? ',' : '.';
-}
+const markOf = ({ columns, decimal, language }: Table, column: number): Table['decimal'] =>
+  (columns[column]?.format ?? null) === null ? decimal : decimalMarkOf(language);
 
 /** The digits behind the decimal mark. Where that is not said, a comma before three digits parts thousands. */
 function fractionOf(text: string, decimal: Table['decimal']): { readonly mark: string; readonly digits: string } {

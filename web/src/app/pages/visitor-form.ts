@@ -1,15 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { PLAIN_VISITOR, isRightToLeft, wordingOf, words, type LabelLanguage, type Visitor, type Word } from '../../../../core/page';
-
-const languages: readonly (readonly [LabelLanguage, string])[] = [
-  ['en', 'English'],
-  ['de', 'Deutsch'],
-  ['fr', 'Français'],
-  ['es', 'Español'],
-  ['el', 'Ελληνικά'],
-  ['ar', 'العربية'],
-];
+import { languageNames } from '../controls/languages';
 
 /** What visitors can do with a placed table, and how it is said. */
 @Component({
@@ -50,7 +42,7 @@ export class VisitorForm {
   /** Names of the table's columns. */
   readonly columns = input<readonly string[]>([]);
   readonly changed = output<Visitor | null>();
-  protected readonly languages = languages;
+  protected readonly languages = languageNames;
   protected readonly words = words;
   protected readonly plain = PLAIN_VISITOR;
   protected readonly wrong = signal('');

@@ -16,21 +16,13 @@ import {
 } from '../../../../core/table';
 import { isLanguage } from '../../../../core/data-types';
 import type { KeptTheme } from '../documents/api';
+import { languageNames } from '../controls/languages';
 import { ColumnForm, type Asked } from './column-form';
 
 const kindLabels: Readonly<Record<TableKind, string>> = { data: 'Data', pricing: 'Pricing', dashboard: 'Dashboard' };
 
 /** Languages that are offered; any other code can be typed. */
-const languages = [
-  ['en', 'English'],
-  ['de', 'Deutsch'],
-  ['fr', 'Français'],
-  ['es', 'Español'],
-  ['el', 'Ελληνικά'],
-  ['ar', 'العربية'],
-  ['de-CH', 'Deutsch, Schweiz'],
-  ['en-IN', 'English, India'],
-] as const;
+const languages = [...languageNames, ['de-CH', 'Deutsch, Schweiz'], ['en-IN', 'English, India']] as const;
 
 /** What a table is made of beside its cells: header and footer, columns, caption, theme. */
 @Component({
