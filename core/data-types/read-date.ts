@@ -37,6 +37,8 @@ export function readDate(typed: string, order: '' | DateOrder = ''): ReadDate | 
   const day = DAY_FIRST.exec(text);
   const named = day ? [day[1], day[2], day[3], ...day.slice(4)] : undefined;
   const other = named ? undefined : MONTH_FIRST.exec(text);
+  // The months' names are worked out when a text first asks for them.
+  if (!named && !other) return undefined;
   const [d = '', name = '', y = '', ...time] = named ?? (other ? [other[2], other[1], other[3], ...other.slice(4)] : []);
   const month = monthsByName().get(folded(name));
   const value = month === undefined ? undefined : at(yearOf(y), month, Number(d), time);
