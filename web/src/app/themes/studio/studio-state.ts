@@ -56,6 +56,8 @@ export class StudioState {
   readonly key = signal('');
   readonly tables = signal<readonly KeptTable[]>([]);
   readonly specimen = signal<HardSpecimen>(firstSpecimen);
+  /** How often a specimen was asked for. */
+  private asked = 0;
   readonly table = computed(() => this.specimen().table);
   readonly tableId = signal<string>(firstSpecimen.id);
   /** Whether what stands around the table is shown with it. */
@@ -77,7 +79,7 @@ export class StudioState {
   });
 
   async open(id: string): Promise<void> {
-    const before = this.tableId();
+    const before = this.asked;
     if (!(await this.opened.open('themes', id))) return;
     const themes = (await this.deleting.attempt(() => firstValueFrom(this.api.themes()))) ?? [];
     const kept = themes.find((theme) => theme.id === id);
@@ -86,13 +88,14 @@ export class StudioState {
     const tables = (await this.deleting.attempt(() => firstValueFrom(this.api.tables()))) ?? [];
     this.tables.set(tables);
     const first = tables.find(({ document }) => document.theme === id) ?? tables[0];
-    // A specimen that was chosen while the tables were on their way stays.
-    if (first && this.tableId() === before) await this.showOn(first.id);
+    // A specimen that was chosen while the tables were on their way stays, be it the one that was shown.
+    if (first && this.asked === before) await this.showOn(first.id);
   }
 
   /** Shows the theme on a table; the one that was asked for last stays, however long another takes to come. */
   async showOn(id: string): Promise<void> {
     const before = this.tableId();
+    this.asked++;
     this.tableId.set(id);
     const hard = hardSpecimens.find((each) => each.id === id);
     if (hard) return this.specimen.set(hard);
