@@ -37,7 +37,7 @@ export function feltValues(look: Look, around: boolean): Felt {
   const firstRow = band.kind === 'band' && band.from === 1 ? 'even' : 'odd';
   for (const aspect of aspects)
     for (const chain of chainsOf(look, aspect, around))
-      for (const { place, part } of irredundant(chain, firstRow, aspect.bottom))
+      for (const { place, part } of irredundant(inPixels(look, chain, aspect), firstRow, aspect.bottom))
         felt.add(keyOf(place, aspect.name)).add(`${part} ${keyOf(place, aspect.name)}`);
   return (place, aspect, on) => isLeftAlone(place, aspect) || felt.has(on === undefined ? keyOf(place, aspect) : `${on} ${keyOf(place, aspect)}`);
 }
@@ -83,6 +83,8 @@ interface Said {
 interface SaidOn {
   readonly slot: Slot;
   readonly said: readonly Said[];
+  /** Sizes of type, strongest first, if what is said is measured by them. */
+  readonly sizes?: readonly Said[];
 }
 
 /** A part as it is seen: as a plain cell and as a number. */
@@ -128,6 +130,26 @@ function saidOn(look: Look, slot: Slot, { property, said }: Looked): readonly Sa
   });
 }
 
+const textSize = aspects.find(({ name }) => name === 'size');
+
+/** A chain in which a length is said in em and another one in px, with the sizes of type by which the two can be equal. */
+function inPixels(look: Look, chain: readonly SaidOn[], aspect: Looked): readonly SaidOn[] {
+  if (!textSize || aspect === textSize) return chain;
+  return chain.map((each) => {
+    const isMixed = each.said.some(({ css }) => ems.test(css)) && each.said.some(({ css }) => pixels.test(css));
+    return isMixed ? { ...each, sizes: saidOn(look, each.slot, textSize) } : each;
+  });
+}
+
+const ems = /^-?[\d.]+em$/;
+const pixels = /^-?[\d.]+px$/;
+
+/** What a length comes to in type of a size (CSS Values 4, section 6.1.1). Whatever place says it, it is written on the cell. */
+function cameTo(css: string, size: string | undefined): string {
+  if (!size || !ems.test(css) || !pixels.test(size)) return css;
+  return `${Number((parseFloat(css) * parseFloat(size)).toFixed(4))}px`;
+}
+
 /** A page to go to that takes something from its pager has what the pager says, where that means the same on both. */
 function handedDown(look: Look, { part }: Place, property: Property, css: string): string {
   if (part !== 'pager-items' || css !== 'inherit') return css;
@@ -141,11 +163,14 @@ function irredundant(
   firstRow: 'odd' | 'even',
   bottom: string | undefined,
 ): readonly { readonly place: Place; readonly part: PartName }[] {
-  const cases = chain.flatMap(({ slot, said }) =>
-    combinations(slot, new Set(said.map(({ place }) => place.condition)), firstRow).map((holds) => ({
-      part: slot.part,
-      said: said.filter(({ place }) => holds.has(place.condition)),
-    })),
+  const cases = chain.flatMap(({ slot, said, sizes = [] }) =>
+    combinations(slot, new Set([...said, ...sizes].map(({ place }) => place.condition)), firstRow).map((holds) => {
+      const size = sizes.find(({ place }) => holds.has(place.condition))?.css;
+      return {
+        part: slot.part,
+        said: said.filter(({ place }) => holds.has(place.condition)).map((each) => ({ place: each.place, css: cameTo(each.css, size) })),
+      };
+    }),
   );
   const left = new Set(chain.flatMap(({ said }) => said.map(({ place }) => place)));
   /** The place that shows in a case, if it says other than what would show without it. */

@@ -41,6 +41,13 @@ describe('The stylesheet of each part', () => {
     expect(text).toMatch(/\.zp-corner\[data-sorts\]:hover:not\(:empty\)\)::after\{content:""/);
     expect(text).not.toMatch(/where\(\.zp-corner[^{,]*::before/);
   });
+  it('leaves out a length in em that comes to what is said below it, in type of a known size', () => {
+    const spaced = (size: string): string =>
+      css({ 'column-headers': { rest: { size, 'letter-spacing': '1px' } }, corner: { rest: { 'letter-spacing': '0.05em' } } }, { lean: true });
+    expect(spaced('20px')).not.toContain('letter-spacing:0.05em');
+    expect(spaced('18px')).toContain('letter-spacing:0.05em');
+    expect(spaced('1.25rem')).toContain('letter-spacing:0.05em');
+  });
   it('writes bars around the table only where they are wanted', () => {
     const values: Theme['values'] = { 'search-bar': { rest: { fill: 'mist', shown: 'off' } }, 'pager-items': { current: { fill: 'lamp' } } };
     expect(css(values)).not.toContain('-around');
