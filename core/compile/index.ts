@@ -7,6 +7,7 @@ export { contract } from './selectors';
 export { surrounded, type AroundOptions } from './around-html';
 export { element, textWithBreaks, writeHtml, type Element, type MarkupNode } from './markup';
 export { rule, writeCss, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
+export { exceptionsIn } from './exception-rules';
 export { cellNodes } from './cell-html';
 export { pinnedRules } from './pinned-rules';
 export { visitedTable, visitorRules, type VisitorOptions } from './visitor-html';

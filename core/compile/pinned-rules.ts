@@ -2,6 +2,8 @@ import { WHITE, flatten, toHex, type Rgba } from '../colour';
 import { layerOf } from '../paint';
 import { resolveAt } from '../resolve';
 import { conditionOf, lookOf, partOf, places, propertyOf, type Theme } from '../theme';
+import type { Exception } from '../table';
+import { exceptionFills } from './exception-rules';
 import { cellsOf, contract, everyCell, type SelectorOptions } from './selectors';
 import { rule, type CssNode } from './stylesheet';
 
@@ -13,7 +15,7 @@ const FIRST = `:first-child:not(.${contract.inset})`;
  * Positioned Layout 3, "Sticky positioning"). What scrolls beneath must not show through, so each gets its fills
  * blended over the table's beforehand; where the table has none, over the page's own ground.
  */
-export function pinnedRules(theme: Theme, key: string): readonly CssNode[] {
+export function pinnedRules(theme: Theme, key: string, exceptions: readonly Exception[] = []): readonly CssNode[] {
   const look = lookOf(theme);
   const band = resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band').css;
   const options: SelectorOptions = { theme: `${contract.theme(key)}:where(.${contract.pinned})`, held: false, band };
@@ -34,5 +36,10 @@ export function pinnedRules(theme: Theme, key: string): readonly CssNode[] {
   return [
     rule(`${everyCell(options)}:where(${FIRST})`, ['position', 'sticky'], ['inset-inline-start', '0'], ['z-index', '1'], ['background-color', base]),
     ...filled,
+    ...exceptionFills(look, exceptions).flatMap(({ mark, css, rgba }) =>
+      rgba.alpha === 0
+        ? []
+        : [rule(`${everyCell(options)}:where(${FIRST}${mark})`, ['background-color', rgba.alpha === 1 ? css : toHex(flatten(rgba, ground))])],
+    ),
   ];
 }

@@ -43,6 +43,7 @@ export const contract = {
   value: 'data-value',
   filter: 'data-filter',
   caption: (where: 'above' | 'below' | 'start' | 'center' | 'end'): string => `zp-caption-${where}`,
+  exception: (look: string): string => `zp-x-${look}`,
   pinned: 'zp-pinned',
   frame: 'zp-frame',
   about: 'zp-about',
@@ -125,6 +126,9 @@ function testOf(condition: ConditionName, isHeader: boolean, band: string): Test
 
 /** What tells a part's cells from others of their row group; empty where nothing does. */
 export const markOf = (part: PartName): string => cellParts[part]?.cell ?? '';
+
+/** A part's picture is not that of the parts within it: what leaves their cells out. */
+export const notWithin = (part: PartName): string => (part === 'row-headers' ? `:not(${markOf('group-headings')})` : '');
 
 const heldBy = (condition: ConditionName): string => `[${contract.held}~=${condition}]`;
 const isHeaderPart = (part: PartName): boolean => cellParts[part]?.group === 'thead';

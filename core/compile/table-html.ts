@@ -22,6 +22,7 @@ import {
   type Table,
 } from '../table';
 import { cellNodes } from './cell-html';
+import { exceptionClasses } from './exception-rules';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
 import { contract } from './selectors';
 import { canSort, filterKind, sortValue } from './sort-values';
@@ -203,8 +204,5 @@ export function classesOf(table: Table, cell: GridCell, tag: 'th' | 'td', condit
     [contract.sorted, conditions.includes('sorted')],
     [contract.columnHovered, conditions.includes('column-hovered')],
   ];
-  return holds
-    .filter(([, is]) => is)
-    .map(([name]) => name)
-    .join(' ');
+  return [...holds.filter(([, is]) => is).map(([name]) => name), ...exceptionClasses(table, cell)].join(' ');
 }

@@ -1,6 +1,7 @@
 import { toHex } from '../colour';
 import { layerOf } from '../paint';
 import { resolveAt } from '../resolve';
+import type { Exception } from '../table';
 import {
   conditionOf,
   lineage,
@@ -20,7 +21,9 @@ import { aroundRules, contentRules } from './around-rules';
 import { cornerRules } from './corners';
 import { canHold } from './combinations';
 import { declare, type SetValue } from './declare';
+import { exceptedProperties, exceptionRules, setsHeight } from './exception-rules';
 import { feltValues, type Felt } from './lean';
+import { iconSides } from './icon-sides';
 import { iconRules } from './icons';
 import { lineRules, outerBorder } from './line-rules';
 import { hasPicture, isPictureShared, pictureBehind, pictureInCells, pictureUnder, picturedCells } from './pictures';
@@ -33,7 +36,7 @@ import {
   groupsOf,
   heldCellsOf,
   isHeldOpen,
-  markOf,
+  notWithin,
   rowsOf,
   type SelectorOptions,
 } from './selectors';
@@ -48,6 +51,8 @@ export interface ThemeCssOptions {
   readonly around?: boolean;
   /** Without values that are not felt anywhere: for what is published, not for previews. */
   readonly lean?: boolean;
+  /** Looks that the tables which it dresses have beside it (`exceptionsIn`). */
+  readonly exceptions?: readonly Exception[];
 }
 
 /**
@@ -55,15 +60,22 @@ export interface ThemeCssOptions {
  * strength, then what stands in cells and around the table, then the lines. It dresses every table that
  * carries the theme's class.
  */
-export function themeCss(theme: Theme, { key, held = false, around = false, lean = false }: ThemeCssOptions): Stylesheet {
+export function themeCss(theme: Theme, { key, held = false, around = false, lean = false, exceptions = [] }: ThemeCssOptions): Stylesheet {
   const look = lookOf(theme);
   const options: SelectorOptions = { theme: contract.theme(key), held, band: resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band').css };
-  const felt = lean ? feltValues(look, around) : undefined;
-  const body = places.filter(({ part }) => partOf(part).box !== 'lines').flatMap((place) => placeRules(look, place, options, { around, felt }));
+  const felt = lean ? feltBeside(look, around, exceptions) : undefined;
+  const rulesOf = (isHand: boolean): readonly CssNode[] =>
+    places
+      .filter(({ part, condition }) => partOf(part).box !== 'lines' && (conditionOf(condition).tier === 'hand') === isHand)
+      .flatMap((place) => placeRules(look, place, options, { around, felt }));
+  const { under, over } = exceptionRules(look, exceptions, options);
   const nodes = [
     tableBox(theme, options),
-    ...heightRule(look, options),
-    ...body,
+    ...heightRule(look, options, exceptions),
+    ...rulesOf(false),
+    ...under,
+    ...rulesOf(true),
+    ...over,
     ...iconRules(look, options, felt),
     ...decimalRules(look, options),
     ...contentRules(look, options, felt),
@@ -72,6 +84,15 @@ export function themeCss(theme: Theme, { key, held = false, around = false, lean
     ...cornerRules(theme, options),
   ].filter((node) => node.kind !== 'rule' || node.declarations.length > 0);
   return [...swatchRule(look, options, nodes, around), ...nodes];
+}
+
+/** What is felt where tables have exceptions: what the hand brings counts then even if it says what lies below the exception. */
+function feltBeside(look: Look, around: boolean, exceptions: readonly Exception[]): Felt {
+  const felt = feltValues(look, around);
+  const excepted = exceptedProperties(exceptions);
+  if (excepted.size === 0) return felt;
+  return (place, aspect, on) =>
+    felt(place, aspect, on) || (conditionOf(place.condition).tier === 'hand' && aspect !== 'icon-shape' && excepted.has(aspect));
 }
 
 /** The swatches that are used, as custom properties, so that a brand colour is changed in one place. */
@@ -112,10 +133,10 @@ function tableBox(theme: Theme, options: SelectorOptions): CssNode {
 }
 
 /** A least height counts from edge to edge, lines and padding with it. */
-function heightRule(look: Look, options: SelectorOptions): readonly CssNode[] {
+function heightRule(look: Look, options: SelectorOptions, exceptions: readonly Exception[]): readonly CssNode[] {
   const height = propertyOf('row-height');
   const isSet = places.some((place) => height.parts.includes(place.part) && (look.valueAt(place, height)?.css ?? 'auto') !== 'auto');
-  return isSet ? [rule(everyCell(options), ['box-sizing', 'border-box'])] : [];
+  return isSet || setsHeight(exceptions) ? [rule(everyCell(options), ['box-sizing', 'border-box'])] : [];
 }
 
 interface Choice {
@@ -155,9 +176,6 @@ function wholeTable(look: Look, set: readonly SetValue[], options: SelectorOptio
     rule(everyCell(options), ...declare(inside)),
   ];
 }
-
-/** A part's picture is not that of the parts within it: what leaves their cells out. */
-const notWithin = (part: Place['part']): string => (part === 'row-headers' ? `:not(${markOf('group-headings')})` : '');
 
 function atRest(look: Look, place: Place, set: readonly SetValue[], options: SelectorOptions): readonly CssNode[] {
   const { part, condition } = place;
@@ -208,5 +226,20 @@ function underHand(look: Look, place: Place, set: readonly SetValue[], options: 
 /** What numbers lack behind their decimal mark, as digits that are not seen: they then end in one line, however they were typed. */
 function decimalRules(look: Look, options: SelectorOptions): readonly CssNode[] {
   if (resolveAt(look.theme, { part: 'numbers', condition: 'rest' }, 'decimals').css !== 'aligned') return [];
-  return [rule(`${cellsOf(options, { part: 'numbers', condition: 'rest' })}::after`, ['content', `attr(${contract.pad})`], ['visibility', 'hidden'])];
+  const digits: readonly Declaration[] = [
+    ['content', `attr(${contract.pad})`],
+    ['visibility', 'hidden'],
+  ];
+  // Where a number would have an icon behind it, its digits take the place: they are as wide as they are.
+  const isIconBehind =
+    iconSides(look).sideOf('footer') === 'after' &&
+    places.some((place) => place.part === 'footer' && (look.valueAt(place, propertyOf('icon'))?.css ?? 'none') !== 'none');
+  const bare: readonly Declaration[] = isIconBehind
+    ? [
+        ['display', 'inline'],
+        ['margin', '0'],
+      ]
+    : [];
+  const padded = `${cellsOf(options, { part: 'numbers', condition: 'rest' }, 'numbers', `[${contract.pad}]`)}::after`;
+  return [rule(padded, ...digits, ...bare)];
 }

@@ -1,6 +1,19 @@
 import { BLACK, TRANSPARENT, WHITE, blend, contrast, fade, flatten, neededContrast, type Rgba } from '../colour';
-import { fontSize, resolveAt, winnerAt } from '../resolve';
-import { conditionOf, containerOf, lineage, lookOf, partOf, placesFor, propertyOf, type PartName, type Place, type Slot, type Theme } from '../theme';
+import { exceptionAmong, fontSize, resolveAt, winnerAt } from '../resolve';
+import {
+  conditionOf,
+  containerOf,
+  exceptedFor,
+  lineage,
+  lookOf,
+  partOf,
+  placesFor,
+  propertyOf,
+  type PartName,
+  type Place,
+  type Slot,
+  type Theme,
+} from '../theme';
 
 /** The page that a table stands on. */
 export interface PageColours {
@@ -41,6 +54,17 @@ export function fillLayers(theme: Theme, slot: Slot): FillLayers {
   const layers: Record<LayerName, Rgba> = { table: TRANSPARENT, group: TRANSPARENT, row: TRANSPARENT, cell: TRANSPARENT, over: TRANSPARENT };
   const open = new Set<LayerName>(layerNames);
   const fill = propertyOf('fill');
+  // An exception fills its cells; one that always holds is laid over what the hand brings.
+  const { over, under } = exceptedFor(slot, 'fill');
+  for (const [layer, some] of [
+    ['over', over],
+    ['cell', under],
+  ] as const) {
+    const winner = exceptionAmong(look, some, fill);
+    if (winner?.value.kind !== 'colour') continue;
+    layers[layer] = winner.value.rgba;
+    open.delete(layer);
+  }
   for (const place of placesFor(slot, fill)) {
     const layer = layerOf(place);
     const value = open.has(layer) ? look.valueAt(place, fill) : undefined;

@@ -1,6 +1,7 @@
 import { bad, good, type Outcome } from '../outcome';
 import { retype, textOf, textsOf, type Cell, type Row } from './cell';
 import { plainColumns } from './column';
+import { movedExceptions } from './exception';
 import { LIMITS } from './read-table';
 import { gridOf } from './grid';
 import { sectionRows, widthOf, type Merge, type Table } from './table';
@@ -156,6 +157,12 @@ export function bringAgain(table: Table, newer: Table, key: string): Outcome<Aga
       merges: merges.map((merge) => widened(merge, headings, names.length, fresh.length)),
       groups: headings,
       columns: [...table.columns, ...plainColumns(fresh.length)],
+      exceptions: movedExceptions(table.exceptions, 'row', (row) => {
+        if (row < first) return row;
+        if (row >= first + count) return row + rows.length - count;
+        const now = stays.get(row - first);
+        return now === undefined ? undefined : first + now;
+      }),
     },
     added,
     removed,

@@ -14,9 +14,28 @@ export interface Column {
   readonly format: ColumnFormat | null;
   /** What stands in the last footer row where that is empty; empty for nothing. */
   readonly total: '' | TotalKind;
+  /** What its body cells are worked out from, in their row's other columns; empty for what was typed. */
+  readonly formula: string;
+  /** What its values have to be beside its type; null for anything. */
+  readonly rule: ColumnRule | null;
 }
 
-export const PLAIN_COLUMN: Column = { width: '', hidden: false, type: '', order: '', format: null, total: '' };
+/** A rule for the values of a column. What breaks it is marked, and never refused. Empty texts ask nothing. */
+export interface ColumnRule {
+  readonly required: boolean;
+  /** Whether no two values may be the same. */
+  readonly unique: boolean;
+  /** The least and the greatest value, as one would type them; of texts, the fewest and the most letters. */
+  readonly least: string;
+  readonly most: string;
+  /** The only values that there may be; none for any. */
+  readonly choices: readonly string[];
+  /** What is said of a value that breaks it, in one's own words; empty for a sentence of ours. */
+  readonly message: string;
+}
+export const PLAIN_RULE: ColumnRule = { required: false, unique: false, least: '', most: '', choices: [], message: '' };
+
+export const PLAIN_COLUMN: Column = { width: '', hidden: false, type: '', order: '', format: null, total: '', formula: '', rule: null };
 export const plainColumns = (count: number): readonly Column[] => Array.from({ length: count }, () => PLAIN_COLUMN);
 
 export type ColumnWidth =

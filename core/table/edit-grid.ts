@@ -2,6 +2,7 @@ import { bad, good, type Outcome } from '../outcome';
 import { axes, closeMerges, openMerges, type Axis } from './axis';
 import type { Row } from './cell';
 import { PLAIN_COLUMN } from './column';
+import { closeExceptions, openExceptions } from './exception';
 import { LIMITS } from './read-table';
 import { sectionOf, widthOf, type Merge, type Table } from './table';
 
@@ -25,6 +26,7 @@ export function insertRow(table: Table, row: number, side: 'before' | 'after', c
     headerRows: table.headerRows + (section === 'header' ? count : 0),
     footerRows: table.footerRows + (section === 'footer' ? count : 0),
     groups: table.groups.map((each) => (each >= at ? each + count : each)),
+    exceptions: openExceptions(table.exceptions, 'row', at, count),
   });
 }
 
@@ -45,6 +47,7 @@ export function insertColumn(table: Table, column: number, side: 'before' | 'aft
     rows: table.rows.map((cells, row) => cells.toSpliced(at === 0 && whole.has(row) ? 1 : at, 0, '')),
     merges,
     columns: table.columns.toSpliced(at, 0, PLAIN_COLUMN),
+    exceptions: openExceptions(table.exceptions, 'column', at),
     rowHeaders: table.rowHeaders + (column < table.rowHeaders ? 1 : 0),
   });
 }
@@ -64,6 +67,7 @@ export function deleteRows(table: Table, from: number, to: number): Edited {
     headerRows: table.headerRows - count(0, table.headerRows),
     footerRows: table.footerRows - count(height - table.footerRows, height),
     groups: table.groups.filter((each) => each < from || each > to).map((each) => (each > to ? each - (to - from + 1) : each)),
+    exceptions: closeExceptions(table.exceptions, 'row', from, to),
   });
 }
 
@@ -74,6 +78,7 @@ export function deleteColumn(table: Table, column: number): Edited {
     rows: keepAnchors(table, axes.column, column).map((cells) => cells.toSpliced(column, 1)),
     merges: closeMerges(table.merges, axes.column, column),
     columns: table.columns.toSpliced(column, 1),
+    exceptions: closeExceptions(table.exceptions, 'column', column),
     rowHeaders: table.rowHeaders - (column < table.rowHeaders ? 1 : 0),
   });
 }

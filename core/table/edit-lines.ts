@@ -4,6 +4,7 @@ import type { Row } from './cell';
 import { plainColumns } from './column';
 import { deleteColumn, deleteRows, insertColumn, insertRow, type Edited } from './edit-grid';
 import { splitAcross } from './edit-merges';
+import { movedExceptions, turnedExceptions, type Exception } from './exception';
 import { groupsWithin } from './groups';
 import { mergeAcrossGroups } from './merge-groups';
 import { LIMITS } from './read-table';
@@ -70,12 +71,13 @@ export function moveLines(table: Table, lines: Lines, before: number): Edited {
   const merges = table.merges.map((merge) => ({ ...merge, [start]: Math.min(...placesOf(merge, axes[axis], places)) }));
   const pick = <T>(items: readonly T[]): readonly T[] => order.map((old) => items[old] as T);
   const rows = carryTexts(axis === 'row' ? pick(table.rows) : table.rows.map(pick), table.merges, merges, axis, places);
-  if (axis === 'column') return good({ ...table, rows, merges, columns: pick(table.columns) });
+  const exceptions = movedExceptions(table.exceptions, axis, (line) => places.get(line));
+  if (axis === 'column') return good({ ...table, rows, merges, exceptions, columns: pick(table.columns) });
   const groups = table.groups.map((row) => places.get(row) ?? row).sort((a, b) => a - b);
   const crossed = mergeAcrossGroups(merges, groups);
   return crossed
     ? refuse('move-group', `Merged cells at row ${crossed.row + 1}, column ${crossed.column + 1} would reach over a heading.`, 'Split them first.')
-    : good({ ...table, rows, merges, groups });
+    : good({ ...table, rows, merges, groups, exceptions });
 }
 
 const linesOf = (from: number, count: number): readonly number[] => Array.from({ length: count }, (_, i) => from + i);
@@ -154,10 +156,21 @@ export function duplicateLines(table: Table, lines: Lines): Edited {
     ...opened.value,
     rows,
     merges,
+    exceptions: withCopies(opened.value.exceptions, lines),
     ...(lines.axis === 'row' ? { groups: [...groups, ...headings].sort((a, b) => a - b) } : { columns: copied(columns) }),
   };
   // A copy of a heading that stands in the footer heads nothing.
   return good(groupsWithin(duplicated));
+}
+
+/** Exceptions with those of the copied lines once more, on the copies. */
+function withCopies(exceptions: readonly Exception[], lines: Lines): readonly Exception[] {
+  const { axis, from, to } = lines;
+  const copies = exceptions.flatMap((each) => {
+    const line = each[axis];
+    return line === null || line < from || line > to ? [] : [{ ...each, [axis]: line + countOf(lines) }];
+  });
+  return movedExceptions([...exceptions, ...copies], axis, (line) => line);
 }
 
 /**
@@ -183,6 +196,7 @@ export function turn(table: Table): Edited {
     footerRows: 0,
     groups: [],
     columns: plainColumns(height),
+    exceptions: turnedExceptions(table.exceptions),
   };
   return good({ ...turned, merges: splitAcross(turned, turned.headerRows) });
 }

@@ -35,6 +35,29 @@ export {
   type Row,
 } from './cell';
 export { PLAIN_COLUMN, plainColumns, readColumnWidth, typedColumnWidth, type Column, type ColumnWidth } from './column';
+export { PLAIN_RULE, type ColumnRule } from './column';
+export {
+  DRESSINGS_MOST,
+  dressingDefaults,
+  dressingKinds,
+  dressingSettings,
+  isRing,
+  settingOf,
+  type Dressing,
+  type DressingKind,
+  type DressingSetting,
+} from './dressing';
+export {
+  exceptionAt,
+  exceptionReaches,
+  exceptionsOn,
+  kindOf,
+  placesOf,
+  setExceptions,
+  withValue,
+  type Exception,
+  type ExceptionKind,
+} from './exception';
 export { cssWidths, equalColumns, needsContainer, setColumns, setTotals, shownTable } from './columns';
 export { bodyGroups, dropHeading, groupsWithin, isGroupHeading, makeHeading, rowGroupOf, rowGroups, type RowGroup } from './groups';
 export { gridOf, type Grid, type GridCell } from './grid';

@@ -1,18 +1,20 @@
+import { movedExceptions } from './exception';
 import type { TableHead } from './read-table';
 import { sectionRows, type Table } from './table';
 
 /**
  * A table's head after `cut` rows were taken out of the body from row `end` on: merges are cut with the body, and headings
- * below go.
+ * below go; exceptions of what is left move up.
  */
-export function cutHead<T extends Pick<TableHead, 'merges' | 'groups'>>(head: T, end: number, cut: number): T {
+export function cutHead<T extends Pick<TableHead, 'merges' | 'groups' | 'exceptions'>>(head: T, end: number, cut: number): T {
   const merges = head.merges.flatMap((merge) => {
     if (merge.row >= end + cut) return [{ ...merge, row: merge.row - cut }];
     if (merge.row >= end) return [];
     const kept = Math.min(merge.rows, end - merge.row);
     return kept * merge.columns > 1 ? [{ ...merge, rows: kept }] : [];
   });
-  return { ...head, merges, groups: head.groups.filter((row) => row < end) };
+  const exceptions = movedExceptions(head.exceptions, 'row', (row) => (row < end ? row : row < end + cut ? undefined : row - cut));
+  return { ...head, merges, exceptions, groups: head.groups.filter((row) => row < end) };
 }
 
 /** The table with at most `rows` body rows, header and footer whole: enough to see a theme on. */

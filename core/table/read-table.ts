@@ -2,9 +2,11 @@ import { array, boolean, mixed, number, object, string, type ObjectSchema } from
 import { dataTypeNames, dateOrders, dateStyles, isLanguage, negativeStyles, totalNames } from '../data-types';
 import { bad, type Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
-import { nameSchema } from '../theme';
+import { isExceptionProperty, nameSchema } from '../theme';
 import { isSafeAddress, markKinds, type Row } from './cell';
 import { PLAIN_COLUMN, plainColumns, readColumnWidth } from './column';
+import { DRESSINGS_MOST, dressingKinds, dressingSettings, isRing, type Dressing } from './dressing';
+import { exceptionReaches, type Exception } from './exception';
 import { mergeAcrossGroups } from './merge-groups';
 import { TABLE_FORMAT, captionAligns, captionSides, decimalMarks, tableKinds, type Merge, type Table } from './table';
 
@@ -20,6 +22,9 @@ export const LIMITS = {
   merges: 20_000,
   caption: 500,
   description: 2000,
+  exceptions: 5000,
+  formula: 500,
+  choices: 10_000,
 } as const;
 
 const count = (what: string, most: number) =>
@@ -53,6 +58,19 @@ const formatSchema = object({
   date: choice('How dates are written', dateStyles),
   empty: string().strict().defined().max(40, 'What stands for nothing has at most 40 characters.'),
 }).noUnknown();
+const bound = string().strict().defined().max(100, 'A least or greatest value has at most 100 characters.');
+const ruleSchema = object({
+  required: boolean().strict().required(),
+  unique: boolean().strict().required(),
+  least: bound,
+  most: bound,
+  choices: array()
+    .strict()
+    .required()
+    .of(string().strict().defined().max(200, 'A choice has at most 200 characters.'))
+    .max(LIMITS.choices, `A column has at most ${LIMITS.choices.toLocaleString('en')} choices.`),
+  message: string().strict().defined().max(300, 'What is said of a wrong value has at most 300 characters.'),
+}).noUnknown();
 const columnSchema = object({
   width: string()
     .strict()
@@ -63,9 +81,55 @@ const columnSchema = object({
   order: choice('The order of a column’s dates', ['', ...dateOrders]),
   format: formatSchema.nullable().defined().default(undefined),
   total: choice('A column’s total', ['', ...totalNames]),
+  formula: string().strict().defined().max(LIMITS.formula, `A column’s formula has at most ${LIMITS.formula} characters.`),
+  rule: ruleSchema.nullable().defined().default(undefined),
 })
   .noUnknown()
   .test('typed', 'A column that is shown in a format has a type.', ({ type, format }) => format === null || type !== '');
+
+const texts = (what: string, isKnown: (name: string) => boolean, most: number) =>
+  mixed<Readonly<Record<string, string>>>()
+    .required()
+    .test('texts', (value, context) => {
+      if (typeof value !== 'object' || Array.isArray(value)) return context.createError({ message: `${what} are an object of texts.` });
+      const unknown = Object.keys(value).find((name) => !isKnown(name));
+      if (unknown !== undefined) return context.createError({ message: `${what} have no “${unknown}”.` });
+      const isText = Object.values(value).every((text: unknown) => typeof text === 'string' && text.length > 0 && text.length <= most);
+      return isText || context.createError({ message: `${what} are texts of 1 to ${most} characters.` });
+    });
+
+const line = (what: string, most: number) =>
+  number().strict().nullable().defined(`${what} is missing; it may be null.`).integer().min(0, `${what} is at least 0.`).max(most);
+const exceptionSchema = object({
+  row: line('An exception’s row', LIMITS.rows),
+  column: line('An exception’s column', LIMITS.columns),
+  reach: choice('How far an exception reaches', exceptionReaches),
+  dressing: string().strict().defined().max(60),
+  values: texts('An exception’s values', isExceptionProperty, 200),
+})
+  .noUnknown('An exception has no other fields.')
+  .test('place', 'An exception stands at a column, a row or a cell.', ({ row, column }) => row !== null || column !== null);
+const settingNames: ReadonlySet<string> = new Set(dressingSettings.map(({ name }) => name));
+const dressingSchema = object({
+  name: string()
+    .strict()
+    .required('A dressing needs a name.')
+    .trim('A dressing’s name has no spaces around it.')
+    .max(60, 'A dressing’s name has at most 60 characters.'),
+  from: string().strict().defined().max(60),
+  kind: choice(
+    'A dressing’s kind',
+    dressingKinds.map(({ name }) => name),
+  ),
+  settings: texts('A dressing’s settings', (name) => settingNames.has(name), 2000),
+}).noUnknown('A dressing has no other fields.');
+const dressingsSchema = array()
+  .strict()
+  .required('The dressings are missing; they may be none.')
+  .of(dressingSchema.required())
+  .max(DRESSINGS_MOST, `A table has at most ${DRESSINGS_MOST} dressings.`)
+  .test('unique', 'Two dressings have the same name.', (all) => new Set(all.map(({ name }) => name)).size === all.length)
+  .test('ring', 'A dressing cannot be built from itself.', (all) => !all.some(({ name }) => isRing(all as readonly Dressing[], name)));
 
 /** What is wrong with rows, and where. Looked through by hand: a table may have millions of cells. */
 export function rowsProblem(rows: unknown, width?: number): { readonly say: string; readonly at: string } | undefined {
@@ -144,6 +208,12 @@ const headFields = {
     .of(count('A heading’s row', LIMITS.rows))
     .max(LIMITS.merges, `A table has at most ${LIMITS.merges} row groups.`),
   columns: array().strict().required('The columns are missing.').of(columnSchema.required()),
+  exceptions: array()
+    .strict()
+    .required('The exceptions are missing; they may be none.')
+    .of(exceptionSchema.required())
+    .max(LIMITS.exceptions, `A table has at most ${LIMITS.exceptions.toLocaleString('en')} exceptions.`),
+  dressings: dressingsSchema,
   pinned: boolean().strict().required('It is missing whether the first column is pinned.'),
   decimal: choice('The decimal mark', decimalMarks),
   language: string()
@@ -182,16 +252,19 @@ export const readTable = (json: unknown): Outcome<Table> => checkShape(tableSche
 const since2 = { description: '' };
 const since3 = { kind: 'data', note: '', captionSide: '', captionAlign: '', groups: [], pinned: false, decimal: '' };
 const since4 = { language: '' };
+const since5 = { exceptions: [], dressings: [] };
 /** What each older format lacks. */
 const lacks: Readonly<Record<string, object>> = {
-  'zest-table/1': { ...since2, ...since3, ...since4 },
-  'zest-table/2': { ...since3, ...since4 },
-  'zest-table/3': since4,
+  'zest-table/1': { ...since2, ...since3, ...since4, ...since5 },
+  'zest-table/2': { ...since3, ...since4, ...since5 },
+  'zest-table/3': { ...since4, ...since5 },
+  'zest-table/4': since5,
 };
 
 /**
  * `zest-table/1` had no description; `zest-table/2` no kind, row groups, columns, pinning, decimal mark and place of the
- * caption; `zest-table/3` no language, and columns without type, order of dates, format and total.
+ * caption; `zest-table/3` no language, and columns without type, order of dates, format and total; `zest-table/4` no
+ * exceptions and no dressings, and columns without formula and rule.
  */
 function upgraded(json: unknown): unknown {
   const old = json as { readonly format?: unknown; readonly rows?: unknown; readonly columns?: unknown } | null;
@@ -215,7 +288,7 @@ function isGrid(table: unknown): table is Table {
 export type TableHead = Omit<Table, 'rows'>;
 
 function isHead(head: unknown): head is TableHead {
-  const { merges, headerRows, footerRows, rowHeaders, groups, columns } = head as Record<keyof Table, unknown>;
+  const { merges, headerRows, footerRows, rowHeaders, groups, columns, exceptions } = head as Record<keyof Table, unknown>;
   const numbers = (values: readonly unknown[]): boolean => values.every((value) => Number.isInteger(value));
   const isMerge = (merge: unknown): boolean => {
     const { row, column, rows: down, columns: across } = (merge ?? {}) as Partial<Record<keyof Merge, unknown>>;
@@ -226,6 +299,8 @@ function isHead(head: unknown): head is TableHead {
     merges.every(isMerge) &&
     Array.isArray(groups) &&
     Array.isArray(columns) &&
+    Array.isArray(exceptions) &&
+    exceptions.every((each: unknown) => typeof each === 'object' && each !== null) &&
     numbers([headerRows, footerRows, rowHeaders, ...(groups as readonly unknown[])])
   );
 }
@@ -238,10 +313,23 @@ export function gridProblem(table: TableHead, height: number, width: number): st
   const isOrdered = table.groups.every((row, i) => i === 0 || row > (table.groups[i - 1] ?? 0));
   if (!isOrdered || table.groups.some((row) => row < table.headerRows || row >= height - table.footerRows))
     return 'Headings of row groups stand in the body, in order.';
+  const misplaced = exceptionsProblem(table.exceptions, height, width);
+  if (misplaced) return misplaced;
   const taken = new Set<number>();
   for (const merge of table.merges) {
     const wrong = mergeProblem(table, merge, height, width, taken);
     if (wrong) return wrong;
+  }
+  return undefined;
+}
+
+function exceptionsProblem(exceptions: readonly Exception[], height: number, width: number): string | undefined {
+  const seen = new Set<string>();
+  for (const { row, column } of exceptions) {
+    if ((row ?? 0) >= height || (column ?? 0) >= width) return 'An exception stands outside the table.';
+    const place = `${row} ${column}`;
+    if (seen.has(place)) return 'Two exceptions stand at one place.';
+    seen.add(place);
   }
   return undefined;
 }

@@ -1,4 +1,5 @@
 import type { ConditionName, PartName, Slot } from '../theme';
+import { exceptionsOn } from './exception';
 import type { GridCell } from './grid';
 import { isNegative, isNumberCell } from './numbers';
 import { isGroupHeading, rowGroupOf } from './groups';
@@ -59,5 +60,11 @@ export function slotOf(table: Table, cell: GridCell, held: readonly ConditionNam
   if (held.includes('sorted')) conditions.push(`sorted-${parity}`);
   const number = isNumberCell(table, cell);
   if (number && isNegative(cell.text)) conditions.push('negative');
-  return { part: partOfCell(table, cell), conditions: [...conditions, ...held], ...(number ? { also: ['numbers'] } : {}) };
+  const excepted = exceptionsOn(table, cell);
+  return {
+    part: partOfCell(table, cell),
+    conditions: [...conditions, ...held],
+    ...(number ? { also: ['numbers'] } : {}),
+    ...(excepted.length === 0 ? {} : { excepted: excepted.map(({ reach, ...each }) => ({ ...each, always: reach === 'always' })) }),
+  };
 }

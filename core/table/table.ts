@@ -1,5 +1,7 @@
 import type { Row } from './cell';
 import { plainColumns, type Column } from './column';
+import type { Dressing } from './dressing';
+import type { Exception } from './exception';
 
 /** A block of merged cells; the content stands in its first slot. Rows and columns count from 0. */
 export interface Merge {
@@ -17,12 +19,12 @@ export const captionAligns = ['', 'start', 'center', 'end'] as const;
 export const decimalMarks = ['', '.', ','] as const;
 
 /**
- * A table as it is kept and exchanged: `"format": "zest-table/4"`. `rows` is always a full rectangle: a text
+ * A table as it is kept and exchanged: `"format": "zest-table/5"`. `rows` is always a full rectangle: a text
  * for each slot, empty where there is none. Merges never overlap and never cross from one row group into the
  * next (HTML Standard, "Forming a table": cells end with their row group).
  */
 export interface Table {
-  readonly format: 'zest-table/4';
+  readonly format: 'zest-table/5';
   readonly name: string;
   readonly kind: TableKind;
   /** The caption; empty for none. */
@@ -44,6 +46,10 @@ export interface Table {
   readonly groups: readonly number[];
   /** One for each column. */
   readonly columns: readonly Column[];
+  /** Looks that columns, rows and cells have beside the theme: columns first, then rows, then cells, each from the start on. */
+  readonly exceptions: readonly Exception[];
+  /** Ways to show values as marks, each with a name of its own, which exceptions put on cells. */
+  readonly dressings: readonly Dressing[];
   /** Whether the first column stays where it is when the table is scrolled sideways. */
   readonly pinned: boolean;
   /** Which mark parts whole from decimal in its numbers; empty to tell from the numbers. */
@@ -54,7 +60,7 @@ export interface Table {
   readonly theme: string;
 }
 
-export const TABLE_FORMAT = 'zest-table/4';
+export const TABLE_FORMAT = 'zest-table/5';
 
 export const widthOf = (table: Table): number => table.rows[0]?.length ?? 0;
 export const heightOf = (table: Table): number => table.rows.length;
@@ -101,6 +107,8 @@ export function tableOf(name: string, rows: readonly Row[], given: Partial<Table
     footerRows: 0,
     groups: [],
     columns: plainColumns(rows[0]?.length ?? 0),
+    exceptions: [],
+    dressings: [],
     pinned: false,
     decimal: '',
     language: '',

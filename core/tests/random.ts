@@ -1,5 +1,26 @@
-import { canBeSet, conditionNames, parts, propertiesOf, type ConditionName, type Theme, type ValueKind } from '../theme';
-import { makeHeading, mergeCells, sectionRows, splitCells, tableOf, type Held, type Table } from '../table';
+import {
+  canBeSet,
+  conditionNames,
+  exceptionProperties,
+  parts,
+  propertiesOf,
+  propertyOf,
+  type ConditionName,
+  type Theme,
+  type ValueKind,
+} from '../theme';
+import {
+  exceptionReaches,
+  makeHeading,
+  mergeCells,
+  sectionRows,
+  setExceptions,
+  splitCells,
+  tableOf,
+  type Exception,
+  type Held,
+  type Table,
+} from '../table';
 
 /** Random themes and tables from a seed, for specs that hold core against the browser. Same seed, same things. */
 export interface Dice {
@@ -159,6 +180,26 @@ export function randomTable(d: Dice): Table {
     if (merged.ok) table = merged.value;
   }
   return withGroups(d, table);
+}
+
+/** The table with exceptions on some of its columns, rows and cells, of a few properties or of many. */
+export function withExceptions(d: Dice, table: Table): Table {
+  const density = d.pick([0.1, 0.3, 0.9]);
+  const made = (exception: Exception): Exception => ({
+    ...exception,
+    reach: d.pick(exceptionReaches),
+    values: Object.fromEntries(exceptionProperties.filter(() => d.chance(density)).map((name) => [name, randomText[propertyOf(name).kind](d)])),
+  });
+  const [height, width] = [table.rows.length, table.rows[0]?.length ?? 0];
+  const places = Array.from({ length: d.whole(1, 6) }, () => {
+    const [row, column] = [d.whole(0, height - 1), d.whole(0, width - 1)];
+    return d.pick([
+      { row: null, column },
+      { row, column: null },
+      { row, column },
+    ]);
+  });
+  return setExceptions(table, places, made);
 }
 
 /** Headings of row groups here and there, over the whole row or not, and a caption in a place of its own. */

@@ -13,7 +13,8 @@ export {
   type PropertyName,
   type ValueKind,
 } from './properties';
-export { containerOf, places, placesFor, type Slot } from './strength';
+export { containerOf, exceptedFor, places, placesFor, type Slot } from './strength';
+export { exceptionProperties, isExceptionProperty, type Excepted } from './excepted';
 /* Documents */
 export { THEME_FORMAT, countValues, ownText, type PartValues, type Picture, type Place, type Swatch, type Theme, type Values } from './theme';
 export { MEDIA_ID, NAME_MOST, PICTURES_MOST, SWATCH_NAME, nameSchema, readTheme, themeSchema } from './read-theme';
@@ -28,5 +29,5 @@ export { facesOf, familiesIn, fileOf, fontAddress, type Face } from './faces';
 export { readStep, stepSize, type TypeScale, type TypeStep } from './type-scale';
 export { choices, readValue } from './values';
 export { lineStyles, swatchVariable, tidy, type LineStyle, type Unit, type Value, type Vocabulary } from './reading';
-export { firstGood, lookOf, mediaAddress, type Look, type Saying, type Source } from './look';
+export { lookOf, mediaAddress, type Look, type Saying, type Source } from './look';
 export { bundleOf, bundleText, readBundle } from './bundles';

@@ -36,6 +36,8 @@ export interface Look {
   readonly said: (place: Place, property: PropertyName) => readonly Saying[];
   /** The strongest value at a place that can be read; undefined where none is said. */
   readonly valueAt: (place: Place, property: Property) => Value | undefined;
+  /** A text that is set beside the theme, read in its words. */
+  readonly read: (property: Property, text: string) => Outcome<Value>;
   /** Whether a part's own look is off, so that it looks like what it stands within. */
   readonly isOff: (part: PartName) => boolean;
   /** What holds when nothing is said. */
@@ -80,6 +82,7 @@ export function lookOf(theme: Theme): Look {
       }
       return found;
     },
+    read: ({ kind }, text) => words.read(kind, text),
     isOff: (part) => off.has(part),
     valueAt: (place, { name, kind }) => {
       if (isSilent(place.part, name)) return undefined;
@@ -99,12 +102,6 @@ export function lookOf(theme: Theme): Look {
   looks.set(theme, look);
   return look;
 }
-
-/** The first saying at a place that can be read: a value with a mistake in it gives way to the next. */
-export const firstGood = (sayings: readonly Saying[]): { saying: Saying; value: Value } | undefined => {
-  for (const saying of sayings) if (saying.read.ok) return { saying, value: saying.read.value };
-  return undefined;
-};
 
 function groundScale(): TypeScale {
   if (!ground.scale) throw new TypeError('The ground has a type scale');

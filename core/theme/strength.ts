@@ -1,6 +1,7 @@
 import { conditionOf, conditions, tiers, type ConditionName } from './conditions';
 import { lineage, partOf, parts, type PartName } from './parts';
-import type { Property } from './properties';
+import type { Property, PropertyName } from './properties';
+import type { Excepted } from './excepted';
 import type { Place } from './theme';
 
 /**
@@ -9,7 +10,8 @@ import type { Place } from './theme';
  * what the visitor's hand brings. It is worked out from the catalogue: a later tier outranks every part of
  * an earlier one; within the first tier the more particular part, then the later condition wins; within the
  * others the later condition, then the more particular part. At one place the theme is stronger than its
- * base theme. The stylesheet writes its rules in this order, so that the browser's cascade and `resolve`
+ * base theme. What one table has beside its theme stands between the sorted columns and the hand: a column's, then
+ * a row's, then a cell's; a cell's that always holds is the strongest of all. The stylesheet writes its rules in this order, so that the browser's cascade and `resolve`
  * follow one list.
  */
 export const places: readonly Place[] = parts
@@ -34,6 +36,8 @@ export interface Slot {
   readonly conditions: readonly ConditionName[];
   /** Parts that it belongs to beside its own: a number in a body row or in the footer. */
   readonly also?: readonly PartName[];
+  /** What its column, its row and itself have beside the theme, weakest first. */
+  readonly excepted?: readonly Excepted[];
   /** For what stands in a cell: the cell. Without one, a body row at rest. */
   readonly inside?: Slot;
 }
@@ -46,6 +50,14 @@ export function containerOf({ part, inside }: Slot): Slot | undefined {
   if (box === 'content') return inside ?? bodyAtRest;
   return box === 'around' && within !== undefined && within !== 'table' ? { part: within, conditions: [] } : undefined;
 }
+
+/** The exceptions of a slot that say something of a property, strongest first: those that hold over the hand, and the others. */
+export function exceptedFor({ excepted }: Slot, property: PropertyName): { readonly over: readonly Excepted[]; readonly under: readonly Excepted[] } {
+  if (excepted === undefined || excepted.length === 0) return NONE;
+  const saying = excepted.filter(({ values }) => values[property] !== undefined).toReversed();
+  return { over: saying.filter(({ always }) => always), under: saying.filter(({ always }) => !always) };
+}
+const NONE = { over: [], under: [] } as const;
 
 const found = new Map<string, readonly Place[]>();
 

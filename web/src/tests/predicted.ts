@@ -21,6 +21,8 @@ export function predictCell(theme: Theme, table: Table, cell: GridCell, held: re
   const slot = slotOf(table, cell, held, bandOf(theme));
   const lines = cellLines(theme, table, cell);
   const number = slot.also?.includes('numbers') ?? false;
+  // Digits that are not seen take the place of an icon behind the number.
+  const isPadded = number && padOf(table, cell) !== '' && atRest(theme, 'numbers', 'decimals') === 'aligned';
   return {
     ...predictText(theme, slot),
     fill: colourFact(flattened(theme, slot)),
@@ -34,9 +36,10 @@ export function predictCell(theme: Theme, table: Table, cell: GridCell, held: re
     height: shown('height', word(theme, slot, 'row-height')),
     ...(slot.part === 'row-headers' || slot.part === 'group-headings' ? { width: shown('width', atRest(theme, 'row-headers', 'width')) } : {}),
     ...(cell.text === '' ? { before: 'none', after: 'none' } : predictIcon(theme, slot)),
+    ...(isPadded ? { after: 'none' } : {}),
     picture: cellPicture(theme, slot.part),
     'group picture': groupPicture(theme, cell),
-    pad: number && padOf(table, cell) !== '' && atRest(theme, 'numbers', 'decimals') === 'aligned' ? padOf(table, cell) : 'none',
+    pad: isPadded ? padOf(table, cell) : 'none',
   };
 }
 
@@ -211,8 +214,8 @@ export function observeCell(cell: HTMLElement): Facts {
   const group = cell.closest('thead,tbody,tfoot');
   const fill = flatten(overFill(style), fillOf(cell), fillOf(row), fillOf(group), fillOf(cell.closest('table')), WHITE);
   const pseudo = (name: string): string => {
-    const { content, maskImage } = getComputedStyle(cell, name);
-    return content === 'none' || content === 'normal' ? 'none' : iconFact(maskImage);
+    const { content, maskImage, visibility } = getComputedStyle(cell, name);
+    return content === 'none' || content === 'normal' || visibility === 'hidden' ? 'none' : iconFact(maskImage);
   };
   const after = getComputedStyle(cell, '::after');
   return {

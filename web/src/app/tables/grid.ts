@@ -18,7 +18,7 @@ import {
   viewChild,
   type OnDestroy,
 } from '@angular/core';
-import { contract, frameRules, ownClasses, pinnedRules, themeCss, writeCss } from '../../../../core/compile';
+import { contract, exceptionsIn, frameRules, ownClasses, pinnedRules, themeCss, writeCss } from '../../../../core/compile';
 import type { Clipboard } from '../../../../core/intake';
 import { resolveAt } from '../../../../core/resolve';
 import {
@@ -152,6 +152,7 @@ export class Grid implements AfterViewInit, OnDestroy {
       { name: 'foot', first: this.height() - this.table().footerRows, sizes: foot, top: footTop, isSticky: false },
     ];
   });
+  private readonly exceptions = computed(() => this.table().exceptions);
   /** The chosen block, grown until no merged cell is cut. */
   protected readonly choice = computed<Choice>(() => growChoice(this.table(), this.inside(this.focused()), this.inside(this.corner())));
   protected readonly chosenRows = computed(() => [this.choice().row, this.choice().toRow] as const);
@@ -162,7 +163,10 @@ export class Grid implements AfterViewInit, OnDestroy {
     if (shadow) shadow.adoptedStyleSheets = [...shadow.adoptedStyleSheets, this.sheet];
     effect(() => {
       const theme = this.theme();
-      const rules = theme ? [...frameRules, ...themeCss(theme, { key: 'edited' }), ...pinnedRules(theme, 'edited')] : frameRules;
+      const exceptions = exceptionsIn([{ exceptions: this.exceptions() }]);
+      const rules = theme
+        ? [...frameRules, ...themeCss(theme, { key: 'edited', exceptions }), ...pinnedRules(theme, 'edited', exceptions)]
+        : frameRules;
       this.sheet.replaceSync(writeCss(rules, 'compact'));
     });
     effect(() => this.chosen.emit(this.choice()));

@@ -1,0 +1,104 @@
+import type { Rgba } from '../colour';
+import { isExceptionProperty, propertyOf, type Excepted, type Look, type PartName, type PropertyName } from '../theme';
+import { exceptionsOn, kindOf, type Exception, type GridCell, type Table } from '../table';
+import { declare, type SetValue } from './declare';
+import { pictureUnder, picturedCells } from './pictures';
+import { cellsOf, contract, notWithin, type SelectorOptions } from './selectors';
+import { rule, type CssNode, type Declaration } from './stylesheet';
+
+/** FNV-1a, 32 bits: the same look has the same class, in whichever table it stands. */
+function hash(text: string): string {
+  let h = 0x811c9dc5;
+  for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193) >>> 0;
+  return h.toString(36);
+}
+
+type Looked = Pick<Exception, 'row' | 'column' | 'reach' | 'values'>;
+
+/** The class by which the stylesheet finds the cells of an exception. Its kind is part of it, since kinds differ in strength. */
+function exceptionClass(exception: Looked): string {
+  const values = Object.entries(exception.values).sort(([a], [b]) => (a < b ? -1 : 1));
+  return contract.exception(hash(JSON.stringify([kindOf(exception), exception.reach === 'always', values])));
+}
+
+/** The classes of what holds on a cell beside its theme. */
+export const exceptionClasses = (table: Table, cell: GridCell): readonly string[] =>
+  exceptionsOn(table, cell)
+    .filter(({ values }) => Object.keys(values).length > 0)
+    .map(exceptionClass);
+
+/** The exceptions of some tables, each look once, weakest first. */
+export function exceptionsIn(tables: readonly Pick<Table, 'exceptions'>[]): readonly Exception[] {
+  const kinds = ['column', 'row', 'cell'];
+  const found = new Map<string, Exception>();
+  for (const { exceptions } of tables) for (const each of exceptions) if (Object.keys(each.values).length > 0) found.set(exceptionClass(each), each);
+  return [...found.values()].sort((a, b) => kinds.indexOf(kindOf(a)) - kinds.indexOf(kindOf(b)));
+}
+
+/**
+ * The properties that exceptions set and the hand can set too, so that what a theme says of these has to be written. Not the
+ * fill: what the hand brings is a layer of its own.
+ */
+export const exceptedProperties = (exceptions: readonly Exception[]): ReadonlySet<PropertyName> =>
+  new Set(exceptions.flatMap(({ values }) => Object.keys(values).filter((name) => isExceptionProperty(name) && name !== 'fill') as PropertyName[]));
+
+/**
+ * Rules of exceptions: those that give way to the hand, to be written before its rules, and those that always hold, to be
+ * written after them. A value that cannot be read is left out, so that the next one in the chain holds.
+ */
+export function exceptionRules(
+  look: Look,
+  exceptions: readonly Exception[],
+  options: SelectorOptions,
+): { readonly under: readonly CssNode[]; readonly over: readonly CssNode[] } {
+  const written = (reach: 'always' | 'others'): readonly CssNode[] =>
+    exceptions
+      .filter((each) => (each.reach === 'always') === (reach === 'always'))
+      .flatMap((each) => ruleOf(look, each, options))
+      .filter((node) => node.kind !== 'rule' || node.declarations.length > 0);
+  return { under: written('others'), over: written('always') };
+}
+
+const valuesIn = (look: Look, values: Excepted['values']): readonly SetValue[] =>
+  Object.entries(values).flatMap(([name, text]) => {
+    if (!isExceptionProperty(name)) return [];
+    const property = propertyOf(name);
+    const read = look.read(property, text);
+    return read.ok ? [{ property, value: read.value }] : [];
+  });
+
+function ruleOf(look: Look, exception: Looked, options: SelectorOptions): readonly CssNode[] {
+  const set = valuesIn(look, exception.values);
+  const mark = `.${exceptionClass(exception)}`;
+  const fill = set.find(({ property }) => property.name === 'fill')?.value.css;
+  const cells = `.${options.theme}>*>:where(tr)>:where(${mark})`;
+  if (exception.reach !== 'always') return [rule(cells, ...(fill === undefined ? [] : [['background-color', fill] as const]), ...declare(set))];
+  // What the hand brings is laid over a cell's fill as a picture; what always holds takes its place.
+  const over = fill === undefined ? undefined : fill === 'transparent' ? 'none' : `linear-gradient(${fill} 0 0)`;
+  return [
+    rule(cells, ...(over === undefined ? [] : [['background-image', over] as Declaration]), ...declare(set)),
+    ...(over === undefined
+      ? []
+      : picturedCells(look.theme).map((part: PartName) =>
+          rule(cellsOf(options, { part, condition: 'rest' }, part, notWithin(part) + mark), pictureUnder(look.theme, part, over)),
+        )),
+  ];
+}
+
+/** Whether an exception sets a lowest row height. */
+export const setsHeight = (exceptions: readonly Exception[]): boolean => exceptions.some(({ values }) => values['row-height'] !== undefined);
+
+/** The fills of exceptions, for the first column that stays in view: each with the class of its cells. */
+export function exceptionFills(
+  look: Look,
+  exceptions: readonly Exception[],
+): readonly { readonly mark: string; readonly css: string; readonly rgba: Rgba }[] {
+  const fill = propertyOf('fill');
+  return exceptions.flatMap((each) => {
+    const text = each.values.fill;
+    const read = text === undefined ? undefined : look.read(fill, text);
+    if (each.reach === 'always' || !read?.ok || read.value.kind !== 'colour') return [];
+    const { css, rgba } = read.value;
+    return [{ mark: `.${exceptionClass(each)}`, css, rgba }];
+  });
+}

@@ -1,0 +1,90 @@
+/** What a dressing makes of a value. */
+export const dressingKinds = [
+  { name: 'rating', label: 'Rating', hint: 'So many of so many shapes' },
+  { name: 'meter', label: 'Meter', hint: 'A bar, as long as its value' },
+  { name: 'status', label: 'Status mark', hint: 'A dot or an icon in the colour of its value, with its text' },
+  { name: 'tag', label: 'Tag', hint: 'Its text on a filled ground' },
+  { name: 'yes-no', label: 'Yes or no mark', hint: 'A tick or a stroke' },
+  { name: 'icon', label: 'Icon with text', hint: 'An icon beside its text' },
+  { name: 'picture', label: 'Picture', hint: 'The picture that it names' },
+  { name: 'button', label: 'Button', hint: 'A link in the shape of a button' },
+  { name: 'person', label: 'Person', hint: 'A round picture, or initials, and a name' },
+] as const;
+export type DressingKind = (typeof dressingKinds)[number]['name'];
+
+/** What of a dressing can be set, and for which kinds. */
+export const dressingSettings = [
+  { name: 'shape', label: 'Shape', kinds: ['rating', 'status', 'icon', 'button'] },
+  { name: 'colour', label: 'Colour', kinds: ['rating', 'meter', 'status', 'tag', 'yes-no', 'icon', 'button', 'person'] },
+  { name: 'quiet', label: 'Colour of what is empty', kinds: ['rating', 'meter', 'yes-no'] },
+  { name: 'ink', label: 'Ink', kinds: ['tag', 'button', 'person'] },
+  { name: 'colours', label: 'Colours of values', kinds: ['status', 'tag', 'icon'] },
+  { name: 'size', label: 'Size', kinds: ['rating', 'meter', 'status', 'yes-no', 'icon', 'picture', 'person'] },
+  { name: 'least', label: 'Least', kinds: ['rating', 'meter'] },
+  { name: 'most', label: 'Greatest', kinds: ['rating', 'meter'] },
+  { name: 'text', label: 'With its text', kinds: ['rating', 'meter', 'yes-no'] },
+  { name: 'alt', label: 'Said to those who cannot see it', kinds: ['rating', 'meter', 'yes-no', 'picture'] },
+  { name: 'link', label: 'Leads to', kinds: ['button'] },
+] as const;
+export type DressingSetting = (typeof dressingSettings)[number]['name'];
+
+/** A way to show values, made once and put on as many cells as wanted. */
+export interface Dressing {
+  /** Unique in its table. */
+  readonly name: string;
+  /** Name of the dressing that it is built from, whose settings hold where it has none; empty for none. */
+  readonly from: string;
+  readonly kind: DressingKind;
+  /** Texts; what each can be is said in docs/theme-format.md. */
+  readonly settings: { readonly [name in DressingSetting]?: string };
+}
+
+export const DRESSINGS_MOST = 100;
+
+/** What a dressing of a kind has where nobody sets it. */
+export const dressingDefaults: Readonly<Record<DressingSetting, string>> = {
+  shape: 'star',
+  colour: 'page',
+  quiet: '#8883',
+  ink: 'page',
+  colours: '',
+  size: '1em',
+  least: '0',
+  most: '5',
+  text: 'off',
+  alt: '',
+  link: '',
+};
+const ownDefaults: { readonly [kind in DressingKind]?: Dressing['settings'] } = {
+  meter: { most: '100', size: '6em', colour: '#3d7ea6' },
+  status: { shape: 'dot', text: 'on' },
+  tag: { colour: '#8882' },
+  'yes-no': { shape: 'tick' },
+  icon: { shape: 'boat' },
+  picture: { size: '2.5em' },
+  person: { size: '2em', colour: '#8883' },
+  button: { shape: 'none', colour: '#3d7ea6', ink: '#ffffff' },
+};
+
+/** A setting of a dressing: its own, or that of what it is built from, or what its kind has. Dressings that are built from each other in a ring stop where it closes. */
+export function settingOf(dressings: readonly Dressing[], dressing: Dressing, name: DressingSetting): string {
+  const seen = new Set<string>();
+  for (let at: Dressing | undefined = dressing; at && !seen.has(at.name);) {
+    const own: string | undefined = at.settings[name];
+    if (own !== undefined) return own;
+    seen.add(at.name);
+    const { from }: Dressing = at;
+    at = from === '' ? undefined : dressings.find((each) => each.name === from);
+  }
+  return ownDefaults[dressing.kind]?.[name] ?? dressingDefaults[name];
+}
+
+/** Whether a dressing is built from itself in the end. */
+export function isRing(dressings: readonly Dressing[], name: string): boolean {
+  const seen = new Set<string>();
+  for (let at = dressings.find((each) => each.name === name); at; at = dressings.find((each) => each.name === at?.from)) {
+    if (seen.has(at.name)) return true;
+    seen.add(at.name);
+  }
+  return false;
+}
