@@ -47,17 +47,9 @@ export {
   type DressingKind,
   type DressingSetting,
 } from './dressing';
-export {
-  exceptionAt,
-  exceptionReaches,
-  exceptionsOn,
-  kindOf,
-  placesOf,
-  setExceptions,
-  withValue,
-  type Exception,
-  type ExceptionKind,
-} from './exception';
+export { exceptionReaches, kindOf, type Exception, type ExceptionKind } from './exception';
+export { exceptionAt, exceptionsOn } from './exceptions-on';
+export { placesOf, setExceptions, withValue } from './edit-exceptions';
 export { cssWidths, equalColumns, needsContainer, setColumns, setTotals, shownTable } from './columns';
 export { bodyGroups, dropHeading, groupsWithin, isGroupHeading, makeHeading, rowGroupOf, rowGroups, type RowGroup } from './groups';
 export { gridOf, type Grid, type GridCell } from './grid';

@@ -5,7 +5,7 @@ import { checkShape } from '../problems-of';
 import { isExceptionProperty, nameSchema } from '../theme';
 import { isSafeAddress, markKinds, type Row } from './cell';
 import { PLAIN_COLUMN, plainColumns, readColumnWidth } from './column';
-import { DRESSINGS_MOST, dressingKinds, dressingSettings, isRing, type Dressing } from './dressing';
+import { DRESSINGS_MOST, dressingKinds, dressingSettings, isRing } from './dressing';
 import { exceptionReaches, type Exception } from './exception';
 import { mergeAcrossGroups } from './merge-groups';
 import { TABLE_FORMAT, captionAligns, captionSides, decimalMarks, tableKinds, type Merge, type Table } from './table';
@@ -129,7 +129,7 @@ const dressingsSchema = array()
   .of(dressingSchema.required())
   .max(DRESSINGS_MOST, `A table has at most ${DRESSINGS_MOST} dressings.`)
   .test('unique', 'Two dressings have the same name.', (all) => new Set(all.map(({ name }) => name)).size === all.length)
-  .test('ring', 'A dressing cannot be built from itself.', (all) => !all.some(({ name }) => isRing(all as readonly Dressing[], name)));
+  .test('ring', 'A dressing cannot be built from itself.', (all) => !all.some(({ name }) => isRing(all, name)));
 
 /** What is wrong with rows, and where. Looked through by hand: a table may have millions of cells. */
 export function rowsProblem(rows: unknown, width?: number): { readonly say: string; readonly at: string } | undefined {

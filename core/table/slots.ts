@@ -1,5 +1,5 @@
 import type { ConditionName, PartName, Slot } from '../theme';
-import { exceptionsOn } from './exception';
+import { exceptionsOn } from './exceptions-on';
 import type { GridCell } from './grid';
 import { isNegative, isNumberCell } from './numbers';
 import { isGroupHeading, rowGroupOf } from './groups';

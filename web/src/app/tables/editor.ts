@@ -53,6 +53,7 @@ import { totalsInTurns } from './totals';
 import { Grid, type Pasted } from './grid';
 import type { HistoryData } from './history-dialog';
 import type { Carried } from './strip';
+import { Looks } from './looks';
 import { Structure } from './structure';
 
 /** Another way to do what was just done. */
@@ -64,7 +65,7 @@ interface Instead {
 @Component({
   selector: 'zest-table-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Grid, MatButtonModule, MatIconModule, MatMenuModule, MatTooltipModule, Name, RouterLink, Structure, UndoRedo],
+  imports: [Grid, Looks, MatButtonModule, MatIconModule, MatMenuModule, MatTooltipModule, Name, RouterLink, Structure, UndoRedo],
   providers: [OpenDocument],
   templateUrl: './editor.html',
   styleUrl: './editor.scss',
@@ -76,7 +77,12 @@ export class TableEditor implements OnInit {
   private readonly dialog = inject(MatDialog);
   private readonly fresh = inject(FreshNotes);
   private readonly intake = inject(IntakeService);
-  private readonly grid = viewChild(Grid);
+  protected readonly grid = viewChild(Grid);
+  protected readonly panels = [
+    ['structure', 'Structure'],
+    ['looks', 'Look'],
+  ] as const;
+  protected readonly panel = signal<(typeof this.panels)[number][0]>('structure');
 
   private readonly open = inject<OpenDocument<Table>>(OpenDocument);
   protected readonly table = this.open.document;

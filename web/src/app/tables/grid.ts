@@ -18,7 +18,7 @@ import {
   viewChild,
   type OnDestroy,
 } from '@angular/core';
-import { contract, exceptionsIn, frameRules, ownClasses, pinnedRules, themeCss, writeCss } from '../../../../core/compile';
+import { contract, ownClasses, writeCss } from '../../../../core/compile';
 import type { Clipboard } from '../../../../core/intake';
 import { resolveAt } from '../../../../core/resolve';
 import {
@@ -36,6 +36,7 @@ import {
 } from '../../../../core/table';
 import { clipboardOf } from '../../../../core/clipboard';
 import type { Theme } from '../../../../core/theme';
+import { gridRules } from './grid-rules';
 import { growChoice, type Choice } from './choice';
 import { gridKey } from './grid-keys';
 import { NOTHING_MEASURED, measureTable } from './measures';
@@ -162,12 +163,7 @@ export class Grid implements AfterViewInit, OnDestroy {
     const shadow = this.element.shadowRoot;
     if (shadow) shadow.adoptedStyleSheets = [...shadow.adoptedStyleSheets, this.sheet];
     effect(() => {
-      const theme = this.theme();
-      const exceptions = exceptionsIn([{ exceptions: this.exceptions() }]);
-      const rules = theme
-        ? [...frameRules, ...themeCss(theme, { key: 'edited', exceptions }), ...pinnedRules(theme, 'edited', exceptions)]
-        : frameRules;
-      this.sheet.replaceSync(writeCss(rules, 'compact'));
+      this.sheet.replaceSync(writeCss(gridRules(this.theme(), this.exceptions()), 'compact'));
     });
     effect(() => this.chosen.emit(this.choice()));
     // What is in the document, and how wide columns are, moves the strips' handles; the table's own size alone does not tell.

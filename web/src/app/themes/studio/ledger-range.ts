@@ -1,6 +1,6 @@
 import type { ConditionName, PartName, Theme } from '../../../../../core/theme';
 import { ledgerCell } from './ledger-rows';
-import type { RowName } from './rows';
+import type { RowName } from '../../values/rows';
 import type { Entry } from './studio-state';
 
 /** A cell of the ledger. */

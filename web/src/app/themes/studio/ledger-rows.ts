@@ -18,7 +18,7 @@ import {
   type Slot,
   type Theme,
 } from '../../../../../core/theme';
-import { sidesOf, type RowName } from './rows';
+import { sidesOf, type RowName } from '../../values/rows';
 
 export interface LedgerRow {
   readonly name: RowName;

@@ -6,14 +6,14 @@ import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import type { SlotReadability } from '../../../../../core/paint';
 import { conditionOf, partOf, type ConditionName } from '../../../../../core/theme';
-import { ValueEditor } from './editors/value-editor';
+import { ValueEditor } from '../../values/value-editor';
 import { conditionLabel, ledgerCell, ledgerRows, sharedConditions, type LedgerCell, type LedgerRow } from './ledger-rows';
 import { fillAcross, pasteInto, rangeBetween, rangeText, type At, type Range } from './ledger-range';
 import { failingTogether } from './findings';
 import { silenceOf } from './silence';
-import type { RowName } from './rows';
+import type { RowName } from '../../values/rows';
 import { StudioState } from './studio-state';
-import { suggestionsFor } from './suggestions';
+import { suggestionsFor } from '../../values/suggestions';
 
 /** Milliseconds without an edit before everything together is measured. */
 const REST_MS = 200;

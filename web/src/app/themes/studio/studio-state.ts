@@ -13,6 +13,7 @@ import {
   propertyOf,
   type ConditionName,
   type PartName,
+  type Picture,
   type Place,
   type PropertyName,
   type Theme,
@@ -21,7 +22,8 @@ import { sampleTable } from '../../controls/sample-table';
 import { Deleting } from '../../controls/deleting';
 import { Api, type KeptTable } from '../../documents/api';
 import { OpenDocument } from '../../documents/open-document';
-import { readRow, sidesOf, type RowName } from './rows';
+import type { EditedLook } from '../../values/edited-look';
+import { readRow, sidesOf, type RowName } from '../../values/rows';
 import { hardSpecimens, type HardSpecimen } from './specimens';
 
 export interface Wrong {
@@ -43,7 +45,7 @@ const SPECIMEN_ROWS = 40;
 
 /** What the studio shows and what can be done there: one theme being edited on one table. */
 @Injectable()
-export class StudioState {
+export class StudioState implements EditedLook {
   private readonly opened = inject<OpenDocument<Theme>>(OpenDocument);
   private readonly api = inject(Api);
   private readonly snackBar = inject(MatSnackBar);
@@ -101,8 +103,13 @@ export class StudioState {
     if (hard) return this.specimen.set(hard);
     const kept = await this.deleting.attempt(() => firstValueFrom(this.api.tablePreview(id)));
     if (this.tableId() !== id) return;
-    if (kept) this.specimen.set({ id, table: shownTable(previewOf(kept.document, SPECIMEN_ROWS)) });
+    // The theme by itself is looked at here: what a table has beside it is its own affair.
+    if (kept) this.specimen.set({ id, table: { ...shownTable(previewOf(kept.document, SPECIMEN_ROWS)), exceptions: [] } });
     else this.tableId.set(before);
+  }
+
+  bringPicture(picture: Picture): void {
+    this.change(`bring in the picture ${picture.name}`, '', (theme) => ({ ...theme, pictures: [...(theme.pictures ?? []), picture] }));
   }
 
   wrongKey = (condition: ConditionName, row: RowName): string => `${this.parts().join('+')} ${condition} ${row}`;

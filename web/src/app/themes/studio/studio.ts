@@ -14,6 +14,7 @@ import { Anatomy } from './anatomy';
 import { Ledger } from './ledger';
 import { Specimen } from './specimen';
 import { hardSpecimens } from './specimens';
+import { EditedLook } from '../../values/edited-look';
 import { StudioState } from './studio-state';
 import { Swatches } from './swatches';
 import { TypeScalePanel } from './type-scale';
@@ -37,7 +38,7 @@ import { Why } from './why';
     UndoRedo,
     Why,
   ],
-  providers: [OpenDocument, StudioState],
+  providers: [OpenDocument, StudioState, { provide: EditedLook, useExisting: StudioState }],
   templateUrl: './studio.html',
   styleUrl: './studio.scss',
   host: { '(document:keydown)': 'look($event)', '(document:keyup)': 'look($event)' },

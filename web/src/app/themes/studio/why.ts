@@ -5,7 +5,7 @@ import type { Link } from '../../../../../core/resolve';
 import { propertyOf } from '../../../../../core/theme';
 import { findingAt } from './findings';
 import { resolvedAt, sourceInWords } from './ledger-rows';
-import { sidesOf } from './rows';
+import { sidesOf } from '../../values/rows';
 import { StudioState } from './studio-state';
 
 interface Step {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { readRow } from '../rows';
-import { StudioState } from '../studio-state';
+import { readRow } from './rows';
+import { EditedLook } from './edited-look';
 import { ColourEditor } from './colour-editor';
 
 interface Shadow {
@@ -80,7 +80,7 @@ const fields = ['Across', 'Down', 'Blur', 'Spread'] as const;
   `,
 })
 export class ShadowEditor {
-  private readonly state = inject(StudioState);
+  private readonly state = inject(EditedLook);
   readonly text = input.required<string>();
   readonly changed = output<string>();
   protected readonly fields = fields;

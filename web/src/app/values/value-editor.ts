@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { choices, type ValueKind } from '../../../../../../core/theme';
-import { kindOf, type RowName } from '../rows';
-import { StudioState } from '../studio-state';
+import { choices, type ValueKind } from '../../../../core/theme';
+import { kindOf, type RowName } from './rows';
+import { EditedLook } from './edited-look';
 import { ColourEditor } from './colour-editor';
 import { FontEditor } from './font-editor';
 import { LengthEditor } from './length-editor';
@@ -82,7 +82,7 @@ const editors: { readonly [kind in ValueKind]?: 'colour' | 'line' | 'shadow' | '
   `,
 })
 export class ValueEditor {
-  private readonly state = inject(StudioState);
+  private readonly state = inject(EditedLook);
   readonly row = input.required<RowName>();
   readonly text = input.required<string>();
   readonly changed = output<string>();

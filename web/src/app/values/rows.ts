@@ -1,4 +1,4 @@
-import { good, type Outcome } from '../../../../../core/outcome';
+import { good, type Outcome } from '../../../../core/outcome';
 import {
   bundles,
   propertyOf,
@@ -9,7 +9,7 @@ import {
   type Property,
   type PropertyName,
   type Vocabulary,
-} from '../../../../../core/theme';
+} from '../../../../core/theme';
 
 /** A row of the ledger that can be edited: one property, or the sides of a bundle together. */
 export type RowName = PropertyName | BundleName;

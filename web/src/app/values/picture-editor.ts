@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { firstValueFrom } from 'rxjs';
-import { iconAddress, icons, pictureAddress, pictures } from '../../../../../../core/media';
-import { PICTURES_MOST, mediaAddress, type Picture, type ValueKind } from '../../../../../../core/theme';
-import { Api, ApiError } from '../../../documents/api';
-import { StudioState } from '../studio-state';
+import { iconAddress, icons, pictureAddress, pictures } from '../../../../core/media';
+import { PICTURES_MOST, mediaAddress, type Picture, type ValueKind } from '../../../../core/theme';
+import { Api, ApiError } from '../documents/api';
+import { EditedLook } from './edited-look';
 
 interface Shown {
   readonly name: string;
@@ -92,7 +92,7 @@ const MOST_BYTES = 5_000_000;
   `,
 })
 export class PictureEditor {
-  private readonly state = inject(StudioState);
+  private readonly state = inject(EditedLook);
   private readonly api = inject(Api);
   readonly text = input.required<string>();
   readonly kind = input.required<ValueKind>();
@@ -101,7 +101,7 @@ export class PictureEditor {
   protected readonly isIcon = computed(() => this.kind() === 'icon');
   protected readonly shown = computed<readonly Shown[]>(() => {
     if (this.isIcon()) return icons.map(({ name, label }) => ({ name, label, address: iconAddress(name) ?? '' }));
-    const own = this.state.theme()?.pictures ?? [];
+    const own = this.state.look()?.theme.pictures ?? [];
     return [
       ...pictures.map(({ name, label }) => ({ name, label, address: pictureAddress(name) ?? '' })),
       ...own.map(({ name, media }) => ({ name, label: name, address: `url("${mediaAddress(media)}")` })),
@@ -127,11 +127,11 @@ export class PictureEditor {
   }
 
   private take(fileName: string, media: string): void {
-    const own = this.state.theme()?.pictures ?? [];
+    const own = this.state.look()?.theme.pictures ?? [];
     const known = own.find((picture) => picture.media === media);
     if (!known && own.length >= PICTURES_MOST) return this.wrong.set(`A theme has at most ${PICTURES_MOST} pictures of its own.`);
     const picture: Picture = known ?? { name: nameFor(fileName, new Set([...own, ...pictures].map(({ name }) => name))), media };
-    if (!known) this.state.change(`bring in the picture ${picture.name}`, '', (theme) => ({ ...theme, pictures: [...own, picture] }));
+    if (!known) this.state.bringPicture(picture);
     this.changed.emit(picture.name);
   }
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import { families, fonts } from '../../../../../../core/theme';
+import { families, fonts } from '../../../../core/theme';
 
 /** A font, each with a sample in itself. */
 @Component({

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { toHex } from '../../../../../../core/colour';
-import { lineStyles } from '../../../../../../core/theme';
-import { readRow } from '../rows';
-import { StudioState } from '../studio-state';
+import { toHex } from '../../../../core/colour';
+import { lineStyles } from '../../../../core/theme';
+import { readRow } from './rows';
+import { EditedLook } from './edited-look';
 import { ColourEditor } from './colour-editor';
 
 /** A line with a drawn preview: how wide, in which style, in what colour. */
@@ -69,7 +69,7 @@ import { ColourEditor } from './colour-editor';
   `,
 })
 export class LineEditor {
-  private readonly state = inject(StudioState);
+  private readonly state = inject(EditedLook);
   readonly text = input.required<string>();
   readonly changed = output<string>();
   protected readonly styles = lineStyles;

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { parseColour, toHex } from '../../../../../../core/colour';
-import { StudioState } from '../studio-state';
+import { parseColour, toHex } from '../../../../core/colour';
+import { EditedLook } from './edited-look';
 
 interface EyeDropperWindow {
   readonly EyeDropper?: new () => { open: () => Promise<{ sRGBHex: string }> };
@@ -96,7 +96,7 @@ interface EyeDropperWindow {
   `,
 })
 export class ColourEditor {
-  private readonly state = inject(StudioState);
+  private readonly state = inject(EditedLook);
   readonly text = input.required<string>();
   /** Whether the page's own colour can be taken. */
   readonly page = input(false);

@@ -1,4 +1,4 @@
-import { choices, type Look } from '../../../../../core/theme';
+import { choices, type Look } from '../../../../core/theme';
 import { kindOf, type RowName } from './rows';
 
 /** What can be typed in a row, for the list below its field. */

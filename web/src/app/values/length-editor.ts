@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import type { ValueKind } from '../../../../../../core/theme';
+import type { ValueKind } from '../../../../core/theme';
 
 interface Scale {
   readonly most: number;

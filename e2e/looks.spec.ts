@@ -1,0 +1,69 @@
+import { Key, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { axeFindings } from './axe';
+import { consoleErrors, opened } from './opened';
+import type { Person } from './person';
+import type { App } from './server';
+
+describe('Looks beside the theme', () => {
+  let [app, driver, person]: [App, WebDriver, Person] = [undefined, undefined, undefined] as never;
+  opened({ demo: true }, (all) => ({ app, driver, person } = all));
+  afterEach(async () => expect(await consoleErrors(driver)).toEqual([]));
+
+  const fill = (cell: WebElement): Promise<string> => person.style(cell, 'background-color');
+  const kept = async (): Promise<string> => {
+    await person.untilKept();
+    return (await fetch(`${app.url}/api/tables/fares-by-age/markup`)).text();
+  };
+
+  it('tint one column and mark one cell, and leave the header as it is', async () => {
+    await person.open(`${app.url}/tables/fares-by-age`);
+    await person.click('cell', '£13.00');
+    const header = await fill(await person.find('columnheader', 'Return'));
+    await person.click('button', 'Look');
+    await person.click('button', 'Column 3');
+    await person.fill('combobox', 'Fill', 'mist');
+    await person.press(Key.TAB);
+    await person.find('alert', /mist/);
+    await person.click('button', 'Editor for Fill');
+    await person.click('button', 'blush');
+    await person.click('button', 'Done');
+    await person.until('the tinted column', async () =>
+      (await fill(await person.find('cell', '£7.00'))) === 'rgb(251, 226, 196)' ? true : undefined,
+    );
+    expect(await fill(await person.find('columnheader', 'Return'))).toBe(header);
+    await person.click('button', 'This cell');
+    await person.fill('combobox', 'Ink', '#b3261e');
+    await person.press(Key.TAB);
+    await person.until('the marked cell', async () =>
+      (await person.style(await person.find('cell', '£13.00'), 'color')) === 'rgb(179, 38, 30)' ? true : undefined,
+    );
+    expect(await axeFindings(driver, { stylesheets: false })).toEqual([]);
+    const html = await kept();
+    expect(html.match(/zp-x-/g)?.length).toBe(7);
+  }, 60_000);
+
+  it('say why a cell looks so, and what that beat', async () => {
+    await person.focus('combobox', 'Fill');
+    await person.untilText(/Why this fill\s+Column 3, here\s+blush/);
+    await person.focus('combobox', 'Ink');
+    await person.untilText(/Why this ink\s+Row 3, column 3, here\s+#b3261e/);
+  }, 30_000);
+
+  it('go with their column, reach into the header where they are told to, and are cleared from the list', async () => {
+    await person.click('button', 'Column');
+    await person.click('menuitem', 'Move towards the start');
+    await person.find('button', 'Row 3, column 2');
+    await person.click('button', 'Column 2');
+    await person.click('checkbox', 'In its header too');
+    await person.until('the tinted header', async () =>
+      (await fill(await person.find('columnheader', 'Return'))) === 'rgb(251, 226, 196)' ? true : undefined,
+    );
+    await person.click('button', 'Clear Row 3, column 2');
+    await person.gone('button', 'Row 3, column 2');
+    await person.click('button', 'Clear Column 2');
+    await person.gone('list', 'All looks beside the theme');
+    expect(await kept()).not.toContain('zp-x-');
+    for (let i = 0; i < 2; i++) await person.click('button', /^Undo/);
+    await person.find('button', 'Row 3, column 2');
+  }, 30_000);
+});
