@@ -66,4 +66,41 @@ describe('Looks beside the theme', () => {
     for (let i = 0; i < 2; i++) await person.click('button', /^Undo/);
     await person.find('button', 'Row 3, column 2');
   }, 30_000);
+
+  it('make a rating of plain numbers, and all its stars smaller at once', async () => {
+    await person.click('cell', '£11.00');
+    for (const typed of ['4', '2.5', '5', 'new']) await person.press(typed, Key.ENTER);
+    await person.click('cell', '2.5');
+    await person.click('button', 'Column 3');
+    await person.click('button', 'Dressings…');
+    await person.click('button', 'Add a dressing');
+    await person.click('menuitem', 'Rating');
+    await person.fill('combobox', 'Colour', 'heather');
+    await person.press(Key.TAB);
+    await person.click('button', 'Done');
+    const widthOf = async (): Promise<number> => (await (await person.find('img', '2.5 of 5')).getRect()).width;
+    const before = await widthOf();
+    expect(before).toBeGreaterThan(40);
+    expect(await axeFindings(driver, { stylesheets: false })).toEqual([]);
+    await person.click('cell', 'new');
+    await person.untilText(/“new” is nothing that Rating can show; it stands there as it is/);
+    await person.click('button', 'Dressings…');
+    await person.fill('textbox', 'Size', 'small');
+    await person.press(Key.TAB);
+    await person.find('alert', /“small” is no size/);
+    await person.fill('textbox', 'Size', '0.5em');
+    await person.press(Key.TAB);
+    await person.click('button', 'Done');
+    await person.until('smaller stars', async () => (Math.abs((await widthOf()) - before / 2) < 1 ? true : undefined));
+    expect(await kept()).toContain('aria-label="4 of 5"');
+  }, 60_000);
+
+  it('show values plainly where their dressing is deleted, and bring it back', async () => {
+    await person.click('button', 'Dressings…');
+    await person.click('button', /^Delete: 1 place shows its values plainly then/);
+    await person.click('button', 'Done');
+    await person.find('cell', '2.5');
+    await person.click('button', /^Undo/);
+    await person.find('img', '2.5 of 5');
+  }, 30_000);
 });

@@ -1,24 +1,18 @@
 import type { Rgba } from '../colour';
 import { isExceptionProperty, propertyOf, type Excepted, type Look, type PartName, type PropertyName } from '../theme';
 import { exceptionsOn, kindOf, type Exception, type GridCell, type Table } from '../table';
+import { shortHash } from './short-hash';
 import { declare, type SetValue } from './declare';
 import { pictureUnder, picturedCells } from './pictures';
 import { cellsOf, contract, notWithin, type SelectorOptions } from './selectors';
 import { rule, type CssNode, type Declaration } from './stylesheet';
-
-/** FNV-1a, 32 bits: the same look has the same class, in whichever table it stands. */
-function hash(text: string): string {
-  let h = 0x811c9dc5;
-  for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193) >>> 0;
-  return h.toString(36);
-}
 
 type Looked = Pick<Exception, 'row' | 'column' | 'reach' | 'values'>;
 
 /** The class by which the stylesheet finds the cells of an exception. Its kind is part of it, since kinds differ in strength. */
 function exceptionClass(exception: Looked): string {
   const values = Object.entries(exception.values).sort(([a], [b]) => (a < b ? -1 : 1));
-  return contract.exception(hash(JSON.stringify([kindOf(exception), exception.reach === 'always', values])));
+  return contract.exception(shortHash(JSON.stringify([kindOf(exception), exception.reach === 'always', values])));
 }
 
 /** The classes of what holds on a cell beside its theme. */

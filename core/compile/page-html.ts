@@ -2,7 +2,7 @@ import { placementCss, wordingOf, type Block, type Page } from '../page';
 import { gridOf, needsContainer, shownText, textOf as textOfCell, type Table } from '../table';
 import type { Theme } from '../theme';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
-import { exceptionsIn } from './exception-rules';
+import { besideOf } from './beside';
 import { frameRules } from './frame';
 import { fontRules } from './font-rules';
 import { pinnedRules } from './pinned-rules';
@@ -42,12 +42,12 @@ export function compilePage(input: PageInput, options: PageOptions): CompiledPag
     if (!found) return [];
     const isPinned = page.blocks.some((block) => block.kind === 'table' && block.theme === id && input.tables.get(block.table)?.pinned === true);
     const dressed = page.blocks.flatMap((block) => (block.kind === 'table' && block.theme === id ? [input.tables.get(block.table)] : []));
-    const exceptions = exceptionsIn(dressed.filter((table) => table !== undefined));
+    const beside = besideOf(dressed.filter((table) => table !== undefined));
     const around = page.blocks.some((block) => block.kind === 'table' && block.theme === id && block.visitor !== null);
     return [
-      ...themeCss(found.theme, { key: found.key, lean: true, around, exceptions }),
+      ...themeCss(found.theme, { key: found.key, lean: true, around, beside }),
       ...(around ? sortIconRules(found.theme, found.key) : []),
-      ...(isPinned ? pinnedRules(found.theme, found.key, exceptions) : []),
+      ...(isPinned ? pinnedRules(found.theme, found.key, beside.exceptions) : []),
     ];
   });
   const isVisited = page.blocks.some((block) => block.kind === 'table' && block.visitor !== null);

@@ -22,6 +22,7 @@ import {
   type Table,
 } from '../table';
 import { cellNodes } from './cell-html';
+import { dressedNodes } from './dressing-html';
 import { exceptionClasses } from './exception-rules';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
 import { contract } from './selectors';
@@ -177,7 +178,7 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
       [contract.sorts]: sortable && canSort(table, cell) ? '' : undefined,
       'data-slot': slots ? `${cell.row} ${cell.column}` : undefined,
     },
-    ...(contentOf?.(cell) ?? cellNodes(shownCell(table, cell))),
+    ...(contentOf?.(cell) ?? dressedNodes(table, cell) ?? cellNodes(shownCell(table, cell))),
   );
 }
 

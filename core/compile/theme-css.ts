@@ -21,6 +21,8 @@ import { aroundRules, contentRules } from './around-rules';
 import { cornerRules } from './corners';
 import { canHold } from './combinations';
 import { declare, type SetValue } from './declare';
+import { NOTHING_BESIDE, type Beside } from './beside';
+import { dressingRules } from './dressing-rules';
 import { exceptedProperties, exceptionRules, setsHeight } from './exception-rules';
 import { feltValues, type Felt } from './lean';
 import { iconSides } from './icon-sides';
@@ -51,8 +53,8 @@ export interface ThemeCssOptions {
   readonly around?: boolean;
   /** Without values that are not felt anywhere: for what is published, not for previews. */
   readonly lean?: boolean;
-  /** Looks that the tables which it dresses have beside it (`exceptionsIn`). */
-  readonly exceptions?: readonly Exception[];
+  /** What the tables which it dresses have beside it. */
+  readonly beside?: Beside;
 }
 
 /**
@@ -60,7 +62,8 @@ export interface ThemeCssOptions {
  * strength, then what stands in cells and around the table, then the lines. It dresses every table that
  * carries the theme's class.
  */
-export function themeCss(theme: Theme, { key, held = false, around = false, lean = false, exceptions = [] }: ThemeCssOptions): Stylesheet {
+export function themeCss(theme: Theme, { key, held = false, around = false, lean = false, beside = NOTHING_BESIDE }: ThemeCssOptions): Stylesheet {
+  const { exceptions, worn } = beside;
   const look = lookOf(theme);
   const options: SelectorOptions = { theme: contract.theme(key), held, band: resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band').css };
   const felt = lean ? feltBeside(look, around, exceptions) : undefined;
@@ -79,6 +82,7 @@ export function themeCss(theme: Theme, { key, held = false, around = false, lean
     ...iconRules(look, options, felt),
     ...decimalRules(look, options),
     ...contentRules(look, options, felt),
+    ...dressingRules(look, worn, options),
     ...(around ? aroundRules(look, options, felt) : []),
     ...lineRules(theme, options),
     ...cornerRules(theme, options),

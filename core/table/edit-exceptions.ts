@@ -1,5 +1,6 @@
 import type { PropertyName } from '../theme';
 import type { Chosen } from './edit-block';
+import type { Dressing } from './dressing';
 import { inOrder, type Exception, type ExceptionKind } from './exception';
 import { widthOf, type Table } from './table';
 
@@ -25,9 +26,23 @@ export function setExceptions(table: Table, at: readonly Pick<Exception, 'row' |
   return { ...table, exceptions: [...known.values()].sort(inOrder) };
 }
 
+/**
+ * The table with other dressings. `names` says what each of before is called now; what wore one that is gone, or was built
+ * from it, shows its values plainly or is built from nothing.
+ */
+export function setDressings(table: Table, dressings: readonly Dressing[], names: ReadonlyMap<string, string>): Table {
+  const there = new Set(dressings.map(({ name }) => name));
+  const now = (name: string): string => {
+    const renamed = names.get(name) ?? name;
+    return there.has(renamed) ? renamed : '';
+  };
+  const changed: Table = { ...table, dressings: dressings.map((each) => ({ ...each, from: now(each.from) })) };
+  const places = table.exceptions.filter(({ dressing }) => dressing !== '' && now(dressing) !== dressing);
+  return setExceptions(changed, places, (each) => ({ ...each, dressing: now(each.dressing) }));
+}
+
 /** An exception with another text for a property, or with none. */
 export function withValue(exception: Exception, property: PropertyName, text: string | undefined): Exception {
   const { [property]: _, ...others } = exception.values;
   return { ...exception, values: text === undefined ? others : { ...others, [property]: text } };
 }
-

@@ -39,4 +39,3 @@ export function exceptionsOn(table: Table, cell: GridCell): readonly Exception[]
 /** The exception at a place, if there is one. */
 export const exceptionAt = (table: Table, row: number | null, column: number | null): Exception | undefined =>
   table.exceptions.find((each) => each.row === row && each.column === column);
-

@@ -48,8 +48,9 @@ export {
   type DressingSetting,
 } from './dressing';
 export { exceptionReaches, kindOf, type Exception, type ExceptionKind } from './exception';
+export { coloursOf, dressedIn, dressingOn, type Dressed } from './dressed';
 export { exceptionAt, exceptionsOn } from './exceptions-on';
-export { placesOf, setExceptions, withValue } from './edit-exceptions';
+export { placesOf, setDressings, setExceptions, withValue } from './edit-exceptions';
 export { cssWidths, equalColumns, needsContainer, setColumns, setTotals, shownTable } from './columns';
 export { bodyGroups, dropHeading, groupsWithin, isGroupHeading, makeHeading, rowGroupOf, rowGroups, type RowGroup } from './groups';
 export { gridOf, type Grid, type GridCell } from './grid';

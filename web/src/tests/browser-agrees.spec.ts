@@ -1,7 +1,7 @@
 import {
   contract,
   element,
-  exceptionsIn,
+  besideOf,
   frameRules,
   tableElement,
   themeCss,
@@ -72,7 +72,7 @@ function disagreements(theme: Theme, table: Table, held: Held, lean: boolean): s
   const shadow = host.attachShadow({ mode: 'open' });
   document.body.append(host);
   try {
-    const css = writeCss([...frameRules, ...themeCss(theme, { key: 'case', held: true, around: true, lean, exceptions: exceptionsIn([table]) })]);
+    const css = writeCss([...frameRules, ...themeCss(theme, { key: 'case', held: true, around: true, lean, beside: besideOf([table]) })]);
     const markup = element(
       'div',
       { class: contract.around('case') },

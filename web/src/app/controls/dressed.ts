@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, effect, inject, input, signal, type OnInit } from '@angular/core';
-import { exceptionsIn, frameRules, tableElement, tableRules, themeCss, writeCss, writeHtml } from '../../../../core/compile';
+import { besideOf, frameRules, tableElement, tableRules, themeCss, writeCss, writeHtml } from '../../../../core/compile';
 import { needsContainer, type Table } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
 import { Turns } from './turns';
@@ -34,7 +34,7 @@ export class Dressed implements OnInit {
       if (!this.seen()) return;
       const theme = this.theme();
       this.sheet.replaceSync(
-        `:host{color:#000}div{font:16px/1.4 system-ui,sans-serif;zoom:${this.scale()}${needsContainer(this.table()) ? ';container-type:inline-size' : ''}}table{width:100%}${writeCss([...frameRules, ...(theme ? themeCss(theme, { key: 'shown', exceptions: exceptionsIn([this.table()]) }) : []), ...tableRules(this.table(), 'table')], 'compact')}`,
+        `:host{color:#000}div{font:16px/1.4 system-ui,sans-serif;zoom:${this.scale()}${needsContainer(this.table()) ? ';container-type:inline-size' : ''}}table{width:100%}${writeCss([...frameRules, ...(theme ? themeCss(theme, { key: 'shown', beside: besideOf([this.table()]) }) : []), ...tableRules(this.table(), 'table')], 'compact')}`,
       );
     });
     effect(() => {

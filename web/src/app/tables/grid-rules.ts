@@ -1,10 +1,17 @@
-import { exceptionsIn, frameRules, pinnedRules, themeCss, type CssNode } from '../../../../core/compile';
-import type { Exception } from '../../../../core/table';
+import { computed, type Signal } from '@angular/core';
+import { besideOf, frameRules, pinnedRules, themeCss, type CssNode } from '../../../../core/compile';
+import type { Table } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
 
+type Own = Pick<Table, 'exceptions' | 'dressings'>;
+
+/** What a table has beside its theme; the same until that changes, so that typing in cells compiles nothing. */
+export const ownLooks = (table: Signal<Table>): Signal<Own> =>
+  computed(() => table(), { equal: (a, b) => a.exceptions === b.exceptions && a.dressings === b.dressings });
+
 /** The stylesheet that dresses the grid: the theme's, with the looks that this table has beside it. */
-export function gridRules(theme: Theme | undefined, own: readonly Exception[]): readonly CssNode[] {
+export function gridRules(theme: Theme | undefined, own: Own): readonly CssNode[] {
   if (!theme) return frameRules;
-  const exceptions = exceptionsIn([{ exceptions: own }]);
-  return [...frameRules, ...themeCss(theme, { key: 'edited', exceptions }), ...pinnedRules(theme, 'edited', exceptions)];
+  const beside = besideOf([own]);
+  return [...frameRules, ...themeCss(theme, { key: 'edited', beside }), ...pinnedRules(theme, 'edited', beside.exceptions)];
 }

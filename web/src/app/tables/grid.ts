@@ -36,7 +36,8 @@ import {
 } from '../../../../core/table';
 import { clipboardOf } from '../../../../core/clipboard';
 import type { Theme } from '../../../../core/theme';
-import { gridRules } from './grid-rules';
+import { Markup } from '../controls/markup';
+import { gridRules, ownLooks } from './grid-rules';
 import { growChoice, type Choice } from './choice';
 import { gridKey } from './grid-keys';
 import { NOTHING_MEASURED, measureTable } from './measures';
@@ -67,7 +68,7 @@ const REST = 80;
   selector: 'zest-grid',
   changeDetection: ChangeDetectionStrategy.OnPush,
   encapsulation: ViewEncapsulation.ShadowDom,
-  imports: [CdkScrollable, NgTemplateOutlet, Strip],
+  imports: [CdkScrollable, Markup, NgTemplateOutlet, Strip],
   templateUrl: './grid.html',
   styleUrl: './grid.scss',
 })
@@ -153,7 +154,7 @@ export class Grid implements AfterViewInit, OnDestroy {
       { name: 'foot', first: this.height() - this.table().footerRows, sizes: foot, top: footTop, isSticky: false },
     ];
   });
-  private readonly exceptions = computed(() => this.table().exceptions);
+  private readonly own = ownLooks(this.table);
   /** The chosen block, grown until no merged cell is cut. */
   protected readonly choice = computed<Choice>(() => growChoice(this.table(), this.inside(this.focused()), this.inside(this.corner())));
   protected readonly chosenRows = computed(() => [this.choice().row, this.choice().toRow] as const);
@@ -163,7 +164,7 @@ export class Grid implements AfterViewInit, OnDestroy {
     const shadow = this.element.shadowRoot;
     if (shadow) shadow.adoptedStyleSheets = [...shadow.adoptedStyleSheets, this.sheet];
     effect(() => {
-      this.sheet.replaceSync(writeCss(gridRules(this.theme(), this.exceptions()), 'compact'));
+      this.sheet.replaceSync(writeCss(gridRules(this.theme(), this.own()), 'compact'));
     });
     effect(() => this.chosen.emit(this.choice()));
     // What is in the document, and how wide columns are, moves the strips' handles; the table's own size alone does not tell.

@@ -3,13 +3,23 @@ import { OverlayModule } from '@angular/cdk/overlay';
 import { ChangeDetectionStrategy, Component, ElementRef, computed, forwardRef, inject, input, output, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
+import { MatDialog } from '@angular/material/dialog';
 import { MatIconModule } from '@angular/material/icon';
+import { firstValueFrom } from 'rxjs';
 import { sayProblem } from '../../../../core/outcome';
 import {
   LIMITS,
+  dressedIn,
+  dressingOn,
   exceptionAt,
+  gridOf,
+  heightOf,
   placesOf,
+  sectionRows,
+  setDressings,
   setExceptions,
+  shownText,
+  widthOf,
   withValue,
   type Chosen,
   type Exception,
@@ -22,6 +32,7 @@ import { readRow, sidesOf, type RowName } from '../values/rows';
 import { suggestionsFor } from '../values/suggestions';
 import { ValueEditor } from '../values/value-editor';
 import type { Asked } from './column-form';
+import type { DressingData, MadeDressings } from './dressing-dialog';
 import { labelOf, listedLooks, lookRows, placeOfException, whyOf, type ListedLook, type LookRow } from './look-rows';
 
 const kinds: readonly ExceptionKind[] = ['column', 'row', 'cell'];
@@ -36,6 +47,7 @@ const kinds: readonly ExceptionKind[] = ['column', 'row', 'cell'];
   styleUrls: ['./structure.scss', './looks.scss'],
 })
 export class Looks implements EditedLook {
+  private readonly dialog = inject(MatDialog);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   readonly table = input.required<Table>();
   readonly theme = input.required<Theme | undefined>();
@@ -80,6 +92,51 @@ export class Looks implements EditedLook {
     return look ? suggestionsFor(this.asked(), look) : [];
   });
   protected readonly label = labelOf;
+  /** The dressing that all chosen places have; undefined where they differ. */
+  protected readonly dressing = computed(() => {
+    const names = new Set(this.places().map(({ row, column }) => exceptionAt(this.table(), row, column)?.dressing ?? ''));
+    return names.size === 1 ? [...names][0] : undefined;
+  });
+  private readonly cell = computed(() => {
+    const table = this.table();
+    const { row, column } = this.choice();
+    const { first, count } = sectionRows(table, 'body');
+    const at = this.kind() === 'column' && count > 0 ? Math.max(row, first) : row;
+    return gridOf(table).at(Math.min(at, heightOf(table) - 1), Math.min(column, widthOf(table) - 1));
+  });
+  /** The dressing that holds on the chosen cell, whoever brings it. */
+  protected readonly worn = computed(() => dressingOn(this.table(), this.cell())?.name ?? '');
+  /** Why a cell shows its value plainly although it wears a dressing. */
+  protected readonly undressed = computed(() => {
+    const dressing = dressingOn(this.table(), this.cell());
+    const text = shownText(this.table(), this.cell()).trim();
+    if (!dressing || text === '' || dressedIn(this.table(), this.cell(), dressing)) return '';
+    return `“${text.slice(0, 40)}” is nothing that ${dressing.name} can show; it stands there as it is.`;
+  });
+
+  protected dress(dressing: string): void {
+    this.change(dressing === '' ? 'show values plainly' : `show values as ${dressing}`, '', (each) => ({ ...each, dressing }));
+  }
+  /** Makes and changes dressings; one that was added is put on what is chosen. */
+  protected async editDressings(): Promise<void> {
+    const { DressingDialog } = await import('./dressing-dialog');
+    const table = this.table();
+    const data: DressingData = { table, theme: this.theme(), open: this.worn() };
+    const made = await firstValueFrom(
+      this.dialog.open<unknown, DressingData, MadeDressings>(DressingDialog, { width: '860px', maxWidth: '96vw', data }).afterClosed(),
+    );
+    if (!made) return;
+    const isNew = made.open !== '' && ![...made.names.values()].includes(made.open);
+    const at = this.places();
+    this.changed.emit({
+      label: 'change dressings',
+      touches: '',
+      make: (each) => {
+        const set = setDressings(each, made.dressings, made.names);
+        return isNew ? setExceptions(set, at, (exception) => ({ ...exception, dressing: made.open })) : set;
+      },
+    });
+  }
 
   /** What a kind stands for among the chosen slots. */
   protected kindLabel(kind: ExceptionKind): string {

@@ -1,4 +1,4 @@
-import { classesOf, contract, unseenDigits } from '../../../../core/compile';
+import { classesOf, contract, dressedNodes, unseenDigits, type MarkupNode } from '../../../../core/compile';
 import {
   bodyGroups,
   headerRole,
@@ -30,6 +30,8 @@ export interface ShownCell {
   readonly isWrong: boolean;
   /** The pieces of a text that has marks. */
   readonly stretches: readonly (Stretch & { readonly classes: string })[] | undefined;
+  /** What its dressing makes of its value. */
+  readonly drawn: readonly MarkupNode[] | undefined;
   /** Digits that stand unseen behind a number. */
   readonly pad: string | null;
   readonly isEdited: boolean;
@@ -92,6 +94,7 @@ function showCell(table: Table, { cell, rows }: SeenCell, isFirst: boolean, edit
     scope: scope ?? null,
     classes: classes.join(' '),
     stretches,
+    drawn: dressedNodes(table, cell),
     pad: unseenDigits(table, cell) ?? null,
     isEdited: cell === edited,
   };
