@@ -41,7 +41,7 @@ import { gridRules, ownLooks } from './grid-rules';
 import { growChoice, type Choice } from './choice';
 import { gridKey } from './grid-keys';
 import { NOTHING_MEASURED, measureTable } from './measures';
-import { showSections } from './shown-cells';
+import { cellShownAt, showSections } from './shown-cells';
 import { Strip, type Carried } from './strip';
 
 /** Cells from a clipboard, and whether room is made for them. */
@@ -201,14 +201,7 @@ export class Grid implements AfterViewInit, OnDestroy {
   private readonly isEditing = computed(() => this.editing() !== undefined);
   private readonly editedCell = computed(() => (this.isEditing() ? this.focusedCell() : undefined));
   /** The cell that an event came from. */
-  private cellOf(event: Event): GridCell | undefined {
-    const element = (event.target as HTMLElement).closest<HTMLTableCellElement>('[data-cell]');
-    const row = Number(element?.closest('tr')?.dataset['row'] ?? NaN);
-    if (!element || Number.isNaN(row)) return undefined;
-    const { header, bodies, footer } = this.sections();
-    const line = [header, ...bodies.map(({ rows }) => rows), footer].flat().find((each) => each.row === row);
-    return line?.cells[element.cellIndex]?.cell;
-  }
+  private cellOf = (event: Event): GridCell | undefined => cellShownAt(event.target as Element, this.sections());
 
   /** Whether the cell with the focus is in the document; where it is not, the scrolled frame stands in for it. */
   protected readonly isFocusSeen = computed(() => {

@@ -99,3 +99,12 @@ function showCell(table: Table, { cell, rows }: SeenCell, isFirst: boolean, edit
     isEdited: cell === edited,
   };
 }
+
+/** The cell that an element of the grid stands in. */
+export function cellShownAt(element: Element, { header, bodies, footer }: ShownSections): GridCell | undefined {
+  const cell = element.closest<HTMLTableCellElement>('[data-cell]');
+  const row = Number(cell?.closest('tr')?.dataset['row'] ?? NaN);
+  if (!cell || Number.isNaN(row)) return undefined;
+  const line = [header, ...bodies.map(({ rows }) => rows), footer].flat().find((each) => each.row === row);
+  return line?.cells[cell.cellIndex]?.cell;
+}
