@@ -1,4 +1,5 @@
 import { Key, type WebDriver } from 'selenium-webdriver';
+import { axeFindings } from './axe';
 import { consoleErrors, opened } from './opened';
 import type { Person } from './person';
 import type { App } from './server';
@@ -86,5 +87,48 @@ describe('Columns with a type', () => {
     await person.find('cell', '(£12)');
     await person.untilKept();
     expect(await markup()).toContain('(£12)</td>');
+  }, 30_000);
+
+  it('are worked out from others by name, and say in the cell why they cannot be', async () => {
+    await person.click('cell', '£3');
+    await person.click('button', 'Column');
+    await person.click('menuitem', 'Add after');
+    await person.click('columnheader', 'Fare');
+    await person.press(Key.ARROW_RIGHT);
+    await person.press('Twice', Key.ENTER);
+    await person.fill('textbox', 'Worked out from', '[Fair] * 2');
+    await person.press(Key.TAB);
+    await person.find('alert', /There is no column “Fair”\..*\[Fare\]/);
+    await person.fill('textbox', 'Worked out from', '[Fare] * 2');
+    await person.press(Key.TAB);
+    await person.find('cell', '2409');
+    await person.find('cell', '“free” is no number');
+    await person.click('cell', '£3');
+    await person.press('£4.25', Key.ENTER);
+    await person.find('cell', '8.5');
+    await person.click('cell', '8.5');
+    await person.press('9', Key.ENTER);
+    await person.find('alert', /Column 3 is worked out from \[Fare\] \* 2/);
+    await person.click('columnheader', 'Fare');
+    await person.press('Price', Key.ENTER);
+    await person.click('cell', '8.5');
+    expect(await (await person.find('textbox', 'Worked out from')).getAttribute('value')).toBe('[Price] * 2');
+    await person.untilKept();
+    expect(await markup()).toContain('>2409</td>');
+  }, 60_000);
+
+  it('have a rule, and what breaks it is marked with its message and kept', async () => {
+    await person.click('cell', '£4.25');
+    await person.choose('Type', 'Money');
+    await person.click('checkbox', 'A rule for its values');
+    await person.fill('textbox', 'At most', '1000');
+    await person.press(Key.TAB);
+    await person.fill('textbox', 'Said of others', 'Too dear for a boat');
+    await person.press(Key.TAB);
+    const dear = await person.find('cell', '£1,204.5');
+    await person.until('the mark', async () => ((await dear.getAttribute('aria-invalid')) === 'true' ? true : undefined));
+    await person.click('cell', '£1,204.5');
+    await person.untilText(/Too dear for a boat/);
+    expect(await axeFindings(driver, { stylesheets: false })).toEqual([]);
   }, 30_000);
 });

@@ -1,22 +1,5 @@
-import { isNothing, isNumericType, readValueOf, type DataType, type Written } from '../data-types';
-import { headerRole, sectionRows, textOf, typeOfColumn, type GridCell, type Table } from '../table';
-
-interface Reading extends Written {
-  readonly type: DataType;
-}
-const known = new WeakMap<Table, readonly Reading[]>();
-
-/** What each column is read as when it is sorted: as its type says or, where it says none, as its cells tell. */
-function readingsOf(table: Table): readonly Reading[] {
-  const before = known.get(table);
-  if (before) return before;
-  const readings = table.columns.map(({ type, order }, column): Reading => {
-    const found = typeOfColumn(table, column, type);
-    return { type: found.type, decimal: table.decimal === '' ? found.decimal : table.decimal, order: order === '' ? found.order : order };
-  });
-  known.set(table, readings);
-  return readings;
-}
+import { isNothing, isNumericType } from '../data-types';
+import { headerRole, readIn, readingOf, sectionRows, textOf, type GridCell, type Table } from '../table';
 
 /**
  * What a body cell is sorted by, where that is not its text: a number for numbers, dates, times and durations, nothing
@@ -25,8 +8,7 @@ function readingsOf(table: Table): readonly Reading[] {
 export function sortValue(table: Table, { section, column, text }: GridCell): string | undefined {
   if (section !== 'body' || text.trim() === '') return undefined;
   if (isNothing(text)) return '';
-  const reading = readingsOf(table)[column];
-  const value = reading && readValueOf(reading.type, text, reading);
+  const value = readIn(table, column, text);
   return typeof value === 'number' ? String(value) : undefined;
 }
 
@@ -35,7 +17,7 @@ const [FEW, OFTEN] = [12, 2] as const;
 
 /** How a column is filtered: by a range of amounts or days, by one of its few values, or by words. */
 export function filterKind(table: Table, column: number): 'number' | 'date' | 'choice' | 'text' {
-  const type = readingsOf(table)[column]?.type ?? 'text';
+  const { type } = readingOf(table, column);
   if (type === 'date') return 'date';
   if (isNumericType(type)) return 'number';
   const { first, count } = sectionRows(table, 'body');

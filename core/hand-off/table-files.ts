@@ -1,11 +1,11 @@
 import { utils, write, type CellObject } from '@e965/xlsx';
 import Papa from 'papaparse';
-import { gridOf, isNumber, marksIn, stretchesOf, textOf, textsOf, type Cell, type GridCell, type Row, type Table } from '../table';
+import { computedTable, gridOf, isNumber, marksIn, stretchesOf, textOf, textsOf, type Cell, type GridCell, type Row, type Table } from '../table';
 import type { DataFormat } from './choices';
 
 /** A table's content as a file. What comes back from it by `bringIn` has the same texts in the same places. */
 export function tableData(table: Table, format: DataFormat): Uint8Array | string {
-  return writers[format](table);
+  return writers[format](computedTable(table));
 }
 
 const writers: Readonly<Record<DataFormat, (table: Table) => Uint8Array | string>> = {

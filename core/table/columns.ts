@@ -1,4 +1,5 @@
 import { readColumnWidth, type Column } from './column';
+import { computedTable } from './computed';
 import { deleteColumn } from './edit-grid';
 import { widthOf, type Table } from './table';
 
@@ -19,8 +20,9 @@ export function setTotals(table: Table, from: number, to: number, total: Column[
 
 const shown = new WeakMap<Table, Table>();
 
-/** The table as it is shown: without its hidden columns. One whose columns are all hidden keeps the first. */
-export function shownTable(table: Table): Table {
+/** The table as it is shown: with what its formulas come to, and without its hidden columns. One whose columns are all hidden keeps the first. */
+export function shownTable(whole: Table): Table {
+  const table = computedTable(whole);
   if (table.columns.every(({ hidden }) => !hidden)) return table;
   const known = shown.get(table);
   if (known) return known;

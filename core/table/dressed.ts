@@ -3,7 +3,8 @@ import { settingOf, type Dressing, type DressingSetting } from './dressing';
 import { exceptionsOn } from './exceptions-on';
 import type { GridCell } from './grid';
 import { isGroupHeading } from './groups';
-import { shownText, valueIn } from './shown';
+import { readIn } from './readings';
+import { shownText } from './shown';
 import { textOf } from './cell';
 import type { Table } from './table';
 
@@ -79,7 +80,7 @@ export function dressedIn(table: Table, cell: GridCell, dressing: Dressing): Dre
 
 /** The number that a cell holds, whatever its column's type. */
 function numberIn(table: Table, { column, text }: GridCell): number | undefined {
-  const typed = valueIn(table, column, text);
+  const typed = readIn(table, column, text);
   const value = typeof typed === 'number' ? typed : readValueOf('number', text, { decimal: table.decimal, order: '' });
   return typeof value === 'number' ? value : undefined;
 }

@@ -1,4 +1,6 @@
+import { columnNames } from './bring-again';
 import { retype } from './cell';
+import { renameIn } from './formula';
 import { groupsWithin } from './groups';
 import { LIMITS } from './read-table';
 import { splitAcross } from './edit-merges';
@@ -11,7 +13,20 @@ export function setCell(table: Table, row: number, column: number, text: string)
   const kept = text.slice(0, LIMITS.cell);
   if (cell.text === kept) return table;
   const cells = table.rows[cell.row] ?? [];
-  return { ...table, rows: table.rows.with(cell.row, cells.with(cell.column, retype(cells[cell.column] ?? '', kept))) };
+  const set = { ...table, rows: table.rows.with(cell.row, cells.with(cell.column, retype(cells[cell.column] ?? '', kept))) };
+  return cell.row < table.headerRows ? renamed(table, set) : set;
+}
+
+/** Formulas follow the names of the columns that they read. */
+function renamed(before: Table, after: Table): Table {
+  if (after.columns.every(({ formula }) => formula === '')) return after;
+  const [old, now] = [columnNames(before), columnNames(after)];
+  const changed = old.flatMap((name, i) => (name === now[i] || now[i] === undefined ? [] : [[name, now[i]] as const]));
+  const columns = after.columns.map((column) => {
+    const formula = changed.reduce((text, [from, to]) => renameIn(text, from, to), column.formula);
+    return formula === column.formula ? column : { ...column, formula };
+  });
+  return { ...after, columns };
 }
 
 const within = (n: number, most: number): number => Math.max(0, Math.min(Math.trunc(n), most));

@@ -76,6 +76,10 @@ export { ORDINARY_BAND, heldOn, isHeaderGroup, partOfCell, slotOf, type Band, ty
 export { isUnevenRow, marksOf, type Marks } from './marks';
 export { isWrong, isTotal, rememberTotal, shownCell, shownText, totalIn, valueIn, valuesOf } from './shown';
 export { isNegative, isNegativeCell, isNumber, isNumberCell, numberColumns, padOf, type NumberColumn } from './numbers';
+export { NO_VALUE, computedIn, computedTable, type Computed } from './computed';
+export { formulaFunctions, readFormula, wholeFunctions, type Formula } from './formula';
+export { readIn, readingOf, type Reading } from './readings';
+export { ruleProblem } from './rules';
 export { deleteColumn, deleteRow, deleteRows, insertColumn, insertRow, type Edited } from './edit-grid';
 export { deleteLines, duplicateLines, insertLines, moveLines, turn, type Lines } from './edit-lines';
 export { blockOf, clearBlock, putBlock, type Block, type Chosen, type Put } from './edit-block';

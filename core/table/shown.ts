@@ -1,6 +1,7 @@
 import { AS_IT_SAYS, PLAIN_FORMAT, formatValue, isCounted, isNumericType, readValueOf, totalOf, type Value } from '../data-types';
 import { cellOf, textOf, type Cell } from './cell';
 import type { GridCell } from './grid';
+import { readIn } from './readings';
 import { heightOf, sectionRows, type Table } from './table';
 
 /** What a text in a column comes to as a value of its type; undefined where it is not of it. */
@@ -18,12 +19,12 @@ export const isWrong = (table: Table, { section, column, text, row }: GridCell):
 export const isTotal = (table: Table, { section, row, column, text, columns }: GridCell): boolean =>
   section === 'footer' && row === heightOf(table) - 1 && columns === 1 && text.trim() === '' && (table.columns[column]?.total ?? '') !== '';
 
-/** The values of a column's body rows, headings left out. */
+/** The values of a column's body rows, headings left out. A column that says no type is read as what its cells seem to be. */
 export function* valuesOf(table: Table, column: number, from = 0, most = Infinity): Generator<Value | undefined> {
   const { first, count } = sectionRows(table, 'body');
   const headings = new Set(table.groups);
   for (let row = first + from; row < first + Math.min(count, from + most); row++)
-    if (!headings.has(row)) yield valueIn(table, column, textOf(table.rows[row]?.[column]));
+    if (!headings.has(row)) yield readIn(table, column, textOf(table.rows[row]?.[column]));
 }
 
 const totals = new WeakMap<Table, Map<number, number | null>>();

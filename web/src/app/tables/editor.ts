@@ -11,6 +11,9 @@ import { dataFormats } from '../../../../core/hand-off/choices';
 import { sayProblem } from '../../../../core/outcome';
 import {
   blockOf,
+  computedIn,
+  computedTable,
+  ruleProblem,
   clearBlock,
   deleteLines,
   dropHeading,
@@ -96,20 +99,27 @@ export class TableEditor implements OnInit {
   protected readonly formats = dataFormats;
   protected readonly choice = signal<Choice>({ row: 0, column: 0, toRow: 0, toColumn: 0 });
   protected readonly theme = computed(() => this.themes().find(({ id }) => id === this.table()?.theme)?.document);
+  /** The table with what its formulas come to. */
+  protected readonly worked = computed(() => {
+    const table = this.table();
+    return table && computedTable(table);
+  });
   protected readonly size = computed(() => {
     const table = this.table();
     return table ? `${heightOf(table).toLocaleString('en')} rows, ${widthOf(table)} columns` : '';
   });
   /** Goes up when totals of a long table have come. */
-  protected readonly totals = totalsInTurns(this.table);
+  protected readonly totals = totalsInTurns(this.worked);
   /** What is wrong with the cell that has the focus. */
   protected readonly wrongHere = computed(() => {
-    const table = this.table();
+    const table = this.worked();
     const { row, column } = this.choice();
     if (!table || row >= heightOf(table) || column >= widthOf(table)) return '';
     const cell = gridOf(table).at(row, column);
+    const computed = computedIn(table, cell.column, cell.row);
+    if (typeof computed === 'object' && computed) return computed.say;
     const label = dataTypes.find(({ name }) => name === table.columns[cell.column]?.type)?.label.toLowerCase() ?? '';
-    return isWrong(table, cell) ? `“${cell.text.slice(0, 40)}” is not ${label}` : '';
+    return isWrong(table, cell) ? `“${cell.text.slice(0, 40)}” is not ${label}` : (ruleProblem(table, cell) ?? '');
   });
   protected readonly isMerged = computed(() => {
     const table = this.table();
@@ -130,6 +140,17 @@ export class TableEditor implements OnInit {
   }
 
   protected type({ row, column, text }: { row: number; column: number; text: string }): void {
+    const table = this.table();
+    if (table && computedIn(table, column, row) !== undefined) {
+      const worked = this.worked();
+      // Left as it was, the cell was only looked into.
+      if (worked && gridOf(worked).at(row, column).text === text) return;
+      this.said.set(undefined);
+      this.refusal.set(
+        `Column ${column + 1} is worked out from ${table.columns[column]?.formula}. Change that under Structure, or empty it to type here.`,
+      );
+      return;
+    }
     this.change(`type in row ${row + 1}, column ${column + 1}`, '', (table) => setCell(table, row, column, text));
   }
   protected clear = (choice: Choice): void => this.change('empty the chosen cells', '', (table) => clearBlock(table, choice));

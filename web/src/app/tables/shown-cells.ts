@@ -1,6 +1,8 @@
 import { classesOf, contract, dressedNodes, unseenDigits, type MarkupNode } from '../../../../core/compile';
 import {
   bodyGroups,
+  computedIn,
+  ruleProblem,
   headerRole,
   isUnevenRow,
   isWrong,
@@ -85,10 +87,13 @@ function showCell(table: Table, { cell, rows }: SeenCell, isFirst: boolean, edit
           ...each,
           classes: each.marks.map(({ kind }) => `is-${kind}`).join(' '),
         }));
+  const computed = computedIn(table, cell.column, cell.row);
+  // Why a formula comes to nothing is said in its cell.
+  const say = typeof computed === 'object' ? computed?.say : undefined;
   return {
     cell,
-    text: shownText(table, cell),
-    isWrong: isWrong(table, cell),
+    text: say ?? shownText(table, cell),
+    isWrong: say !== undefined || isWrong(table, cell) || ruleProblem(table, cell) !== undefined,
     rows,
     tag,
     scope: scope ?? null,

@@ -18,6 +18,7 @@ import { isLanguage } from '../../../../core/data-types';
 import type { KeptTheme } from '../documents/api';
 import { languageNames } from '../controls/languages';
 import { ColumnForm, type Asked } from './column-form';
+import { ColumnValues } from './column-values';
 
 const kindLabels: Readonly<Record<TableKind, string>> = { data: 'Data', pricing: 'Pricing', dashboard: 'Dashboard' };
 
@@ -28,7 +29,7 @@ const languages = [...languageNames, ['de-CH', 'Deutsch, Schweiz'], ['en-IN', 'E
 @Component({
   selector: 'zest-structure',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ColumnForm, MatButtonModule, MatCheckboxModule, RouterLink],
+  imports: [ColumnForm, ColumnValues, MatButtonModule, MatCheckboxModule, RouterLink],
   templateUrl: './structure.html',
   styleUrl: './structure.scss',
 })

@@ -1,0 +1,146 @@
+import {
+  computedIn,
+  computedTable,
+  gridOf,
+  readFormula,
+  ruleProblem,
+  setCell,
+  setColumns,
+  shownTable,
+  tableOf,
+  totalIn,
+  PLAIN_RULE,
+  type ColumnRule,
+  type Table,
+} from './index';
+
+const names = ['Boat', 'Adult fare', 'Child', 'Result'];
+const rows = [
+  ['Tern', '£12', '3'],
+  ['Gull', '8.5', '–'],
+  ['Wick', 'free', '4'],
+  ['Moth', '20', '0'],
+];
+const made = (formula: string, given: Partial<Table> = {}): Table =>
+  setColumns(tableOf('x', [names, ...rows.map((row) => [...row, ''])], given), 3, 3, { formula });
+const values = (table: Table): readonly unknown[] =>
+  table.rows.slice(1).map((_, i) => {
+    const value = computedIn(table, 3, i + 1);
+    return typeof value === 'object' && value ? value.say : value;
+  });
+const say = (formula: string): string => {
+  const read = readFormula(formula, names);
+  return read.ok ? 'good' : (read.problems[0]?.say ?? '');
+};
+
+describe('Formulas', () => {
+  it('work with columns by name, and let nothing be where something is missing', () => {
+    expect(values(made('[adult  FARE] - Child'))).toEqual([9, null, '“free” is no number', 20]);
+    expect(values(made('-[Adult fare] + 2 × 3 ^ 2 ÷ 3'))).toEqual([-6, -2.5, '“free” is no number', -14]);
+    expect(values(made('sum([Adult fare], Child)'))).toEqual([15, 8.5, '“free” is no number', 20]);
+    expect(values(made('round([Adult fare] / 7, 2)'))).toEqual([1.71, 1.21, '“free” is no number', 2.86]);
+    expect(values(made('greatest(Child, 1) + least(Child, 1) + mean(Child, 1) + abs(0 - 1)'))[0]).toBe(3 + 1 + 2 + 1);
+    expect(values(made('round(1.005, 2)'))[0]).toBe(1.01);
+  });
+  it('know shares of the whole, totals so far and places', () => {
+    expect(values(made('share(Child)'))).toEqual([3 / 7, null, 4 / 7, 0]);
+    expect(values(made('running(Child)'))).toEqual([3, null, 7, 7]);
+    expect(values(made('rank(Child)'))).toEqual([2, null, 1, 3]);
+    expect(values(made('share(Child)', { groups: [2] }))[1]).toBeUndefined();
+  });
+  it('say why they cannot be worked out', () => {
+    expect(values(made('1 / Child'))).toEqual([1 / 3, null, 0.25, 'It divides by zero']);
+    expect(values(made('[Result] + 1'))[0]).toBe('It refers to itself');
+    const ring = setColumns(made('Child + 1'), 2, 2, { formula: '[Result] * 2' });
+    expect(values(ring)[0]).toBe('It refers to itself');
+    expect(values(made('2 ^ 5000'))[0]).toBe('It comes to no number');
+    expect(values(made('[Gone] + 1'))[0]).toBe('There is no column “Gone”.');
+  });
+  it('are read as arithmetic and nothing else', () => {
+    expect(say('[Child] * 2')).toBe('good');
+    for (const bad of [
+      '',
+      'Child +',
+      '2 3',
+      'Child.constructor',
+      'Child["x"]',
+      'alert(1)',
+      '"a" + 1',
+      'Child = 1',
+      'Child ? 1 : 2',
+      '[1, 2]',
+      'share(1)',
+      'sum()',
+      'this',
+    ])
+      expect(say(bad)).withContext(bad).not.toBe('good');
+    expect(say(`${'('.repeat(200)}1${')'.repeat(200)}`)).toBe('good');
+    expect(say(`${'-'.repeat(200)}1`)).toContain('nested too deeply');
+    expect(say('[<b>x</b>]')).toBe('There is no column “<b>x</b>”.');
+  });
+  it('stand in the table that is shown, in its decimal mark and its column’s type, and leave what was typed', () => {
+    const table = made('[Adult fare] / 8', { decimal: ',' });
+    const shown = computedTable(table);
+    expect(shown.rows.map((row) => row[3])).toEqual(
+      ['Result', '1,5', '85', '–', '2,5'].map((text, i) => (i === 2 ? (shown.rows[2]?.[3] ?? '') : text)),
+    );
+    expect(table.rows[1]?.[3]).toBe('');
+    expect(computedTable(shown).rows).toEqual(shown.rows);
+    const percent = setColumns(made('share(Child)'), 3, 3, { type: 'percent' });
+    expect(computedTable(percent).rows[4]?.[3]).toBe('0%');
+    expect(computedTable(made('[Adult fare] / 32')).rows[1]?.[3]).toBe('0.3750');
+    const hidden = setColumns(made('Child * 2'), 2, 2, { hidden: true });
+    expect(shownTable(hidden).rows[1]).toEqual(['Tern', '£12', '6']);
+    const plain = tableOf('x', rows);
+    expect(computedTable(plain)).toBe(plain);
+  });
+  it('add up, and follow a column that is renamed', () => {
+    const table = setColumns(made('Child * 2 + [Child]'), 3, 3, { total: 'sum' });
+    expect(totalIn(computedTable(table), 3)).toBe(21);
+    const renamed = setCell(table, 0, 2, 'Young people');
+    expect(renamed.columns[3]?.formula).toBe('[Young people] * 2 + [Young people]');
+    expect(values(renamed)[0]).toBe(9);
+  });
+  it('are worked out anew for the row that changed', () => {
+    const table = made('Child * 2');
+    const before = computedTable(table);
+    const after = computedTable(setCell(table, 1, 2, '5'));
+    expect(after.rows[1]?.[3]).toBe('10');
+    expect(after.rows[3]).toBe(before.rows[3]);
+  });
+});
+
+describe('Rules of a column', () => {
+  const broken = (
+    rule: Partial<ColumnRule>,
+    texts: readonly string[],
+    type: 'number' | 'date' | 'text' = 'number',
+  ): readonly (string | undefined)[] => {
+    const table = setColumns(tableOf('x', [['A'], ...texts.map((text) => [text])]), 0, 0, { type, rule: { ...PLAIN_RULE, ...rule } });
+    return texts.map((_, i) => ruleProblem(table, gridOf(table).at(i + 1, 0)));
+  };
+  it('ask for a range of amounts, of days or of letters', () => {
+    expect(broken({ least: '2', most: '10' }, ['1', '2', '10', '10.5', '', 'x'])).toEqual([
+      '“1” is less than 2',
+      undefined,
+      undefined,
+      '“10.5” is more than 10',
+      undefined,
+      undefined,
+    ]);
+    expect(broken({ least: '1/2/2026' }, ['31/1/2026', '2/2/2026'], 'date')).toEqual(['“31/1/2026” is less than 1/2/2026', undefined]);
+    expect(broken({ most: '3' }, ['Ωμεγα', 'ωμο'], 'text')).toEqual(['It has more than 3 letters', undefined]);
+  });
+  it('ask for something, for no value twice, for one of a list', () => {
+    expect(broken({ required: true, unique: true }, ['', '1', '1', '2'])).toEqual([
+      'Something has to stand here',
+      '“1” stands here more than once',
+      '“1” stands here more than once',
+      undefined,
+    ]);
+    expect(broken({ choices: ['open', 'late'] }, ['open', 'shut'], 'text')[1]).toBe('“shut” is none of open, late');
+    const many = Array.from({ length: 10_000 }, (_, i) => `c${i}`);
+    expect(broken({ choices: many }, ['c9999', 'd'], 'text')).toEqual([undefined, '“d” is none of the 10,000 choices']);
+    expect(broken({ required: true, message: 'Say the boat' }, [''])).toEqual(['Say the boat']);
+  });
+});
