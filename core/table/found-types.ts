@@ -1,9 +1,7 @@
 import { findType, howWritten, pluralOf, type DataType, type FoundType } from '../data-types';
 import { textOf } from './cell';
+import { strewnRows } from './strewn';
 import { sectionRows, type Table } from './table';
-
-/** Cells that are looked at, evenly strewn: a column of 100,000 is told by these as well. */
-const SAMPLE = 500;
 
 /**
  * What a column holds, told from its body cells and from its name in the last header row; or how it is written, where
@@ -11,9 +9,7 @@ const SAMPLE = 500;
  */
 export function typeOfColumn(table: Table, column: number, known: '' | DataType = ''): FoundType {
   const { first, count } = sectionRows(table, 'body');
-  const step = Math.max(1, Math.floor(count / SAMPLE));
-  const texts: string[] = [];
-  for (let row = first; row < first + count; row += step) texts.push(textOf(table.rows[row]?.[column]));
+  const texts = strewnRows(first, count).map((row) => textOf(table.rows[row]?.[column]));
   if (known !== '') return { type: known, ...howWritten(texts) };
   return findType(texts, table.headerRows > 0 ? textOf(table.rows[table.headerRows - 1]?.[column]) : '');
 }

@@ -2,6 +2,7 @@ import { decimalMarkOf, isNumericType } from '../data-types';
 import { textOf } from './cell';
 import type { GridCell } from './grid';
 import { shownText, typedNumber } from './shown';
+import { strewnRows } from './strewn';
 import { sectionRows, type Table } from './table';
 
 /** A number as people write it: sign or brackets, currency in front or behind, separators, a share. */
@@ -21,17 +22,13 @@ export interface NumberColumn {
 
 const known = new WeakMap<Table, readonly NumberColumn[]>();
 
-/** Rows that are looked at: a long table's columns are told by these, evenly strewn. */
-const LOOKED_AT = 500;
-
 /** A column holds numbers when most of the texts in its body rows are some: one note among them does not change that. */
 export function numberColumns(table: Table): readonly NumberColumn[] {
   const before = known.get(table);
   if (before) return before;
   const { first, count } = sectionRows(table, 'body');
   const headings = new Set(table.groups);
-  const step = Math.max(1, Math.floor(count / LOOKED_AT));
-  const body = table.rows.slice(first, first + count).filter((_, i) => i % step === 0 && !headings.has(first + i));
+  const body = strewnRows(first, count).flatMap((row) => (headings.has(row) ? [] : [table.rows[row] ?? []]));
   const columns = (table.rows[0] ?? []).map((_, column): NumberColumn => {
     const typed = body.map((row) => textOf(row[column]).trim());
     const { type = '', format = null } = table.columns[column] ?? {};

@@ -15,7 +15,13 @@ export function readingOf(table: Table, column: number): Reading {
   if (before) return before;
   const { type = '', order = '' } = table.columns[column] ?? {};
   const found = typeOfColumn(table, column, type);
-  const reading = { type: found.type, decimal: table.decimal === '' ? found.decimal : table.decimal, order: order === '' ? found.order : order };
+  // What is only found to be whole may have fractions where nobody looked; they are numbers all the same.
+  const isGuess = type === '' && found.type === 'whole';
+  const reading: Reading = {
+    type: isGuess ? 'number' : found.type,
+    decimal: table.decimal === '' ? found.decimal : table.decimal,
+    order: order === '' ? found.order : order,
+  };
   readings[column] = reading;
   known.set(table, readings);
   return reading;

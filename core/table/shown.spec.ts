@@ -1,5 +1,19 @@
 import { PLAIN_FORMAT } from '../data-types';
-import { PLAIN_COLUMN, gridOf, isNegativeCell, isNumberCell, isWrong, padOf, readTable, shownText, tableOf, type Column, type Table } from '.';
+import {
+  PLAIN_COLUMN,
+  gridOf,
+  isNegativeCell,
+  isNumberCell,
+  isWrong,
+  padOf,
+  readIn,
+  readTable,
+  shownText,
+  tableOf,
+  typeOfColumn,
+  type Column,
+  type Table,
+} from '.';
 
 const column = (set: Partial<Column>): Column => ({ ...PLAIN_COLUMN, ...set });
 const fares = (set: Partial<Column>, more: Partial<Table> = {}): Table =>
@@ -16,6 +30,16 @@ const fares = (set: Partial<Column>, more: Partial<Table> = {}): Table =>
     { footerRows: 1, columns: [PLAIN_COLUMN, column(set)], ...more },
   );
 const shown = (table: Table, at = 1): readonly string[] => table.rows.map((_, row) => shownText(table, gridOf(table).at(row, at)));
+
+describe('What a column is read as', () => {
+  it('does not hang on a rhythm in its rows', () => {
+    const rows = Array.from({ length: 5000 }, (_, i) => [String(((i * 7919) % 10_000) / 10)]);
+    const table = tableOf('x', [['Reading'], ...rows]);
+    expect(typeOfColumn(table, 0).type).toBe('number');
+    const rare = tableOf('x', [['Reading'], ...rows.map((_, i) => [i === 4321 ? '0.5' : String(i)])]);
+    expect(readIn(rare, 0, '0.5')).toBe(0.5);
+  });
+});
 
 describe('What a cell shows', () => {
   it('is what was typed, until its column has a format', () => {

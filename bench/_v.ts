@@ -1,0 +1,2 @@
+import { benchVisitor } from './visitor';
+await benchVisitor();
