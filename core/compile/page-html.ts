@@ -5,10 +5,11 @@ import { element, textWithBreaks, type Element, type MarkupNode } from './markup
 import { besideOf } from './beside';
 import { frameRules } from './frame';
 import { fontRules } from './font-rules';
+import { headerFrameRules, headerRules } from './header-rules';
 import { pinnedRules } from './pinned-rules';
 import { contract } from './selectors';
 import { rule, type CssNode, type Stylesheet } from './stylesheet';
-import { framedTable, tableRules } from './table-html';
+import { framedTable, tableElement, tableRules, type TableHtmlOptions } from './table-html';
 import { themeCss } from './theme-css';
 import { sortIconRules, visitedTable, visitorRules } from './visitor-html';
 
@@ -43,10 +44,12 @@ export function compilePage(input: PageInput, options: PageOptions): CompiledPag
     const isPinned = page.blocks.some((block) => block.kind === 'table' && block.theme === id && input.tables.get(block.table)?.pinned === true);
     const dressed = page.blocks.flatMap((block) => (block.kind === 'table' && block.theme === id ? [input.tables.get(block.table)] : []));
     const beside = besideOf(dressed.filter((table) => table !== undefined));
+    const keepsHeader = page.blocks.some((block) => block.kind === 'table' && block.theme === id && block.visitor?.header === true);
     const around = page.blocks.some((block) => block.kind === 'table' && block.theme === id && block.visitor !== null);
     return [
       ...themeCss(found.theme, { key: found.key, lean: true, around, beside }),
       ...(around ? sortIconRules(found.theme, found.key) : []),
+      ...(keepsHeader ? headerRules(found.theme, found.key) : []),
       ...(isPinned ? pinnedRules(found.theme, found.key, beside.exceptions) : []),
     ];
   });
@@ -122,6 +125,7 @@ function placementRules(selector: string, block: Extract<Block, { kind: 'table' 
   return [
     outer,
     ...(within !== selector && measure.length > 0 ? [rule(within, ...measure)] : []),
+    ...(block.visitor?.header === true ? headerFrameRules(within) : []),
     ...(table.length > 0 ? [rule(`${within}>table`, ...table)] : []),
     ...(placed ? tableRules(placed, `${within}>table`) : []),
   ];
@@ -138,7 +142,20 @@ function blockNodes(block: Block, index: number, { tables, themes }: PageInput):
   if (!table) return [element('p', {}, 'The table that stood here is gone.')];
   const id = `place-${index + 1}`;
   const theme = themes.get(block.theme)?.key;
-  const framed = framedTable(table, { id, theme, sortable: block.visitor?.sort === true, filtered: block.visitor?.filter === true });
-  if (block.visitor !== null) return [visitedTable(framed, table, block.visitor, { id, theme })];
+  const { visitor } = block;
+  const options: TableHtmlOptions = {
+    id,
+    theme,
+    sortable: visitor?.sort === true,
+    filtered: visitor?.filter === true,
+    totals: visitor?.totals === true,
+    header: visitor?.header === true,
+  };
+  const framed = framedTable(table, options);
+  if (visitor !== null) {
+    const isMore = visitor.columns && table.columns.some(({ hidden }) => hidden);
+    const whole = isMore ? tableElement(table, { ...options, described: true, whole: true }) : undefined;
+    return [visitedTable(framed, table, visitor, { id, theme, whole })];
+  }
   return [{ ...framed, attributes: { ...framed.attributes, id: `place-${index + 1}`, class: contract.frame } }];
 }

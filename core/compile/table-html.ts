@@ -13,6 +13,7 @@ import {
   needsContainer,
   padOf,
   rowGroups,
+  setColumns,
   shownCell,
   shownTable,
   widthOf,
@@ -24,6 +25,7 @@ import {
 import { cellNodes } from './cell-html';
 import { dressedNodes } from './dressing-html';
 import { exceptionClasses } from './exception-rules';
+import { totalOnPage } from './found-totals';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
 import { contract } from './selectors';
 import { canSort, filterKind, sortValue } from './sort-values';
@@ -49,13 +51,19 @@ export interface TableHtmlOptions {
   readonly sortable?: boolean;
   /** Whether visitors can filter it: header cells say how. */
   readonly filtered?: boolean;
+  /** Whether totals follow what visitors find: they say how they are worked out. */
+  readonly totals?: boolean;
+  /** Whether its header stays in view in its frame. */
+  readonly header?: boolean;
+  /** Shows the columns that are hidden. */
+  readonly whole?: boolean;
 }
 
 const aboutId = ({ id }: TableHtmlOptions): string => `${id}-about`;
 
 /** The table itself, as the markup contract says (docs/markup.md). */
 export function tableElement(whole: Table, options: TableHtmlOptions): Element {
-  const table = shownTable(whole);
+  const table = options.whole ? shownTable(setColumns(whole, 0, widthOf(whole) - 1, { hidden: false })) : shownTable(whole);
   const { caption } = table;
   const children: MarkupNode[] = caption === '' ? [] : [element('caption', { id: `${options.id}-caption` }, ...textWithBreaks(caption))];
   children.push(...columnElements(table, options));
@@ -69,7 +77,10 @@ export function tableElement(whole: Table, options: TableHtmlOptions): Element {
   return element(
     'table',
     {
-      class: [options.theme === undefined ? '' : contract.theme(options.theme), ...ownClasses(table)].filter(Boolean).join(' ') || undefined,
+      class:
+        [options.theme === undefined ? '' : contract.theme(options.theme), ...ownClasses(table), options.header ? contract.header : '']
+          .filter(Boolean)
+          .join(' ') || undefined,
       style: options.style,
       'aria-describedby': options.described && table.description !== '' ? aboutId(options) : undefined,
     },
@@ -153,7 +164,7 @@ function rowsOf(table: Table, { first, count }: RowGroup, options: TableHtmlOpti
 const cellId = ({ id }: TableHtmlOptions, { row, column }: GridCell): string => `${id}-r${row}c${column}`;
 
 function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): Element {
-  const { slots, held, contentOf, sortable = false, filtered = false } = options;
+  const { slots, held, contentOf, sortable = false, filtered = false, totals = false } = options;
   const named = namedHeaders(table);
   const { tag, scope } = headerRole(table, cell);
   const conditions = held ? heldOn(table, cell, held) : [];
@@ -173,7 +184,8 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
       'aria-sort': isHeader && conditions.includes('sorted') ? 'ascending' : undefined,
       [contract.held]: (isHeader && conditions.filter((condition) => condition !== 'sorted').join(' ')) || undefined,
       [contract.pad]: unseenDigits(table, cell),
-      [contract.value]: sortable || filtered ? sortValue(table, cell) : undefined,
+      [contract.value]: sortable || filtered || totals ? sortValue(table, cell) : undefined,
+      [contract.total]: totals ? totalOnPage(table, cell) : undefined,
       [contract.filter]: filtered && canSort(table, cell) ? filterKind(table, cell.column) : undefined,
       [contract.sorts]: sortable && canSort(table, cell) ? '' : undefined,
       'data-slot': slots ? `${cell.row} ${cell.column}` : undefined,

@@ -10,17 +10,19 @@ export interface VisitorOptions {
   readonly id: string;
   /** Key of the theme that dresses it. */
   readonly theme?: string;
+  /** The table with its hidden columns, for visitors who ask for them. */
+  readonly whole?: Element;
 }
 
 /**
  * A framed table with what visitors use around it, as the markup contract says (docs/markup.md). Nothing of that is
  * shown before the runtime is there: without script the whole table is, and no dead control.
  */
-export function visitedTable(framed: Element, table: Table, visitor: Visitor, { id, theme }: VisitorOptions): Element {
+export function visitedTable(framed: Element, table: Table, visitor: Visitor, { id, theme, whole }: VisitorOptions): Element {
   const { language, pageRows, address } = visitor;
   const { search, empty, pages, filter, ...said } = wordingOf(visitor);
   const inLanguage = { lang: language, dir: isRightToLeft(language) ? 'rtl' : undefined, hidden: '' };
-  const can = (['sort', 'search', 'filter', 'info'] as const).filter((what) => visitor[what]);
+  const can = (['sort', 'search', 'filter', 'info', 'choose', 'rowLink', 'totals'] as const).filter((what) => visitor[what]);
   const bars = [
     ...(visitor.search
       ? [
@@ -33,6 +35,16 @@ export function visitedTable(framed: Element, table: Table, visitor: Visitor, { 
       : []),
     ...(visitor.filter
       ? [element('div', { class: contract.search, ...inLanguage }, element('details', { 'data-filters': '' }, element('summary', {}, filter)))]
+      : []),
+    ...(whole
+      ? [
+          element(
+            'div',
+            { class: contract.search, ...inLanguage },
+            element('button', { type: 'button', 'data-columns': '' }, said.more),
+            element('template', {}, whole),
+          ),
+        ]
       : []),
     element('div', { class: visitor.info ? contract.info : contract.about, role: 'status', ...inLanguage }),
   ];
@@ -88,7 +100,7 @@ export const visitorRules: readonly CssNode[] = [
   rule('[data-filters] input', ['box-sizing', 'border-box'], ['max-width', '11em'], ['min-height', '2em']),
   // In the system's own colours, since a list that drops down takes them from its field.
   rule(
-    `[data-filters] :is(select,button),.${contract.pager} select`,
+    `[data-filters] :is(select,button),[data-columns],.${contract.pager} select`,
     ['font', 'inherit'],
     ['color', 'CanvasText'],
     ['background', 'Canvas'],
@@ -97,7 +109,17 @@ export const visitorRules: readonly CssNode[] = [
     ['min-height', '2em'],
     ['box-sizing', 'border-box'],
   ),
-  rule('[data-filters] button', ['align-self', 'end'], ['cursor', 'pointer']),
+  rule(
+    `.${contract.choose}`,
+    ['margin', '0 .6em 0 0'],
+    ['width', '1.15em'],
+    ['height', '1.15em'],
+    ['min-width', '16px'],
+    ['vertical-align', '-.15em'],
+  ),
+  rule('[data-visitor~=rowLink] tbody>tr:has(a)', ['cursor', 'pointer']),
+  rule('[data-filters] button', ['align-self', 'end']),
+  rule('[data-filters] button,[data-columns]', ['cursor', 'pointer']),
   rule(`.${contract.pager}:not([hidden])`, ['display', 'flex'], ['flex-wrap', 'wrap'], ['gap', '.25em']),
   // WCAG 2.2, 2.5.8: a target is at least 24 px wide and high; 44 where a finger points (2.5.5).
   rule(`.${contract.pager}>button`, ['min-width', '24px'], ['min-height', '24px']),

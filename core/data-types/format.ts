@@ -128,18 +128,26 @@ export const decimalMarkOf = (language: string): '.' | ',' =>
     return parts.find(({ type }) => type === 'decimal')?.value === ',' ? ',' : '.';
   });
 
-function numberFormat(locale: string, type: DataType, { decimals, grouping, currency }: ColumnFormat): Intl.NumberFormat {
-  return cached(numbers, `${locale} ${type} ${decimals} ${grouping} ${currency}`, () => {
-    const places =
-      decimals === null
-        ? type === 'money' && currency !== ''
-          ? {}
-          : { maximumFractionDigits: 6 }
-        : { minimumFractionDigits: decimals, maximumFractionDigits: decimals };
-    const style: Intl.NumberFormatOptions =
-      type === 'percent' ? { style: 'percent' } : type === 'money' && currency !== '' ? { style: 'currency', currency } : {};
-    return new Intl.NumberFormat(locale, { ...style, ...places, useGrouping: grouping ? 'auto' : false });
-  });
+/** How Intl writes a number of a type in a format (ECMA-402, NumberFormat). */
+export function numberOptions(type: DataType, { decimals, grouping, currency }: ColumnFormat): Intl.NumberFormatOptions {
+  const places =
+    decimals === null
+      ? type === 'money' && currency !== ''
+        ? {}
+        : { maximumFractionDigits: 6 }
+      : { minimumFractionDigits: decimals, maximumFractionDigits: decimals };
+  const style: Intl.NumberFormatOptions =
+    type === 'percent' ? { style: 'percent' } : type === 'money' && currency !== '' ? { style: 'currency', currency } : {};
+  return { ...style, ...places, useGrouping: grouping ? 'auto' : false };
+}
+
+function numberFormat(locale: string, type: DataType, format: ColumnFormat): Intl.NumberFormat {
+  const { decimals, grouping, currency } = format;
+  return cached(
+    numbers,
+    `${locale} ${type} ${decimals} ${grouping} ${currency}`,
+    () => new Intl.NumberFormat(locale, numberOptions(type, format)),
+  );
 }
 
 const dateFormat = (locale: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat =>

@@ -35,6 +35,11 @@ const visitorSchema = object({
     .nullable()
     .defined()
     .default(undefined),
+  choose: boolean().strict().required(),
+  columns: boolean().strict().required(),
+  rowLink: boolean().strict().required(),
+  header: boolean().strict().required(),
+  totals: boolean().strict().required(),
   address: boolean().strict().required(),
   language: string().strict().required().oneOf(labelLanguages, 'Labels are ready in English, German, French, Spanish, Greek and Arabic.'),
   wording: wordingSchema.required(),
@@ -119,12 +124,20 @@ export function readPage(json: unknown): Outcome<Page> {
   return shape.ok ? good(shape.value) : bad(...shape.problems);
 }
 
-/** In `zest-page/1` visitors could do nothing with a table but read it. */
+const since3 = { choose: false, columns: false, rowLink: false, header: false, totals: false };
+
+/**
+ * In `zest-page/1` visitors could do nothing with a table but read it; in `zest-page/2` they could not choose rows, see hidden
+ * columns, follow a row's link, keep the header in view and have totals of what was found.
+ */
 function upgraded(json: unknown): unknown {
   const old = json as { readonly format?: unknown; readonly blocks?: unknown } | null;
-  if (typeof old !== 'object' || old?.format !== 'zest-page/1' || !Array.isArray(old.blocks)) return json;
-  const blocks = (old.blocks as readonly unknown[]).map((block) =>
-    typeof block === 'object' && (block as { kind?: unknown } | null)?.kind === 'table' ? { visitor: null, ...block } : block,
-  );
+  if (typeof old !== 'object' || !/^zest-page\/[12]$/.test(String(old?.format)) || !Array.isArray(old?.blocks)) return json;
+  const blocks = (old.blocks as readonly unknown[]).map((each) => {
+    const block = each as { readonly kind?: unknown; readonly visitor?: unknown } | null;
+    if (typeof block !== 'object' || block?.kind !== 'table') return each;
+    const { visitor = null } = block;
+    return { ...block, visitor: typeof visitor === 'object' && visitor ? { ...since3, ...visitor } : visitor };
+  });
   return { ...old, blocks, format: PAGE_FORMAT };
 }

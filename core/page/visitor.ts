@@ -21,6 +21,10 @@ export const words = [
   { name: 'ascending', label: 'Sorted upwards', puts: ['column'] },
   { name: 'descending', label: 'Sorted downwards', puts: ['column'] },
   { name: 'unsorted', label: 'No longer sorted' },
+  { name: 'choose', label: 'Name of a row’s tick box', puts: ['row'] },
+  { name: 'chosen', label: 'Rows that were chosen', puts: ['count'] },
+  { name: 'more', label: 'Shows all columns' },
+  { name: 'fewer', label: 'Shows the usual columns again' },
 ] as const satisfies readonly { name: string; label: string; puts?: readonly string[] }[];
 export type Word = (typeof words)[number]['name'];
 export type Wording = Readonly<Record<Word, string>>;
@@ -39,6 +43,16 @@ export interface Visitor {
   readonly sizes: boolean;
   /** By which column, counted from 0, rows are sorted at first; null for their own order. */
   readonly first: { readonly column: number; readonly direction: 'ascending' | 'descending' } | null;
+  /** Whether they can choose rows, each by a tick box. */
+  readonly choose: boolean;
+  /** Whether they can have the columns shown that are hidden. */
+  readonly columns: boolean;
+  /** Whether a click anywhere in a row follows its first link. */
+  readonly rowLink: boolean;
+  /** Whether the header stays in view, in a frame no higher than the window. */
+  readonly header: boolean;
+  /** Whether totals are of the rows that were found, and not of all. */
+  readonly totals: boolean;
   /** Whether sorting, search and page stand in the address, so that it can be passed on. */
   readonly address: boolean;
   readonly language: LabelLanguage;
@@ -52,6 +66,11 @@ export const PLAIN_VISITOR: Visitor = {
   info: true,
   pageRows: 20,
   sizes: false,
+  choose: false,
+  columns: false,
+  rowLink: false,
+  header: false,
+  totals: false,
   first: null,
   address: false,
   language: 'en',
@@ -77,6 +96,10 @@ const ready: Readonly<Record<LabelLanguage, Wording>> = {
     ascending: 'Sorted upwards by {column}',
     descending: 'Sorted downwards by {column}',
     unsorted: 'In their own order again',
+    choose: 'Choose {row}',
+    chosen: '{count} chosen',
+    more: 'All columns',
+    fewer: 'Fewer columns',
   },
   de: {
     search: 'Suchen',
@@ -96,6 +119,10 @@ const ready: Readonly<Record<LabelLanguage, Wording>> = {
     ascending: 'Aufsteigend sortiert nach {column}',
     descending: 'Absteigend sortiert nach {column}',
     unsorted: 'Wieder in ihrer eigenen Reihenfolge',
+    choose: '{row} auswählen',
+    chosen: '{count} ausgewählt',
+    more: 'Alle Spalten',
+    fewer: 'Weniger Spalten',
   },
   fr: {
     search: 'Rechercher',
@@ -115,6 +142,10 @@ const ready: Readonly<Record<LabelLanguage, Wording>> = {
     ascending: 'Tri croissant par {column}',
     descending: 'Tri décroissant par {column}',
     unsorted: 'De nouveau dans leur ordre',
+    choose: 'Choisir {row}',
+    chosen: '{count} choisies',
+    more: 'Toutes les colonnes',
+    fewer: 'Moins de colonnes',
   },
   es: {
     search: 'Buscar',
@@ -134,6 +165,10 @@ const ready: Readonly<Record<LabelLanguage, Wording>> = {
     ascending: 'En orden ascendente por {column}',
     descending: 'En orden descendente por {column}',
     unsorted: 'De nuevo en su propio orden',
+    choose: 'Elegir {row}',
+    chosen: '{count} elegidas',
+    more: 'Todas las columnas',
+    fewer: 'Menos columnas',
   },
   el: {
     search: 'Αναζήτηση',
@@ -153,6 +188,10 @@ const ready: Readonly<Record<LabelLanguage, Wording>> = {
     ascending: 'Αύξουσα ταξινόμηση κατά {column}',
     descending: 'Φθίνουσα ταξινόμηση κατά {column}',
     unsorted: 'Ξανά στη δική τους σειρά',
+    choose: 'Επιλογή {row}',
+    chosen: '{count} επιλεγμένες',
+    more: 'Όλες οι στήλες',
+    fewer: 'Λιγότερες στήλες',
   },
   ar: {
     search: 'بحث',
@@ -172,6 +211,10 @@ const ready: Readonly<Record<LabelLanguage, Wording>> = {
     ascending: 'مرتبة تصاعديًا حسب {column}',
     descending: 'مرتبة تنازليًا حسب {column}',
     unsorted: 'عادت إلى ترتيبها الأصلي',
+    choose: 'اختيار {row}',
+    chosen: 'تم اختيار {count}',
+    more: 'كل الأعمدة',
+    fewer: 'أعمدة أقل',
   },
 };
 

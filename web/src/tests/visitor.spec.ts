@@ -1,4 +1,4 @@
-import { element, framedTable, visitedTable, writeHtml } from '../../../core/compile';
+import { element, framedTable, tableElement, visitedTable, writeHtml } from '../../../core/compile';
 import { sortedPlaces, type Value } from '../../../core/data-types';
 import { PLAIN_VISITOR, type Visitor } from '../../../core/page';
 import { PLAIN_COLUMN, mergeCells, tableOf, type Table } from '../../../core/table';
@@ -13,9 +13,11 @@ afterEach(() => boxes.splice(0).forEach((box) => box.remove()));
 /** A placed table as it is published, brought to life. */
 function visit(table: Table, set: Partial<Visitor> = {}): HTMLElement {
   const visitor = { ...PLAIN_VISITOR, ...set };
-  const framed = framedTable(table, { id: 'place-1', theme: 'v', sortable: visitor.sort, filtered: visitor.filter });
+  const options = { id: 'place-1', theme: 'v', sortable: visitor.sort, filtered: visitor.filter, totals: visitor.totals };
+  const framed = framedTable(table, options);
+  const whole = visitor.columns ? tableElement(table, { ...options, whole: true }) : undefined;
   const holder = document.createElement('div');
-  holder.innerHTML = writeHtml(element('div', {}, visitedTable(framed, table, visitor, { id: 'place-1', theme: 'v' })), 'compact');
+  holder.innerHTML = writeHtml(element('div', {}, visitedTable(framed, table, visitor, { id: 'place-1', theme: 'v', whole })), 'compact');
   const box = holder.querySelector<HTMLElement>('[data-visitor]') as HTMLElement;
   document.body.append(holder);
   boxes.push(holder);
@@ -64,6 +66,100 @@ describe('What a visitor does with a table', () => {
     expect(texts(box)).toEqual(['Émile', 'moth 9', 'moth 10', 'Wick']);
     sorter(box, 'Sails').click();
     expect(texts(box, 2)).toEqual(['1.12.2025', '13.2.2026', '4.5.2026', 'unknown']);
+  });
+
+  it('chooses rows, which stay chosen wherever they go, and says how many', () => {
+    const box = visit(boats, { choose: true, pageRows: 2 });
+    const tick = (name: string): HTMLInputElement =>
+      box.querySelector<HTMLInputElement>(`.zp-choose[aria-label="Choose ${name}"]`) as HTMLInputElement;
+    tick('Wick').click();
+    expect(says(box)).toBe('Rows 1 to 2 of 4. 1 chosen');
+    expect(tick('Wick').closest('tr')?.hasAttribute('data-selected')).toBeTrue();
+    sorter(box, 'Boat').click();
+    expect(texts(box)).toEqual(['Émile', 'moth 9']);
+    go(box, 'Next page');
+    expect(texts(box)).toEqual(['moth 10', 'Wick']);
+    expect(tick('Wick').checked).toBeTrue();
+    tick('moth 10').click();
+    expect(says(box)).toContain('2 chosen');
+    tick('Wick').click();
+    expect(tick('Wick').closest('tr')?.hasAttribute('data-selected')).toBeFalse();
+  });
+
+  it('shows the hidden columns, with what was sorted and searched, and hides them again', () => {
+    const table: Table = { ...boats, columns: [PLAIN_COLUMN, { ...PLAIN_COLUMN, hidden: true }, { ...PLAIN_COLUMN, type: 'date' }] };
+    const box = visit(table, { columns: true, filter: true });
+    sorter(box, 'Sails').click();
+    type(box, 'moth');
+    expect(texts(box, 1)).toEqual(['1.12.2025', 'unknown']);
+    const button = box.querySelector<HTMLElement>('[data-columns]') as HTMLElement;
+    button.click();
+    expect(button.textContent).toBe('Fewer columns');
+    expect(texts(box, 1)).toEqual(['(£3)', '£4.50']);
+    expect(sorter(box, 'Sails').closest('th')?.getAttribute('aria-sort')).toBe('ascending');
+    expect(box.querySelectorAll('[data-filters] label').length).toBe(5);
+    sorter(box, 'Fare').click();
+    sorter(box, 'Fare').click();
+    expect(texts(box, 1)).toEqual(['£4.50', '(£3)']);
+    button.click();
+    expect(texts(box, 1)).toEqual(['1.12.2025', 'unknown']);
+    expect(box.querySelector('[aria-sort]')).toBeNull();
+    type(box, '');
+    expect(texts(box).length).toBe(4);
+  });
+
+  it('has totals of the rows that were found, written as the column is', () => {
+    const money = { decimals: 2, grouping: true, currency: 'EUR', unit: '', negative: 'minus', date: 'medium', empty: '' } as const;
+    const table = tableOf(
+      'x',
+      [
+        ['Boat', 'Fare', 'Many'],
+        ['Wick', '12', 'a'],
+        ['Moth', '1.204,5', 'b'],
+        ['Moth', '3', 'b'],
+        ['All', '', ''],
+      ],
+      {
+        footerRows: 1,
+        language: 'de',
+        decimal: ',',
+        columns: [PLAIN_COLUMN, { ...PLAIN_COLUMN, type: 'money', total: 'median', format: money }, { ...PLAIN_COLUMN, total: 'distinct' }],
+      },
+    );
+    const box = visit(table, { totals: true });
+    const footer = (): readonly string[] =>
+      [...box.querySelectorAll<HTMLElement>('tfoot td')].map((cell) => cell.textContent.replace(/\u00a0/g, ' '));
+    expect(footer()).toEqual(['All', '12,00 €', '2']);
+    type(box, 'moth');
+    expect(footer()).toEqual(['All', '603,75 €', '1']);
+    type(box, 'nothing');
+    expect(footer()).toEqual(['All', '', '0']);
+    type(box, '');
+    expect(footer()).toEqual(['All', '12,00 €', '2']);
+  });
+
+  it('follows a row’s link by a click anywhere in it, but for its own controls', () => {
+    const linked = { text: 'Wick', marks: [{ from: 0, to: 4, kind: 'link' as const, href: '#wick' }] };
+    const box = visit(
+      tableOf('x', [
+        ['Boat', 'Fare'],
+        [linked, '12'],
+        ['Moth', '3'],
+      ]),
+      { rowLink: true, choose: true },
+    );
+    const followed: string[] = [];
+    box.addEventListener('click', (event) => {
+      const link = (event.target as HTMLElement).closest('a');
+      if (link) followed.push(link.getAttribute('href') ?? '');
+      event.preventDefault();
+    });
+    const rows = box.querySelectorAll<HTMLTableRowElement>('tbody tr');
+    rows[0]?.cells[1]?.click();
+    expect(followed).toEqual(['#wick']);
+    rows[1]?.cells[1]?.click();
+    rows[0]?.querySelector<HTMLElement>('.zp-choose')?.click();
+    expect(followed).toEqual(['#wick']);
   });
 
   it('finds words whatever their case and accents, all of them in one row', () => {
