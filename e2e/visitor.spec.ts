@@ -104,6 +104,76 @@ describe('A table that visitors use', () => {
     expect(sorted).toBe(fills.length);
   }, 30_000);
 
+  it('lets rows be chosen, hidden columns be seen, the header stay and totals follow what was found', async () => {
+    await person.open(`${app.url}/tables/crossing-log`);
+    await person.click('columnheader', 'Passengers');
+    await person.choose('Total', 'Sum');
+    await person.click('columnheader', 'Sea');
+    await person.click('checkbox', 'Hidden');
+    await person.untilKept();
+    await person.open(`${app.url}/pages/night-boats`);
+    await person.click('button', /^Crossing log, autumn/);
+    for (const name of ['Choose rows', 'See hidden columns', 'Keep the header in view', 'Have totals of what was found'])
+      await person.click('checkbox', name);
+    await person.untilKept();
+    await person.click('button', 'Publish page');
+    await person.find('link', 'Open live page');
+    await person.open(`${app.url}/site/night-boats`);
+    await person.find('searchbox', 'Search');
+    const footer = (): Promise<number> =>
+      driver.executeScript("return Number(document.querySelector('#place-7 tfoot [data-total]').textContent.replaceAll(',', ''))");
+    const all = await footer();
+    await person.focus('searchbox', 'Search');
+    await person.press('moth');
+    await person.untilText(/found among 300/);
+    expect(await footer()).toBeLessThan(all / 2);
+    await person.focus('checkbox', /^Choose L/);
+    await person.press(Key.SPACE);
+    await person.untilText(/1 chosen/);
+    await person.click('button', 'All columns');
+    await person.find('columnheader', 'Sea');
+    expect(await driver.executeScript("return document.querySelectorAll('#place-7 tbody tr[data-selected]').length")).toBe(1);
+    await person.choose('Rows on a page', '50');
+    await person.untilText(/Rows 1 to [3-5]\d of/);
+    await driver.executeScript("document.querySelector('#place-7 .zp-frame').scrollTop = 220");
+    const [head, frame] = await driver.executeScript<number[]>(
+      "return ['#place-7 thead', '#place-7 .zp-frame'].map((each) => document.querySelector(each).getBoundingClientRect().top)",
+    );
+    expect(Math.abs((head ?? 0) - (frame ?? 0))).toBeLessThan(2);
+    expect(await axeFindings(driver)).toEqual([]);
+  }, 90_000);
+
+  it('is used on a phone and in Arabic as well, from right to left', async () => {
+    await person.open(`${app.url}/pages/thistle-press`);
+    await person.click('button', /Table in/);
+    await person.choose('Labels in', 'العربية');
+    await person.click('checkbox', 'Filter each column');
+    await person.untilKept();
+    await person.click('button', 'Publish page');
+    await person.find('link', 'Open live page');
+    await devTools(driver, 'Emulation.setDeviceMetricsOverride', { width: 390, height: 800, deviceScaleFactor: 2, mobile: true });
+    try {
+      await person.open(`${app.url}/site/thistle-press`);
+      await person.find('searchbox', 'بحث');
+      expect(await driver.executeScript("return document.querySelector('[data-visitor] [role=status]').dir")).toBe('rtl');
+      const before = await column(0);
+      await person.focus('button', 'الصفحة التالية');
+      await person.press(Key.ENTER);
+      await person.until('the next page', async () => ((await column(0))[0] !== before[0] ? true : undefined));
+      await driver.executeScript("document.querySelector('.zp-sort').focus()");
+      await person.press(Key.ENTER);
+      await person.untilText(/مرتبة تصاعديًا/);
+      await person.focus('searchbox', 'بحث');
+      await person.press('zzz');
+      await person.untilText(/لا يوجد صف يحتوي على هذه الكلمات/);
+      // Nothing but the table's own frame is wider than the window.
+      expect(await driver.executeScript('return document.documentElement.scrollWidth <= innerWidth')).toBeTrue();
+      expect(await axeFindings(driver)).toEqual([]);
+    } finally {
+      await devTools(driver, 'Emulation.clearDeviceMetricsOverride', {});
+    }
+  }, 90_000);
+
   it('is there whole and readable without script, with no control that does nothing', async () => {
     await devTools(driver, 'Emulation.setScriptExecutionDisabled', { value: true });
     try {

@@ -6,7 +6,7 @@ import { isTotal, type GridCell, type Table } from '../table';
  * what Intl needs to write it. Undefined for totals of days and times, which stay those of all rows.
  */
 export function totalOnPage(table: Table, cell: GridCell): string | undefined {
-  if (!isTotal(table, cell)) return undefined;
+  if (cell.section !== 'footer' || !isTotal(table, cell)) return undefined;
   const set = table.columns[cell.column];
   const kind = set?.total ?? '';
   if (!set || kind === '') return undefined;

@@ -31,6 +31,23 @@ const fares = (set: Partial<Column>, more: Partial<Table> = {}): Table =>
   );
 const shown = (table: Table, at = 1): readonly string[] => table.rows.map((_, row) => shownText(table, gridOf(table).at(row, at)));
 
+describe('Totals of row groups', () => {
+  it('stand in the headings of their groups, where those are not over the whole row', () => {
+    const rows = [
+      ['Boat', 'Fare'],
+      ['North', ''],
+      ['Wick', '2.5'],
+      ['Ada', '4'],
+      ['South', ''],
+      ['Moth', '1'],
+      ['All', ''],
+    ];
+    const table = tableOf('x', rows, { footerRows: 1, groups: [1, 4], columns: [PLAIN_COLUMN, column({ total: 'sum' })] });
+    expect(shown(table)).toEqual(['Fare', '6.5', '2.5', '4', '1', '1', '7.5']);
+    expect(isNumberCell(table, gridOf(table).at(1, 1))).toBeTrue();
+  });
+});
+
 describe('What a column is read as', () => {
   it('does not hang on a rhythm in its rows', () => {
     const rows = Array.from({ length: 5000 }, (_, i) => [String(((i * 7919) % 10_000) / 10)]);

@@ -15,9 +15,21 @@ export function valueIn(table: Table, column: number, text: string): Value | und
 export const isWrong = (table: Table, { section, column, text, row }: GridCell): boolean =>
   section === 'body' && (table.columns[column]?.type ?? '') !== '' && !table.groups.includes(row) && valueIn(table, column, text) === undefined;
 
-/** Whether a cell shows its column's total: in the last footer row, where nothing was typed. */
+/** Whether a cell shows its column's total: in the last footer row or, for a row group, in its heading, where nothing was typed. */
 export const isTotal = (table: Table, { section, row, column, text, columns }: GridCell): boolean =>
-  section === 'footer' && row === heightOf(table) - 1 && columns === 1 && text.trim() === '' && (table.columns[column]?.total ?? '') !== '';
+  columns === 1 &&
+  text.trim() === '' &&
+  (table.columns[column]?.total ?? '') !== '' &&
+  (section === 'footer' ? row === heightOf(table) - 1 : section === 'body' && table.groups.includes(row));
+
+/** What a cell that shows a total comes to: over all body rows or, in a heading, over its group's. */
+function totalAt(table: Table, { section, row, column }: GridCell): number | null {
+  const kind = table.columns[column]?.total ?? '';
+  if (section === 'footer' || kind === '') return totalIn(table, column);
+  const { first, count } = sectionRows(table, 'body');
+  const end = table.groups.find((each) => each > row) ?? first + count;
+  return totalOf(kind, valuesOf(table, column, row + 1 - first, end - row - 1));
+}
 
 /** The values of a column's body rows, headings left out. A column that says no type is read as what its cells seem to be. */
 export function* valuesOf(table: Table, column: number, from = 0, most = Infinity): Generator<Value | undefined> {
@@ -57,7 +69,7 @@ function shownTotal(table: Table, column: number, total: number | null): string 
  */
 export function shownCell(table: Table, cell: GridCell): Cell {
   const { column, section, text, marks, columns } = cell;
-  if (isTotal(table, cell)) return shownTotal(table, column, totalIn(table, column));
+  if (isTotal(table, cell)) return shownTotal(table, column, totalAt(table, cell));
   const set = table.columns[column];
   const isFormatted = set?.format != null && set.type !== '' && section !== 'header' && columns === 1 && marks.length === 0;
   if (!isFormatted || set.format === null || table.groups.includes(cell.row)) return cellOf(text, marks);
@@ -71,7 +83,7 @@ export function typedNumber(table: Table, cell: GridCell): number | false | unde
   const { type = '', total = '' } = table.columns[cell.column] ?? {};
   if (total !== '' && isTotal(table, cell)) {
     const isAmount = type === '' || isNumericType(type) || isCounted(total);
-    return isAmount ? (totalIn(table, cell.column) ?? false) : false;
+    return isAmount ? (totalAt(table, cell) ?? false) : false;
   }
   if (type === '') return undefined;
   const value = isNumericType(type) ? valueIn(table, cell.column, cell.text) : undefined;
