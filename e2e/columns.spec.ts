@@ -131,4 +131,30 @@ describe('Columns with a type', () => {
     await person.untilText(/Too dear for a boat/);
     expect(await axeFindings(driver, { stylesheets: false })).toEqual([]);
   }, 30_000);
+
+  it('have texts with marks, links and icons in them, written in an editor and cleaned of what would run', async () => {
+    await person.click('rowheader', 'Moth');
+    await person.click('button', 'Text');
+    const field = await person.find('textbox', /^Text of row 3, column 1/);
+    await person.chord(Key.CONTROL, 'a');
+    await person.click('button', 'Bold');
+    await person.fill('textbox', 'Leads to', 'javascript:alert(1)');
+    await person.press(Key.TAB);
+    await person.find('alert', /is no address that a link can lead to/);
+    await person.fill('textbox', 'Leads to', '/boats/moth');
+    await person.press(Key.TAB);
+    await person.gone('alert', /no address/);
+    await field.click();
+    await person.press(Key.END);
+    await person.click('button', 'Icon');
+    await person.click('menuitem', 'Star');
+    expect(await axeFindings(driver, { stylesheets: false })).toEqual([]);
+    await person.click('button', 'Take it');
+    await person.gone('textbox', /^Text of row/);
+    await person.find('img', 'Star');
+    await person.untilKept();
+    expect(await markup()).toMatch(/<a href="\/boats\/moth"><strong>Moth<\/strong>.*<svg class="zp-icon" role="img" aria-label="Star"/);
+    await person.click('button', /^Undo/);
+    await person.gone('img', 'Star');
+  }, 60_000);
 });

@@ -1,5 +1,7 @@
+import { icons } from '../media';
 import { stretchesOf, textOf, type Cell, type Mark, type MarkKind, type Stretch } from '../table';
 import { element, textWithBreaks, type MarkupNode } from './markup';
+import { contract } from './selectors';
 
 /** The element of each mark, the outermost first: a link is a child of its cell, where the theme's links are found. */
 const tags: readonly (readonly [MarkKind, string])[] = [
@@ -13,6 +15,8 @@ const tags: readonly (readonly [MarkKind, string])[] = [
   ['sub', 'sub'],
   ['super', 'sup'],
   ['code', 'code'],
+  ['icon', 'svg'],
+  ['picture', 'img'],
 ];
 
 /** What stands in a cell: its text, with an element for each marked stretch. */
@@ -28,10 +32,23 @@ function nest(stretches: readonly Stretch[], depth: number): readonly MarkupNode
     let end = i + 1;
     while (end < stretches.length && isSame(markAt(stretches[end], kind), mark)) end++;
     const inner = nest(stretches.slice(i, end), depth + 1);
-    nodes.push(...(mark ? [element(tag, { href: mark.href }, ...inner)] : inner));
+    nodes.push(...(mark ? marked(tag, mark, stretches.slice(i, end), inner) : inner));
     i = end;
   }
   return nodes;
+}
+
+/** Icons and pictures stand in the place of their text, which says what they are. An icon that is not on the shelf is its text. */
+function marked(tag: string, { kind, href = '' }: Mark, stretches: readonly Stretch[], inner: readonly MarkupNode[]): readonly MarkupNode[] {
+  const said = stretches.map(({ text }) => text).join('');
+  if (kind === 'icon') {
+    const path = icons.find(({ name }) => name === href)?.path;
+    if (path === undefined) return inner;
+    const size = { viewBox: '0 0 24 24', width: '1em', height: '1em', fill: 'currentColor' };
+    return [element(tag, { class: contract.icon, role: 'img', 'aria-label': said.trim(), ...size }, element('path', { d: path }))];
+  }
+  if (kind === 'picture') return [element(tag, { class: contract.picture, src: href, alt: said.trim(), loading: 'lazy' })];
+  return [element(tag, { href: kind === 'link' ? href : undefined }, ...inner)];
 }
 
 const markAt = (stretch: Stretch | undefined, kind: MarkKind): Mark | undefined => stretch?.marks.find((mark) => mark.kind === kind);

@@ -34,6 +34,7 @@ export const contract = {
   sorts: 'data-sorts',
   button: 'zp-button',
   icon: 'zp-icon',
+  picture: 'zp-picture',
   search: 'zp-search',
   info: 'zp-info',
   empty: 'zp-empty',

@@ -143,11 +143,7 @@ export function numberOptions(type: DataType, { decimals, grouping, currency }: 
 
 function numberFormat(locale: string, type: DataType, format: ColumnFormat): Intl.NumberFormat {
   const { decimals, grouping, currency } = format;
-  return cached(
-    numbers,
-    `${locale} ${type} ${decimals} ${grouping} ${currency}`,
-    () => new Intl.NumberFormat(locale, numberOptions(type, format)),
-  );
+  return cached(numbers, `${locale} ${type} ${decimals} ${grouping} ${currency}`, () => new Intl.NumberFormat(locale, numberOptions(type, format)));
 }
 
 const dateFormat = (locale: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat =>

@@ -1,5 +1,5 @@
 /** What a stretch of text in a cell can be, beside plain. HTML Standard, "Text-level semantics". */
-export const markKinds = ['bold', 'italic', 'underline', 'strike', 'small', 'sub', 'super', 'highlight', 'code', 'link'] as const;
+export const markKinds = ['bold', 'italic', 'underline', 'strike', 'small', 'sub', 'super', 'highlight', 'code', 'link', 'icon', 'picture'] as const;
 export type MarkKind = (typeof markKinds)[number];
 
 /** A marked stretch of a text: from one letter up to another, counted in UTF-16 units from 0; `to` is not part of it. */
@@ -7,7 +7,7 @@ export interface Mark {
   readonly from: number;
   readonly to: number;
   readonly kind: MarkKind;
-  /** Where a link leads; only links have it. */
+  /** Where a link leads, which icon of the shelf it is, or where a picture is; only these have it. What they mark is said in their place. */
   readonly href?: string;
 }
 
@@ -32,6 +32,9 @@ export const isSafeAddress = (href: string): boolean => {
   const bare = href.replace(/[\u0000-\u0020\u007f-\u009f]+/g, '');
   return bare !== '' && (!/^[a-z][a-z\d+.-]*:/i.test(bare) || /^(?:https?|mailto|tel):/i.test(bare));
 };
+
+/** Addresses of pictures that a page of ours shows: on its own server, since it loads nothing from elsewhere. */
+export const isPictureAddress = (text: string): boolean => /^(?!\/\/)[\w./%~-]+\.(?:png|jpe?g|gif|webp|avif|svg)$/i.test(text);
 
 /** A cell of a text and marks: cut to its length, in order, joined where they touch, and plain where none is left. */
 export function cellOf(text: string, marks: readonly Mark[]): Cell {

@@ -5,7 +5,7 @@ import type { GridCell } from './grid';
 import { isGroupHeading } from './groups';
 import { readIn } from './readings';
 import { shownText } from './shown';
-import { textOf } from './cell';
+import { isPictureAddress, textOf } from './cell';
 import type { Table } from './table';
 
 /** The dressing that a body cell's value is shown in: its own, else its row's, else its column's. One that is gone shows the value plainly. */
@@ -31,9 +31,6 @@ export const coloursOf = (text: string): readonly { readonly value: string; read
     const [value, colour] = [piece.slice(0, at).trim(), piece.slice(at + 1).trim()];
     return at < 1 || value === '' || colour === '' ? [] : [{ value, colour }];
   });
-
-/** Addresses of pictures that a page of ours shows: on its own server, since it loads nothing from elsewhere. */
-const isPictureAddress = (text: string): boolean => /^(?!\/\/)[\w./%~-]+\.(?:png|jpe?g|gif|webp|avif|svg)$/i.test(text);
 
 /** A cell's value in a dressing; undefined where it is nothing, or nothing that the dressing can show: it then stands there as it is. */
 export function dressedIn(table: Table, cell: GridCell, dressing: Dressing): Dressed | undefined {

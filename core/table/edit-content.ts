@@ -1,5 +1,5 @@
 import { columnNames } from './bring-again';
-import { retype } from './cell';
+import { cutCell, isSameCell, retype, type Cell } from './cell';
 import { renameIn } from './formula';
 import { groupsWithin } from './groups';
 import { LIMITS } from './read-table';
@@ -14,6 +14,15 @@ export function setCell(table: Table, row: number, column: number, text: string)
   if (cell.text === kept) return table;
   const cells = table.rows[cell.row] ?? [];
   const set = { ...table, rows: table.rows.with(cell.row, cells.with(cell.column, retype(cells[cell.column] ?? '', kept))) };
+  return cell.row < table.headerRows ? renamed(table, set) : set;
+}
+
+/** The table with another content, marks and all, in the cell that covers a slot. */
+export function putCell(table: Table, row: number, column: number, content: Cell): Table {
+  const cell = gridOf(table).at(row, column);
+  const cells = table.rows[cell.row] ?? [];
+  if (isSameCell(cells[cell.column] ?? '', content)) return table;
+  const set = { ...table, rows: table.rows.with(cell.row, cells.with(cell.column, cutCell(content, LIMITS.cell))) };
   return cell.row < table.headerRows ? renamed(table, set) : set;
 }
 

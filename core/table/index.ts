@@ -18,6 +18,7 @@ export {
 export {
   cellOf,
   cutCell,
+  isPictureAddress,
   isSafeAddress,
   isSameCell,
   joinCells,
@@ -83,6 +84,6 @@ export { ruleProblem } from './rules';
 export { deleteColumn, deleteRow, deleteRows, insertColumn, insertRow, type Edited } from './edit-grid';
 export { deleteLines, duplicateLines, insertLines, moveLines, turn, type Lines } from './edit-lines';
 export { blockOf, clearBlock, putBlock, type Block, type Chosen, type Put } from './edit-block';
-export { setCell, setFooterRows, setHeaderRows, setRowHeaders } from './edit-content';
+export { putCell, setCell, setFooterRows, setHeaderRows, setRowHeaders } from './edit-content';
 export { mergeCells, mergeEqual, splitCells } from './edit-merges';
 export { seenAround, seenRows, type Seen, type SeenCell, type SeenRow } from './window';

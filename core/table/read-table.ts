@@ -3,7 +3,7 @@ import { dataTypeNames, dateOrders, dateStyles, isLanguage, negativeStyles, tota
 import { bad, type Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
 import { isExceptionProperty, nameSchema } from '../theme';
-import { isSafeAddress, markKinds, type Row } from './cell';
+import { isPictureAddress, isSafeAddress, markKinds, type Row } from './cell';
 import { PLAIN_COLUMN, plainColumns, readColumnWidth } from './column';
 import { DRESSINGS_MOST, dressingKinds, dressingSettings, isRing } from './dressing';
 import { exceptionReaches, type Exception } from './exception';
@@ -165,7 +165,11 @@ const markSchema = object({
   href: string().max(LIMITS.address),
 })
   .noUnknown()
-  .test('link', ({ kind, href }) => (kind === 'link' ? href !== undefined && isSafeAddress(href) : href === undefined));
+  .test('href', ({ kind, href }) => {
+    if (kind === 'link') return href !== undefined && isSafeAddress(href);
+    if (kind === 'icon') return href !== undefined && /^[a-z-]{1,40}$/.test(href);
+    return kind === 'picture' ? href !== undefined && isPictureAddress(href) : href === undefined;
+  });
 const richSchema = object({
   text: string().defined().max(LIMITS.cell),
   marks: array().required().min(1).max(LIMITS.marks).of(markSchema.required()),

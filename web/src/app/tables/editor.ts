@@ -27,6 +27,7 @@ import {
   mergeCells,
   mergeEqual,
   moveLines,
+  putCell,
   putBlock,
   setCell,
   setColumns,
@@ -35,6 +36,7 @@ import {
   turn,
   widthOf,
   type Block,
+  type Cell,
   type Edited,
   type Lines,
   type Put,
@@ -56,6 +58,7 @@ import { totalsInTurns } from './totals';
 import { Grid, type Pasted } from './grid';
 import type { HistoryData } from './history-dialog';
 import type { Carried } from './strip';
+import type { TextData } from './text-dialog';
 import { Looks } from './looks';
 import { Structure } from './structure';
 
@@ -277,6 +280,21 @@ export class TableEditor implements OnInit {
   }
   protected resize = ({ at, width }: { readonly at: number; readonly width: number }): void =>
     this.change('set a column’s width', `width ${at}`, (table) => setColumns(table, at, at, { width: `${Math.min(width, 4000)}px` }));
+
+  /** The text of the cell with the focus, with all that it can have. */
+  protected async editText(): Promise<void> {
+    const table = this.table();
+    if (!table) return;
+    const { row, column } = this.choice();
+    const at = gridOf(table).at(row, column);
+    if (computedIn(table, at.column, at.row) !== undefined) return this.type({ row: at.row, column: at.column, text: '' });
+    const { TextDialog } = await import('./text-dialog');
+    const data: TextData = { cell: table.rows[at.row]?.[at.column] ?? '', where: `row ${at.row + 1}, column ${at.column + 1}` };
+    const taken = await firstValueFrom(this.dialog.open<unknown, TextData, Cell>(TextDialog, { width: '620px', data }).afterClosed());
+    if (taken !== undefined)
+      this.change(`write in row ${at.row + 1}, column ${at.column + 1}`, '', (each) => putCell(each, at.row, at.column, taken));
+    this.chooseSoon(this.choice());
+  }
 
   /** What was done to the table, with a way back. */
   protected async showHistory(): Promise<void> {

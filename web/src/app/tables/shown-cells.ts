@@ -1,4 +1,4 @@
-import { classesOf, contract, dressedNodes, unseenDigits, type MarkupNode } from '../../../../core/compile';
+import { cellNodes, classesOf, contract, dressedNodes, unseenDigits, type MarkupNode } from '../../../../core/compile';
 import {
   bodyGroups,
   computedIn,
@@ -99,7 +99,7 @@ function showCell(table: Table, { cell, rows }: SeenCell, isFirst: boolean, edit
     scope: scope ?? null,
     classes: classes.join(' '),
     stretches,
-    drawn: dressedNodes(table, cell),
+    drawn: dressedNodes(table, cell) ?? (cell.marks.some(({ kind }) => kind === 'icon' || kind === 'picture') ? cellNodes(cell) : undefined),
     pad: unseenDigits(table, cell) ?? null,
     isEdited: cell === edited,
   };
