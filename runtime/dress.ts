@@ -2,7 +2,7 @@ import { readAddress, writeAddress, type State } from './address';
 import { folded, sorted, type Direction } from './compare';
 import { fillFilters, passes } from './filters';
 import { addUp } from './totals';
-import { cellIn, sortHeaders, unitsOf, type Unit } from './units';
+import { sortHeaders, unitsOf, type Unit } from './units';
 
 /**
  * Brings a placed table to life: sorting, search and pages, as its box says (docs/markup.md, "What visitors use"). Rows
@@ -17,6 +17,7 @@ export function dress(box: HTMLElement): void {
   let size = Number(box.dataset['rows'] ?? 0);
   const words = JSON.parse(box.dataset['words'] ?? '{}') as Record<string, string>;
   let { units, headings } = unitsOf(table);
+  let groups = [...table.tBodies];
   let headers = sortHeaders(table);
   let before: ReadonlySet<Unit> = new Set(units);
   const field = box.querySelector<HTMLInputElement>('.zp-search > label > input');
@@ -45,7 +46,6 @@ export function dress(box: HTMLElement): void {
     const { column, direction } = state;
     const all = column === undefined || !direction ? units : sorted(units, column, direction, box.dataset['language'] ?? 'en');
     // Row groups stay where they are, and so does the order in which pages are counted.
-    const groups = [...new Set(units.map(({ group }) => group))];
     order = groups.length < 2 ? all : groups.flatMap((group) => all.filter((unit) => unit.group === group));
     for (const [header, at] of headers) {
       if (at === column && direction) header.setAttribute('aria-sort', direction);
@@ -88,10 +88,18 @@ export function dress(box: HTMLElement): void {
     for (const unit of shown) if (!before.has(unit)) for (const row of unit.rows) row.hidden = false;
     before = shown;
     place([...shown]);
-    for (const [group, heading] of headings) heading.hidden = !filled.has(group);
+    // Groups of which nothing is shown are not there, so that first and last, and the lines between groups, are right.
+    let next: Element | null = table?.tFoot ?? null;
+    for (const group of [...groups].reverse()) {
+      if (!filled.has(group)) group.remove();
+      else {
+        if (!group.isConnected || group.nextElementSibling !== next) table?.insertBefore(group, next);
+        next = group;
+      }
+    }
     for (const cell of marked) cell.classList.remove('zp-sorted');
     const { column } = state;
-    marked = column === undefined ? [] : [...shown].flatMap(({ rows }) => rows.flatMap((row) => cellIn(row, column) ?? []));
+    marked = column === undefined ? [] : [...shown].flatMap((unit) => unit.cellsAt(column));
     for (const cell of marked) cell.classList.add('zp-sorted');
     if (can.has('choose')) for (const unit of shown) if (!unit.rows[0]?.querySelector('.zp-choose')) tick(unit);
     if (can.has('totals') && table) addUp(table, found, box.dataset['language'] ?? 'en');
@@ -238,6 +246,7 @@ export function dress(box: HTMLElement): void {
       const isMore = table === spare;
       columns.textContent = say(isMore ? 'fewer' : 'more');
       ({ units, headings } = unitsOf(table));
+      groups = [...table.tBodies];
       headers = sortHeaders(table);
       before = new Set(units.filter(({ rows }) => !rows[0]?.hidden));
       texts = undefined;

@@ -1,4 +1,4 @@
-import { cellIn, type Unit } from './units';
+import type { Unit } from './units';
 
 /** How a total is worked out and written, as its cell says. */
 interface Said {
@@ -15,7 +15,7 @@ export function addUp(table: HTMLTableElement, found: readonly Unit[], language:
     const said = JSON.parse(cell.dataset['total'] ?? '{}') as Said;
     const row = cell.parentElement as HTMLTableRowElement;
     const column = [...row.cells].slice(0, cell.cellIndex).reduce((sum, each) => sum + each.colSpan, 0);
-    const cells = found.flatMap(({ rows }) => rows.flatMap((each) => cellIn(each, column) ?? []));
+    const cells = found.flatMap((unit) => unit.cellsAt(column));
     const texts = cells.map((each) => each.getAttribute('data-value') ?? each.textContent.trim()).filter(Boolean);
     const numbers = cells.flatMap((each) => (each.getAttribute('data-value') ? Number(each.getAttribute('data-value')) : [])).sort((a, b) => a - b);
     const sum = Number(numbers.reduce((total, each) => total + each, 0).toPrecision(12));

@@ -6,7 +6,9 @@ export interface Unit {
   readonly rows: readonly HTMLTableRowElement[];
   /** The row group that it stays in. */
   readonly group: HTMLTableSectionElement;
-  /** Which cell stands in a column of its first row, merged ones counted in each of theirs. */
+  /** The cells that stand in a column of its rows, merged ones counted in each of theirs. */
+  readonly cellsAt: (column: number) => readonly HTMLTableCellElement[];
+  /** The first of them. */
   readonly cellAt: (column: number) => HTMLTableCellElement | undefined;
 }
 
@@ -14,43 +16,53 @@ export interface Unit {
 export function unitsOf(table: HTMLTableElement): { units: Unit[]; headings: Map<HTMLTableSectionElement, HTMLTableRowElement> } {
   const units: Unit[] = [];
   const isPlain = !table.querySelector('tbody [colspan], tbody [rowspan]');
-  const cellOf = isPlain ? (row: HTMLTableRowElement, column: number): HTMLTableCellElement | undefined => row.cells[column] : cellIn;
+  const cellsOf = (lines: readonly HTMLTableRowElement[], at: number): readonly HTMLTableCellElement[] => {
+    if (isPlain) return lines.flatMap((row) => row.cells[at] ?? []);
+    const cells: HTMLTableCellElement[] = [];
+    walk(lines, (cell, column) => {
+      if (column <= at && at < column + cell.colSpan) cells.push(cell);
+    });
+    return cells;
+  };
   const headings = new Map<HTMLTableSectionElement, HTMLTableRowElement>();
   for (const group of table.tBodies) {
     const rows = [...group.rows];
-    if (rows[0]?.querySelector(':scope > [scope=rowgroup]')) headings.set(group, rows.shift() as HTMLTableRowElement);
+    if (rows[0]?.querySelector(':scope > .zp-heading')) headings.set(group, rows.shift() as HTMLTableRowElement);
     for (let at = 0; at < rows.length;) {
       let end = at + 1;
       for (let row = at; !isPlain && row < end && row < rows.length; row++)
         for (const cell of rows[row]?.cells ?? []) if (cell.rowSpan > 1) end = Math.max(end, Math.min(rows.length, row + cell.rowSpan));
-      const [first] = rows.slice(at, end);
-      units.push({ rows: rows.slice(at, end), group, cellAt: (column) => first && cellOf(first, column) });
+      const lines = rows.slice(at, end);
+      const cellsAt = (column: number): readonly HTMLTableCellElement[] => cellsOf(lines, column);
+      units.push({ rows: lines, group, cellsAt, cellAt: isPlain ? (column) => lines[0]?.cells[column] : (column) => cellsAt(column)[0] });
       at = end;
     }
   }
   return { units, headings };
 }
 
-/** The cell that covers a column, in a row that no merged cell reaches into from above. */
-export function cellIn(row: HTMLTableRowElement, column: number): HTMLTableCellElement | undefined {
-  let at = 0;
-  for (const cell of row.cells) if (column < (at += cell.colSpan)) return cell;
-  return undefined;
-}
-
-/** In which column each header cell starts that rows can be sorted or filtered by, merged cells of all header rows counted. */
-export function sortHeaders(table: HTMLTableElement): Map<HTMLTableCellElement, number> {
-  const found = new Map<HTMLTableCellElement, number>();
+/** Goes through the cells of some rows, each with the column in which it starts; merged cells of the rows above are counted. */
+function walk(rows: Iterable<HTMLTableRowElement>, visit: (cell: HTMLTableCellElement, column: number) => void): void {
   const taken: boolean[][] = [];
-  for (const [row, line] of [...(table.tHead?.rows ?? [])].entries()) {
+  let row = 0;
+  for (const line of rows) {
     let column = 0;
     for (const cell of line.cells) {
       while (taken[row]?.[column]) column++;
-      if (cell.matches('[data-sorts], [data-filter]')) found.set(cell, column);
+      visit(cell, column);
       for (let down = 0; down < cell.rowSpan; down++)
         for (let across = 0; across < cell.colSpan; across++) (taken[row + down] ??= [])[column + across] = true;
       column += cell.colSpan;
     }
+    row++;
   }
+}
+
+/** In which column each header cell starts that rows can be sorted or filtered by. */
+export function sortHeaders(table: HTMLTableElement): Map<HTMLTableCellElement, number> {
+  const found = new Map<HTMLTableCellElement, number>();
+  walk(table.tHead?.rows ?? [], (cell, column) => {
+    if (cell.matches('[data-sorts], [data-filter]')) found.set(cell, column);
+  });
   return found;
 }

@@ -7,6 +7,8 @@ const either: readonly (readonly [ConditionName, ConditionName])[] = [
 ];
 /** A cell of an upper tier does not reach the last header row, and nothing is sorted by it. */
 const never: { readonly [part in PartName]?: (condition: ConditionName) => boolean } = {
+  // What heads a group is in no column that is sorted.
+  'group-headings': (condition) => conditionOf(condition).tier === 'column',
   'header-groups': (condition) => condition === 'last' || conditionOf(condition).tier !== 'place',
 };
 

@@ -19,11 +19,20 @@ export interface Held {
   readonly headers?: ReadonlyMap<number, readonly ConditionName[]>;
 }
 
-/** The conditions that are held on a cell. Header cells take what their column is sorted by, body cells what their row and column have. */
+/**
+ * The conditions that are held on a cell. Header cells take what their column is sorted by, body cells what their row and
+ * column have; headings of row groups stand over all columns, and so in none that is sorted.
+ */
 export function heldOn(table: Table, cell: GridCell, { rows, columns, headers }: Held): readonly ConditionName[] {
   const over = <T>(map: ReadonlyMap<number, readonly T[]> | undefined): readonly T[] =>
     map === undefined || map.size === 0 ? [] : Array.from({ length: cell.columns }, (_, i) => map.get(cell.column + i) ?? []).flat();
-  if (cell.section === 'body') return [...(rows?.get(cell.row) ?? []), ...over(columns)];
+  if (cell.section === 'body') {
+    const ofColumns = over(columns);
+    return [
+      ...(rows?.get(cell.row) ?? []),
+      ...(isGroupHeading(table, cell.row) ? ofColumns.filter((condition) => condition !== 'sorted') : ofColumns),
+    ];
+  }
   if (cell.section === 'header' && cell.row + cell.rows >= table.headerRows)
     return [...over(headers), ...over(columns).filter((condition) => condition === 'sorted')];
   return [];

@@ -15,6 +15,7 @@ import { starterNames, type ConditionName, type Slot, type Theme } from '../../.
 import { dice, randomHeld, randomTable, randomTheme, withExceptions } from '../../../core/tests/random';
 import {
   bandOf,
+  differences,
   observeCaption,
   observeCell,
   observeTable,
@@ -23,7 +24,6 @@ import {
   predictCell,
   predictTable,
   predictThing,
-  type Facts,
   type Shown,
 } from './predicted';
 
@@ -156,21 +156,6 @@ function disagreements(theme: Theme, table: Table, held: Held, lean: boolean): s
   } finally {
     host.remove();
   }
-}
-
-function differences(where: string, predicted: Facts, observed: Facts): string[] {
-  return Object.keys(predicted)
-    .filter((key) => !agree(predicted[key], observed[key]))
-    .map((key) => `${where}: ${key} predicted ${predicted[key]}, painted ${observed[key]}`);
-}
-
-/** Equal, or apart by the rounding of one channel to a byte. */
-function agree(a: unknown, b: unknown): boolean {
-  if (a === b) return true;
-  if (typeof a === 'number' && typeof b === 'number') return Math.abs(a - b) <= 0.03;
-  const [x, y] = [String(a), String(b)].map((text) => text.match(/\d+/g)?.map(Number) ?? []);
-  if (!x || !y || x.length < 4 || x.length !== y.length) return false;
-  return String(a).replace(/\d+/g, '') === String(b).replace(/\d+/g, '') && x.every((n, i) => Math.abs(n - (y[i] ?? NaN)) <= 1);
 }
 
 describe('What core predicts is what Chromium computes', () => {
