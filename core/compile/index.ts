@@ -1,4 +1,4 @@
-export { themeCss, type ThemeCssOptions } from './theme-css';
+export { besideCss, themeCss, type ThemeCssOptions } from './theme-css';
 export { classesOf, framedTable, ownClasses, tableElement, tableRules, unseenDigits, type TableHtmlOptions } from './table-html';
 export { compilePage, type CompiledPage, type PageInput, type PageOptions } from './page-html';
 export { frameRules } from './frame';

@@ -90,6 +90,33 @@ export function themeCss(theme: Theme, { key, held = false, around = false, lean
   return [...swatchRule(look, options, nodes, around), ...nodes];
 }
 
+/**
+ * What a table's own file has to bring along beside its theme's stylesheet, which knows nothing of this table: its looks and
+ * dressings and, since these come after everything of the theme's, what the hand brings once more. Nothing where there is nothing.
+ */
+export function besideCss(theme: Theme, key: string, beside: Beside): Stylesheet {
+  const { exceptions, worn } = beside;
+  if (exceptions.length === 0 && worn.length === 0) return [];
+  const look = lookOf(theme);
+  const options: SelectorOptions = {
+    theme: contract.theme(key),
+    held: false,
+    band: resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band').css,
+  };
+  const { under, over } = exceptionRules(look, exceptions, options);
+  const hand = under.length === 0 ? [] : handRules(look, options);
+  const height = setsHeight(exceptions) ? [rule(everyCell(options), ['box-sizing', 'border-box'])] : [];
+  const nodes = [...height, ...under, ...hand, ...over, ...dressingRules(look, worn, options)].filter(
+    (node) => node.kind !== 'rule' || node.declarations.length > 0,
+  );
+  return [...swatchRule(look, options, nodes, false), ...nodes];
+}
+
+const handRules = (look: Look, options: SelectorOptions): readonly CssNode[] =>
+  places
+    .filter(({ part, condition }) => partOf(part).box === 'cells' && conditionOf(condition).tier === 'hand')
+    .flatMap((place) => placeRules(look, place, options, { around: false, felt: undefined }));
+
 /** What is felt where tables have exceptions: what the hand brings counts then even if it says what lies below the exception. */
 function feltBeside(look: Look, around: boolean, exceptions: readonly Exception[]): Felt {
   const felt = feltValues(look, around);

@@ -1,4 +1,4 @@
-import { fontRules, framedTable, frameRules, pinnedRules, themeCss, writeCss, writeHtml } from '../compile';
+import { besideCss, besideOf, fontRules, framedTable, frameRules, pinnedRules, themeCss, writeCss, writeHtml } from '../compile';
 import { fontAddress, mediaAddress, type Theme } from '../theme';
 import type { Table } from '../table';
 
@@ -32,6 +32,13 @@ export function themeFiles(theme: Theme, key: string): ThemeFiles {
 /** The stylesheet alone, as text. */
 export const themeFile = (theme: Theme, key: string): string => themeFiles(theme, key).css;
 
-/** The table's markup as a file to be put into a page, in its frame. */
-export const tableFile = (table: Table, key: string | undefined): string =>
-  `${writeHtml(framedTable(table, { id: 'table', theme: key, inline: true }))}\n`;
+/**
+ * The table's markup as a file to be put into a page, in its frame. What it has beside its theme comes along as a style, to
+ * stand after the theme's stylesheet.
+ */
+export function tableFile(table: Table, dress: { readonly key: string; readonly theme: Theme } | undefined): string {
+  const rules = dress ? besideCss(dress.theme, dress.key, besideOf([table])) : [];
+  // Nothing that a value says can end the style.
+  const style = rules.length === 0 ? '' : `<style>\n${writeCss(rules).trim().replaceAll('</', '<\\/')}\n</style>\n`;
+  return `${style}${writeHtml(framedTable(table, { id: 'table', theme: dress?.key, inline: true }))}\n`;
+}

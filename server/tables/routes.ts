@@ -21,10 +21,11 @@ export function tableRoutes(store: TableStore, themes: ThemeStore): Router {
   router.get('/:id/markup', async (request, response) => {
     const { document } = await store.get(idOf(request));
     const key = (await themes.keys()).get(document.theme);
+    const dress = key === undefined ? undefined : { key, theme: (await themes.get(document.theme)).document };
     response
       .type('text/html')
       .attachment(`${asciiName(document.name)}.html`)
-      .send(tableFile(document, key));
+      .send(tableFile(document, dress));
   });
   /** The table's content as data: `data.csv`, `data.xlsx` and so on. */
   for (const { name, type } of dataFormats)

@@ -1,2 +1,0 @@
-import { benchVisitor } from './visitor';
-await benchVisitor();
