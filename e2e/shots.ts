@@ -57,7 +57,6 @@ try {
     await person.press(Key.SPACE);
     await person.find('dialog', /^Editor for Shadow/);
   });
-  await shoot('studio-lines', '/themes/paper-stock?part=lines&property=rows', () => person.find('gridcell', /^Between rows/));
   await shoot('tables', '/tables', () => person.find('link', 'Evening crossings'));
   await shoot('table-again', '/tables/fares-by-age', async () => {
     await person.click('button', 'Bring in again');
@@ -85,6 +84,12 @@ try {
   await shoot('table-columns', '/tables/islands', async () => {
     await person.click('cell', '58.50 m');
     await person.find('combobox', 'Type');
+  });
+  await shoot('table-looks', '/tables/fleet-tonight', async () => {
+    await person.click('cell', '35 min');
+    await person.click('button', 'Look');
+    await person.click('button', 'This cell');
+    await person.focus('combobox', 'Ink');
   });
   await shoot('table-history', '/tables/fares-by-age', async () => {
     await person.click('cell', '£19.50');
