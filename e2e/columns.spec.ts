@@ -157,4 +157,21 @@ describe('Columns with a type', () => {
     await person.click('button', /^Undo/);
     await person.gone('img', 'Star');
   }, 60_000);
+
+  it('put the rows in their order, worked out beside the page, which is undone in one step', async () => {
+    await person.click('cell', '£1,204.5');
+    const names = (): Promise<readonly string[]> =>
+      driver.executeScript(
+        "return [...document.querySelector('zest-grid').shadowRoot.querySelectorAll('tbody th')].map((cell) => cell.textContent.trim())",
+      );
+    const before = await names();
+    await person.click('button', 'Column');
+    await person.click('menuitem', 'Sort rows by it, upwards');
+    await person.untilText(/5 rows sorted upwards/);
+    expect(await names()).toEqual(['Moth', 'Tern', 'Lantern Ada', 'Paper Gull', 'Wick']);
+    await person.untilKept();
+    expect(await markup()).toMatch(/Moth[^]*Tern[^]*Lantern Ada[^]*Paper Gull[^]*Wick/);
+    await person.click('button', /^Undo/);
+    await person.until('their own order', async () => (String(await names()) === String(before) ? true : undefined));
+  }, 30_000);
 });

@@ -14,14 +14,18 @@ export function collatorOf(language: string): Intl.Collator {
  * stands last in either direction. Stable: what is equal stays as it was.
  */
 export function sortedPlaces(values: readonly Value[], direction: 'ascending' | 'descending', language: string): Uint32Array {
-  const { compare } = collatorOf(language);
   const turn = direction === 'ascending' ? 1 : -1;
-  const rank = (value: Value | undefined): number => (value === null || value === undefined || value === '' ? 2 : typeof value === 'number' ? 0 : 1);
-  return Uint32Array.from(values.keys()).sort((a, b) => {
-    const [x, y] = [values[a], values[b]];
-    const [p, q] = [rank(x), rank(y)];
-    if (p === 2 || q === 2) return p === q ? a - b : p - q;
-    const found = p !== q ? p - q : p === 0 ? Number(x) - Number(y) : compare(String(x), String(y));
-    return found === 0 ? a - b : turn * found;
+  // Each kind in a list of its own: numbers are compared as numbers only, and a language is asked only for texts.
+  const [numbers, texts, nothing]: [number[], number[], number[]] = [[], [], []];
+  const amounts = new Float64Array(values.length);
+  values.forEach((value, at) => {
+    if (typeof value === 'number') amounts[at] = turn * value;
+    (typeof value === 'number' ? numbers : value === null || value === '' ? nothing : texts).push(at);
   });
+  numbers.sort((a, b) => (amounts[a] ?? 0) - (amounts[b] ?? 0) || a - b);
+  if (texts.length > 0) {
+    const { compare } = collatorOf(language);
+    texts.sort((a, b) => turn * compare(String(values[a]), String(values[b])) || a - b);
+  }
+  return Uint32Array.from(turn > 0 ? [...numbers, ...texts, ...nothing] : [...texts, ...numbers, ...nothing]);
 }

@@ -6,12 +6,13 @@ import { LIMITS, cellProblem, rowsProblem, type TableHead } from './read-table';
 import type { Table } from './table';
 
 /**
- * An edit of rows, by where they stand when it is their turn: other cells in one row, or so many rows taken out and
- * others put in their place.
+ * An edit of rows, by where they stand when it is their turn: other cells in one row, so many rows taken out and others put
+ * in their place, or the same rows in another order: which of them, counted from `at`, now stands where.
  */
 export type RowEdit =
   | { readonly at: number; readonly cells: readonly (readonly [column: number, cell: Cell])[] }
-  | { readonly at: number; readonly take: number; readonly put: readonly Row[] };
+  | { readonly at: number; readonly take: number; readonly put: readonly Row[] }
+  | { readonly at: number; readonly order: readonly number[] };
 
 /** What differs between two states of a table: what is sent, kept and undone, instead of the whole. */
 export interface TableChange {
@@ -38,6 +39,8 @@ function rowEdits(before: readonly Row[], after: readonly Row[]): readonly RowEd
   let end = 0;
   while (end < most - start && before[before.length - 1 - end] === after[after.length - 1 - end]) end++;
   const [old, now] = [before.slice(start, before.length - end), after.slice(start, after.length - end)];
+  const order = orderBetween(old, now);
+  if (order) return [{ at: start, order }];
   const isCellwise = old.length === now.length && old.every((row, i) => row.length === now[i]?.length);
   if (!isCellwise) return [{ at: start, take: old.length, put: now }];
   return now.flatMap((row, i): readonly RowEdit[] => {
@@ -48,11 +51,38 @@ function rowEdits(before: readonly Row[], after: readonly Row[]): readonly RowEd
   });
 }
 
+/** The order in which the very same rows stand; undefined where they are not the same. */
+function orderBetween(old: readonly Row[], now: readonly Row[]): readonly number[] | undefined {
+  if (old.length < 2 || old.length !== now.length) return undefined;
+  const places = new Map(old.map((row, i) => [row, i]));
+  if (places.size !== old.length) return undefined;
+  const order: number[] = [];
+  for (const row of now) {
+    const place = places.get(row);
+    if (place === undefined || !places.delete(row)) return undefined;
+    order.push(place);
+  }
+  return order;
+}
+/** The order that takes an order back. */
+export function backOf(order: readonly number[]): readonly number[] {
+  const back = new Array<number>(order.length);
+  order.forEach((from, to) => (back[from] = to));
+  return back;
+}
+
 /** The table with the change made to it. Throws RangeError where the change does not fit the table. */
 export function applyChange(table: Table, { head, rows }: TableChange): Table {
   if (rows === undefined) return { ...table, ...head };
   const edited = [...table.rows];
   for (const edit of rows) {
+    if ('order' in edit) {
+      const { at, order } = edit;
+      if (at + order.length > edited.length) throw new RangeError(`There are ${edited.length} rows, not ${at + order.length}`);
+      const part = edited.slice(at, at + order.length);
+      order.forEach((from, i) => (edited[at + i] = part[from] ?? []));
+      continue;
+    }
     if (edit.at > edited.length || ('take' in edit && edit.at + edit.take > edited.length))
       throw new RangeError(`There are ${edited.length} rows, not ${edit.at + ('take' in edit ? edit.take : 1)}`);
     if ('take' in edit) {
@@ -91,15 +121,28 @@ export const weightOf = ({ rows = [] }: TableChange): number => rows.reduce((sum
 
 const isCount = (n: unknown): n is number => typeof n === 'number' && Number.isInteger(n) && n >= 0 && n <= LIMITS.rows;
 
+/** Whether a list names each of so many rows once. */
+function isOrder(order: unknown): order is readonly number[] {
+  if (!Array.isArray(order) || order.length > LIMITS.rows) return false;
+  const seen = new Uint8Array(order.length);
+  for (const from of order as readonly unknown[]) {
+    if (!isCount(from) || from >= order.length || seen[from] === 1) return false;
+    seen[from] = 1;
+  }
+  return true;
+}
+
 /** What is wrong with row edits that came from anywhere, and where. */
 function editsProblem(edits: unknown): { readonly say: string; readonly at: string } | undefined {
   if (edits === undefined) return undefined;
   if (!Array.isArray(edits) || edits.length > LIMITS.rows) return { say: 'The edits of rows are not a list, or too many.', at: '' };
   for (const [i, edit] of (edits as readonly unknown[]).entries()) {
-    const { at, cells, take, put, upload, ...others } = (typeof edit === 'object' && edit !== null ? edit : {}) as Record<string, unknown>;
+    const { at, cells, take, put, upload, order, ...others } = (typeof edit === 'object' && edit !== null ? edit : {}) as Record<string, unknown>;
     const isOne = Array.isArray(cells)
       ? take === undefined && put === undefined
       : cells === undefined && isCount(take) && (Array.isArray(put) ? upload === undefined : typeof upload === 'string');
+    if (order !== undefined && isCount(at) && isOrder(order) && [cells, take, put, upload].every((each) => each === undefined)) continue;
+    if (order !== undefined) return { say: 'An order of rows names each of them once, counted from 0.', at: `[${i}]` };
     if (!isCount(at) || !isOne || Object.keys(others).length > 0)
       return { say: 'An edit of rows says where, and either cells or how many rows to take out and which to put in.', at: `[${i}]` };
     if (upload !== undefined) continue;

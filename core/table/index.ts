@@ -62,6 +62,7 @@ export { bringAgain, columnNames, possibleKeys, type Again, type CellChange } fr
 export { LIMITS, cellProblem, gridProblem, readHead, readTable, rowsProblem, tableSchema, type TableHead } from './read-table';
 export {
   applyChange,
+  backOf,
   changeBetween,
   isNoChange,
   readChange,
@@ -83,6 +84,7 @@ export { readIn, readingOf, type Reading } from './readings';
 export { ruleProblem } from './rules';
 export { deleteColumn, deleteRow, deleteRows, insertColumn, insertRow, type Edited } from './edit-grid';
 export { deleteLines, duplicateLines, insertLines, moveLines, turn, type Lines } from './edit-lines';
+export { inOrderOf, sortGroups } from './sort-rows';
 export { blockOf, clearBlock, putBlock, type Block, type Chosen, type Put } from './edit-block';
 export { putCell, setCell, setFooterRows, setHeaderRows, setRowHeaders } from './edit-content';
 export { mergeCells, mergeEqual, splitCells } from './edit-merges';

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import {
+  backOf,
   applyChange,
   changeBetween,
   cutHead,
@@ -156,6 +157,12 @@ export class TableStore extends DocumentStore<Table> {
           const cells = await rows.setCells(id, edit.at, edit.cells);
           if (!cells) throw new Refusal('invalid', `There is no such cell in row ${edit.at + 1}.`);
           back.unshift({ at: edit.at, cells });
+          continue;
+        }
+        if ('order' in edit) {
+          if (!(await rows.reorder(id, edit.at, edit.order)))
+            throw new Refusal('invalid', `There are ${height} rows, not ${edit.at + edit.order.length}.`);
+          back.unshift({ at: edit.at, order: backOf(edit.order) });
           continue;
         }
         if (edit.at + edit.take > height) throw new Refusal('invalid', `There are ${height} rows, not ${edit.at + edit.take}.`);

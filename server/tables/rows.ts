@@ -86,6 +86,25 @@ export class TableRows {
     return { taken: taken.map(({ cells }) => cells), count };
   }
 
+  /** Puts rows from the one at `at` on in another order; false where there are not so many. Negative places on the way, since no two may be the same. */
+  async reorder(id: string, at: number, order: readonly number[]): Promise<boolean> {
+    const found = await this.queries.query<{ place: number | bigint }>(
+      'select place from table_rows where table_id = $1 order by place offset $2 limit $3',
+      [id, at, order.length],
+    );
+    if (found.length !== order.length) return false;
+    const places = found.map(({ place }) => numberOf(place));
+    const moves = order.flatMap((from, to) => (from === to ? [] : [[places[from], places[to]]]));
+    await this.queries.query(
+      `update table_rows t set place = -1 - m.now from (select (pair ->> 0)::bigint as was, (pair ->> 1)::bigint as now
+         from jsonb_array_elements($2::jsonb) as pairs (pair)) m
+       where t.table_id = $1 and t.place = m.was`,
+      [id, JSON.stringify(moves)],
+    );
+    await this.queries.query('update table_rows set place = -1 - place where table_id = $1 and place < 0', [id]);
+    return true;
+  }
+
   private async putAt(id: string, at: number, count: number, put: readonly Row[] | { readonly upload: string }): Promise<void> {
     let [before, after] = await this.around(id, at);
     if (after !== undefined && after - before <= count) {

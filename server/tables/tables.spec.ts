@@ -3,10 +3,12 @@ import {
   changeBetween,
   deleteLines,
   deleteRow,
+  inOrderOf,
   insertRow,
   mergeCells,
   moveLines,
   setCell,
+  sortGroups,
   type Row,
   type Table,
   type TableChange,
@@ -65,6 +67,11 @@ describe('Tables as they are kept', () => {
           () => mergeCells(table, { row, column: 0 }, { row, column: (table.rows[0]?.length ?? 1) - 1 }),
           () => deleteLines(table, { axis: 'column', from: 0, to: 0 }),
           () => ({ ok: true, value: { ...table, caption: `c${step}` } }),
+          () =>
+            inOrderOf(
+              table,
+              sortGroups(table).map(({ count }) => Array.from({ length: count }, (_, i) => count - 1 - i)),
+            ),
         ];
         const outcome = d.pick(works)();
         if (!outcome.ok || !outcome.value || outcome.value === table) continue;
@@ -82,6 +89,13 @@ describe('Tables as they are kept', () => {
           .toEqual(state);
     }
   }, 60_000);
+
+  it('are refused an order of rows that are not there', async () => {
+    const id = await make(gridTable(3, 1));
+    expect((await change(id, 1, { rows: [{ at: 1, order: [2, 1, 0] }] })).status).toBe(400);
+    expect((await change(id, 1, { rows: [{ at: 0, order: [2, 1, 0] }] })).status).toBe(200);
+    expect((await kept(id)).rows.map((row) => row[0])).toEqual(['r2c0', 'r1c0', 'r0c0']);
+  });
 
   it('tell what was done, newest first', async () => {
     const table = gridTable(2, 2);

@@ -22,6 +22,7 @@ import {
   heightOf,
   isWrong,
   insertLines,
+  inOrderOf,
   isGroupHeading,
   makeHeading,
   mergeCells,
@@ -52,6 +53,7 @@ import type { AgainData } from './again-dialog';
 import { FreshNotes } from './fresh-notes';
 import type { NewTable } from './new-table-dialog';
 import { IntakeService } from '../workers/intake';
+import { SortService } from '../workers/sort';
 import { dataTypes } from '../../../../core/data-types';
 import type { Choice } from './choice';
 import { totalsInTurns } from './totals';
@@ -83,6 +85,7 @@ export class TableEditor implements OnInit {
   private readonly dialog = inject(MatDialog);
   private readonly fresh = inject(FreshNotes);
   private readonly intake = inject(IntakeService);
+  private readonly sorting = inject(SortService);
   protected readonly grid = viewChild(Grid);
   protected readonly panels = [
     ['structure', 'Structure'],
@@ -182,6 +185,19 @@ export class TableEditor implements OnInit {
     const { row, column, toRow, toColumn } = this.choice();
     const [down, across] = axis === 'row' ? [by, 0] : [0, by];
     this.chooseSoon({ row: row + down, column: column + across, toRow: toRow + down, toColumn: toColumn + across });
+  }
+  /** Puts the rows in the order of the chosen column, worked out in a worker; each row group by itself. */
+  protected async sortRows(direction: 'ascending' | 'descending'): Promise<void> {
+    const table = this.worked();
+    const session = this.open.session();
+    if (!table || !session) return;
+    const before = session.document;
+    const orders = await this.deleting.attempt(() => this.sorting.orders(table, this.choice().column, direction));
+    // What was edited meanwhile is not sorted by what it was.
+    if (!orders || session.document !== before) return;
+    if (!this.edit(`sort rows ${direction === 'ascending' ? 'upwards' : 'downwards'}`, (each) => inOrderOf(each, orders))) return;
+    const count = orders.reduce((sum, { length }) => sum + length, 0);
+    this.said.set({ text: `${count.toLocaleString('en')} rows sorted ${direction === 'ascending' ? 'upwards' : 'downwards'}.` });
   }
   protected turn = (): boolean => this.edit('turn rows into columns', turn);
 
