@@ -136,6 +136,7 @@ describe('Columns with a type', () => {
     await person.click('rowheader', 'Moth');
     await person.click('button', 'Text');
     const field = await person.find('textbox', /^Text of row 3, column 1/);
+    await field.click();
     await person.chord(Key.CONTROL, 'a');
     await person.click('button', 'Bold');
     await person.fill('textbox', 'Leads to', 'javascript:alert(1)');
@@ -174,4 +175,30 @@ describe('Columns with a type', () => {
     await person.click('button', /^Undo/);
     await person.until('their own order', async () => (String(await names()) === String(before) ? true : undefined));
   }, 30_000);
+
+  it('are narrowed to the rows with some words, which can be typed in and nothing else', async () => {
+    const names = (): Promise<readonly string[]> =>
+      driver.executeScript(
+        "return [...document.querySelector('zest-grid').shadowRoot.querySelectorAll('tbody th')].map((cell) => cell.textContent.trim())",
+      );
+    await person.fill('searchbox', 'Find rows', 'GULL');
+    await person.untilText(/1 of 5 rows/);
+    expect(await names()).toEqual(['Paper Gull']);
+    await person.click('cell', 'free');
+    await person.untilText(/Row 4, column 2/);
+    await person.press('£2.50', Key.ENTER);
+    await person.click('button', 'Row');
+    await person.click('menuitem', 'Delete');
+    await person.find('alert', /Show all of them first/);
+    await person.click('button', 'Show all');
+    await person.until('all rows', async () => ((await names()).length === 5 ? true : undefined));
+    await person.find('cell', '£2.50');
+    await person.untilKept();
+    expect(await markup()).toMatch(/Paper Gull<\/th><td[^>]*>£2\.50/);
+    await person.fill('searchbox', 'Find rows', 'nothing of that kind');
+    await person.untilText(/0 of 5 rows/);
+    expect(await names()).toEqual([]);
+    expect(await axeFindings(driver, { stylesheets: false })).toEqual([]);
+    await person.click('button', 'Show all');
+  }, 60_000);
 });

@@ -1,6 +1,7 @@
 export * from './compare';
 export * from './data-type';
 export * from './find-type';
+export * from './folded';
 export * from './format';
 export * from './read-date';
 export * from './read-number';

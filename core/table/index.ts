@@ -84,6 +84,7 @@ export { readIn, readingOf, type Reading } from './readings';
 export { ruleProblem } from './rules';
 export { deleteColumn, deleteRow, deleteRows, insertColumn, insertRow, type Edited } from './edit-grid';
 export { deleteLines, duplicateLines, insertLines, moveLines, turn, type Lines } from './edit-lines';
+export { narrowedTable } from './narrowed';
 export { inOrderOf, sortGroups } from './sort-rows';
 export { blockOf, clearBlock, putBlock, type Block, type Chosen, type Put } from './edit-block';
 export { putCell, setCell, setFooterRows, setHeaderRows, setRowHeaders } from './edit-content';

@@ -56,7 +56,8 @@ import { IntakeService } from '../workers/intake';
 import { SortService } from '../workers/sort';
 import { dataTypes } from '../../../../core/data-types';
 import type { Choice } from './choice';
-import { totalsInTurns } from './totals';
+import { totalsFromWorker } from './totals';
+import { Finding } from './finding';
 import { Grid, type Pasted } from './grid';
 import type { HistoryData } from './history-dialog';
 import type { Carried } from './strip';
@@ -103,19 +104,23 @@ export class TableEditor implements OnInit {
   /** What was just done, and how it could have been done instead. */
   protected readonly said = signal<{ readonly text: string; readonly instead?: Instead } | undefined>(undefined);
   protected readonly formats = dataFormats;
-  protected readonly choice = signal<Choice>({ row: 0, column: 0, toRow: 0, toColumn: 0 });
-  protected readonly theme = computed(() => this.themes().find(({ id }) => id === this.table()?.theme)?.document);
   /** The table with what its formulas come to. */
   protected readonly worked = computed(() => {
     const table = this.table();
     return table && computedTable(table);
   });
+  /** Only the rows that have some words, where the person looks for them. */
+  protected readonly finding = new Finding(this.worked);
+  /** What is chosen in the grid, and that in rows of the table. */
+  protected readonly seen = signal<Choice>({ row: 0, column: 0, toRow: 0, toColumn: 0 });
+  protected readonly choice = computed(() => this.finding.inTable(this.seen()));
+  protected readonly theme = computed(() => this.themes().find(({ id }) => id === this.table()?.theme)?.document);
   protected readonly size = computed(() => {
     const table = this.table();
     return table ? `${heightOf(table).toLocaleString('en')} rows, ${widthOf(table)} columns` : '';
   });
   /** Goes up when totals of a long table have come. */
-  protected readonly totals = totalsInTurns(this.worked);
+  protected readonly totals = totalsFromWorker(this.finding.shown);
   /** What is wrong with the cell that has the focus. */
   protected readonly wrongHere = computed(() => {
     const table = this.worked();
@@ -145,7 +150,8 @@ export class TableEditor implements OnInit {
     this.themes.set((await this.deleting.attempt(() => firstValueFrom(this.api.themes()))) ?? []);
   }
 
-  protected type({ row, column, text }: { row: number; column: number; text: string }): void {
+  protected type({ row: at, column, text }: { row: number; column: number; text: string }): void {
+    const row = this.finding.rowOf(at);
     const table = this.table();
     if (table && computedIn(table, column, row) !== undefined) {
       const worked = this.worked();
@@ -159,7 +165,10 @@ export class TableEditor implements OnInit {
     }
     this.change(`type in row ${row + 1}, column ${column + 1}`, '', (table) => setCell(table, row, column, text));
   }
-  protected clear = (choice: Choice): void => this.change('empty the chosen cells', '', (table) => clearBlock(table, choice));
+  protected clear(choice: Choice): void {
+    const chosen = this.finding.inTable(choice);
+    this.change('empty the chosen cells', '', (table) => clearBlock(table, chosen));
+  }
 
   /** The chosen rows or columns. */
   private lines(axis: Lines['axis']): Lines {
@@ -303,13 +312,15 @@ export class TableEditor implements OnInit {
     if (!table) return;
     const { row, column } = this.choice();
     const at = gridOf(table).at(row, column);
-    if (computedIn(table, at.column, at.row) !== undefined) return this.type({ row: at.row, column: at.column, text: '' });
+    if (computedIn(table, at.column, at.row) !== undefined) return this.type({ row: this.seen().row, column: at.column, text: '' });
     const { TextDialog } = await import('./text-dialog');
     const data: TextData = { cell: table.rows[at.row]?.[at.column] ?? '', where: `row ${at.row + 1}, column ${at.column + 1}` };
-    const taken = await firstValueFrom(this.dialog.open<unknown, TextData, Cell>(TextDialog, { width: '620px', data }).afterClosed());
+    const taken = await firstValueFrom(
+      this.dialog.open<unknown, TextData, Cell>(TextDialog, { width: '620px', autoFocus: '.ProseMirror', data }).afterClosed(),
+    );
     if (taken !== undefined)
       this.change(`write in row ${at.row + 1}, column ${at.column + 1}`, '', (each) => putCell(each, at.row, at.column, taken));
-    this.chooseSoon(this.choice());
+    this.chooseSoon(this.seen());
   }
 
   /** What was done to the table, with a way back. */
@@ -352,6 +363,11 @@ export class TableEditor implements OnInit {
   private edit(label: string, make: (table: Table) => Edited): boolean {
     const session = this.open.session();
     if (!session) return false;
+    if (this.finding.narrowed()) {
+      this.said.set(undefined);
+      this.refusal.set('Only the rows that were found are shown. Show all of them first: the others would be meant too.');
+      return false;
+    }
     const edited = make(session.document);
     const problem = edited.ok ? undefined : edited.problems[0];
     this.refusal.set(problem ? sayProblem(problem) : '');
@@ -360,6 +376,11 @@ export class TableEditor implements OnInit {
     return edited.ok;
   }
 
+  /** Goes to slots of the table, whatever of it is shown. */
+  protected goTo(choice: Choice): void {
+    this.finding.showAll();
+    this.chooseSoon(choice);
+  }
   private chooseSoon(choice: Choice): void {
     // The grid has the edited table after the next rendering.
     setTimeout(() => this.grid()?.chooseBlock(choice));

@@ -56,11 +56,11 @@ export class TextDialog implements AfterViewInit, OnDestroy {
       content: docOf(this.data.cell),
       // The page's policy allows no style element; what the editor needs stands in this component's own.
       injectCSS: false,
-      autofocus: 'end',
       editorProps: { attributes: { role: 'textbox', 'aria-multiline': 'true', 'aria-label': `Text of ${this.data.where}` } },
       onTransaction: () => this.look(),
     });
     this.editor = editor;
+    editor.commands.setTextSelection(editor.state.doc.content.size);
     this.look();
   }
   ngOnDestroy(): void {

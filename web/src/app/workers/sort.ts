@@ -1,35 +1,79 @@
 import { Injectable } from '@angular/core';
 import { wrap, type Remote } from 'comlink';
-import { readingOf, sortGroups, textOf, type Table } from '../../../../core/table';
+import { readingOf, sectionRows, sortGroups, textOf, type Table } from '../../../../core/table';
 import type { SortWorker } from './sort.worker';
 
-/** Texts that are handed over in one piece. */
-const AT_ONCE = 10_000;
+/** Texts of a column, and whole rows, that are handed over in one piece: each takes a few milliseconds. */
+const [TEXTS_AT_ONCE, ROWS_AT_ONCE] = [10_000, 1000];
 
-/** Sorts tables in a worker, which is started when it is first needed. */
+/** Sorts, finds and adds up in a worker, which is started when it is first needed. */
 @Injectable({ providedIn: 'root' })
 export class SortService {
   private remote: Remote<SortWorker> | undefined;
+  /** The rows that the worker has to find in. */
+  private lent: Table['rows'] | undefined;
+  /** What is under way in the worker, one thing after the other, since it holds one column at a time. */
+  private line: Promise<unknown> = Promise.resolve();
 
   /** For each stretch of `sortGroups`, the order of its rows by a column. */
-  async orders(table: Table, column: number, direction: 'ascending' | 'descending'): Promise<readonly Uint32Array[]> {
-    this.remote ??= wrap<SortWorker>(new Worker(new URL('./sort.worker', import.meta.url), { type: 'module' }));
-    const groups = sortGroups(table);
+  orders = (table: Table, column: number, direction: 'ascending' | 'descending'): Promise<readonly Uint32Array[]> =>
+    this.inTurn(async (worker) => {
+      const groups = sortGroups(table);
+      await this.handOver(worker, table, column, groups);
+      return worker.orders(
+        readingOf(table, column),
+        direction,
+        table.language,
+        groups.map(({ count }) => count),
+      );
+    });
+
+  /** What a column comes to over all body rows. */
+  total = (table: Table, column: number): Promise<number | null> =>
+    this.inTurn(async (worker) => {
+      const kind = table.columns[column]?.total ?? '';
+      if (kind === '') return null;
+      await this.handOver(worker, table, column, sortGroups(table));
+      return worker.total(readingOf(table, column), kind);
+    });
+
+  /** The body rows that have all of the words. */
+  find = (table: Table, words: string): Promise<readonly number[]> =>
+    this.inTurn(async (worker) => {
+      const { first, count } = sectionRows(table, 'body');
+      if (this.lent !== table.rows) {
+        for (let from = first; from < first + count; from += ROWS_AT_ONCE) {
+          const rows = table.rows.slice(from, Math.min(first + count, from + ROWS_AT_ONCE));
+          await worker.lend(
+            rows.map((row) => row.map(textOf).join('\n')),
+            from === first,
+          );
+        }
+        if (count === 0) await worker.lend([], true);
+        this.lent = table.rows;
+      }
+      const headings = new Set(table.groups);
+      return (await worker.find(words)).map((at) => first + at).filter((row) => !headings.has(row));
+    });
+
+  private async handOver(worker: Remote<SortWorker>, table: Table, column: number, groups: ReturnType<typeof sortGroups>): Promise<void> {
     let isFirst = true;
     for (const { first, count } of groups)
-      for (let from = first; from < first + count; from += AT_ONCE) {
-        const rows = table.rows.slice(from, Math.min(first + count, from + AT_ONCE));
-        await this.remote.take(
+      for (let from = first; from < first + count; from += TEXTS_AT_ONCE) {
+        const rows = table.rows.slice(from, Math.min(first + count, from + TEXTS_AT_ONCE));
+        await worker.take(
           rows.map((row) => textOf(row[column])),
           isFirst,
         );
         isFirst = false;
       }
-    return this.remote.orders(
-      readingOf(table, column),
-      direction,
-      table.language,
-      groups.map(({ count }) => count),
-    );
+    if (isFirst) await worker.take([], true);
+  }
+
+  private inTurn<T>(work: (worker: Remote<SortWorker>) => Promise<T>): Promise<T> {
+    const remote = (this.remote ??= wrap<SortWorker>(new Worker(new URL('./sort.worker', import.meta.url), { type: 'module' })));
+    const done = this.line.then(() => work(remote));
+    this.line = done.catch(() => undefined);
+    return done;
   }
 }

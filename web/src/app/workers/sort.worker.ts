@@ -1,8 +1,8 @@
 import { expose } from 'comlink';
-import { readValueOf, sortedPlaces } from '../../../../core/data-types';
+import { folded, readValueOf, sortedPlaces, totalOf, type TotalKind } from '../../../../core/data-types';
 import type { Reading } from '../../../../core/table';
 
-/** Puts the values of a column in order, off the interface's thread. */
+/** Sorts, finds and adds up the rows of a long table, off the interface's thread. */
 class Sorter {
   private texts: string[] = [];
 
@@ -19,6 +19,25 @@ class Sorter {
     });
     let from = 0;
     return counts.map((count) => sortedPlaces(values.slice(from, (from += count)), direction, language));
+  }
+  /** What the column comes to. */
+  total(reading: Reading, kind: TotalKind): number | null {
+    return totalOf(
+      kind,
+      this.texts.map((text) => readValueOf(reading.type, text, reading)),
+    );
+  }
+
+  private lines: string[] = [];
+  /** Rows to be searched, each as one text, handed over piece by piece. */
+  lend(lines: readonly string[], isFirst: boolean): void {
+    if (isFirst) this.lines = [];
+    for (const line of lines) this.lines.push(folded(line));
+  }
+  /** Which of the lent rows have all of the words, whatever their case and accents. */
+  find(words: string): readonly number[] {
+    const asked = folded(words).split(/\s+/).filter(Boolean);
+    return this.lines.flatMap((line, at) => (asked.every((word) => line.includes(word)) ? [at] : []));
   }
 }
 export type SortWorker = Sorter;
