@@ -1,4 +1,4 @@
-import { folded, sortedPlaces, totalOf, type Value } from '../core/data-types';
+import { folded, sortedPlaces, totalOf } from '../core/data-types';
 import { ms, quantile, say, takeTurns } from './figures';
 
 const ROWS = 100_000;
