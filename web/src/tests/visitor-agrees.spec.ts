@@ -1,7 +1,7 @@
 import { besideOf, element, frameRules, framedTable, themeCss, visitedTable, visitorRules, writeCss, writeHtml } from '../../../core/compile';
 import { PLAIN_VISITOR } from '../../../core/page';
 import { gridOf, heldOn, sectionRows, type GridCell, type Held, type Table } from '../../../core/table';
-import { starterNames, type ConditionName, type Theme } from '../../../core/theme';
+import { starterNames, type Theme } from '../../../core/theme';
 import { dice, randomTable, randomTheme, withExceptions, type Dice } from '../../../core/tests/random';
 import { dress } from '../../../runtime/dress';
 import { differences, observeCell, predictCell, type Shown } from './predicted';
