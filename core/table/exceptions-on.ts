@@ -37,5 +37,8 @@ export function exceptionsOn(table: Table, cell: GridCell): readonly Exception[]
 }
 
 /** The exception at a place, if there is one. */
-export const exceptionAt = (table: Table, row: number | null, column: number | null): Exception | undefined =>
-  table.exceptions.find((each) => each.row === row && each.column === column);
+export function exceptionAt(table: Table, row: number | null, column: number | null): Exception | undefined {
+  const { columns, rows, cells } = findIn(table);
+  if (row === null) return column === null ? undefined : columns.get(column);
+  return column === null ? rows.get(row) : cells.get(row * widthOf(table) + column);
+}

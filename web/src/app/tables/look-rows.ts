@@ -2,6 +2,7 @@ import { WHITE, blend, toHex } from '../../../../core/colour';
 import { placeInWords } from '../../../../core/edit';
 import { resolve, type Link } from '../../../../core/resolve';
 import {
+  LIMITS,
   exceptionAt,
   gridOf,
   heightOf,
@@ -52,9 +53,19 @@ export function slotFor(theme: Theme, table: Table, kind: ExceptionKind, { row, 
   return slotOf(table, cell, [], bandOf(theme));
 }
 
-export function lookRows(theme: Theme, table: Table, kind: ExceptionKind, choice: Chosen, search: string): readonly LookRow[] {
+/** Where exceptions stand, by row and column. */
+export type LookPlaces = ReturnType<typeof placesOf>;
+
+/** The places of a choice; undefined where there are more than a table can have. */
+export function placesIn(kind: ExceptionKind, choice: Chosen): LookPlaces | undefined {
+  const [rows, columns] = [choice.toRow - choice.row + 1, choice.toColumn - choice.column + 1];
+  const count = { column: columns, row: rows, cell: rows * columns }[kind];
+  return count > LIMITS.exceptions ? undefined : placesOf(kind, choice);
+}
+
+export function lookRows(theme: Theme, table: Table, kind: ExceptionKind, choice: Chosen, places: LookPlaces, search: string): readonly LookRow[] {
   const slot = slotFor(theme, table, kind, choice);
-  const found = placesOf(kind, choice).map(({ row, column }) => exceptionAt(table, row, column));
+  const found = places.map(({ row, column }) => exceptionAt(table, row, column));
   const wanted = search.trim().toLowerCase();
   return lookRowNames
     .filter((name) => labelOf(name).toLowerCase().includes(wanted))

@@ -14,7 +14,6 @@ import {
   exceptionAt,
   gridOf,
   heightOf,
-  placesOf,
   sectionRows,
   setDressings,
   setExceptions,
@@ -33,7 +32,7 @@ import { suggestionsFor } from '../values/suggestions';
 import { ValueEditor } from '../values/value-editor';
 import type { Asked } from './column-form';
 import type { DressingData, MadeDressings } from './dressing-dialog';
-import { labelOf, listedLooks, lookRows, placeOfException, whyOf, type ListedLook, type LookRow } from './look-rows';
+import { labelOf, listedLooks, lookRows, placeOfException, placesIn, whyOf, type ListedLook, type LookRow } from './look-rows';
 
 const kinds: readonly ExceptionKind[] = ['column', 'row', 'cell'];
 
@@ -70,10 +69,11 @@ export class Looks implements EditedLook {
   protected readonly origin = signal<Element>(this.host);
   private from: HTMLElement | undefined;
 
-  private readonly places = computed(() => placesOf(this.kind(), this.choice()));
+  private readonly all = computed(() => placesIn(this.kind(), this.choice()));
+  private readonly places = computed(() => this.all() ?? []);
   protected readonly rows = computed(() => {
     const theme = this.theme();
-    return theme ? lookRows(theme, this.table(), this.kind(), this.choice(), this.search()) : [];
+    return theme ? lookRows(theme, this.table(), this.kind(), this.choice(), this.places(), this.search()) : [];
   });
   protected readonly why = computed(() => {
     const theme = this.theme();
@@ -153,7 +153,7 @@ export class Looks implements EditedLook {
   private change(label: string, touches: string, change: (exception: Exception) => Exception): void {
     const at = this.places();
     const after = new Set([...this.table().exceptions, ...at].map(({ row, column }) => `${row} ${column}`)).size;
-    if (after > LIMITS.exceptions) {
+    if (!this.all() || after > LIMITS.exceptions) {
       const say = `A table has at most ${LIMITS.exceptions.toLocaleString('en')} looks beside its theme. Choose the whole column or row instead.`;
       this.wrong.set({ row: this.asked(), typed: '', say });
       return;
