@@ -217,7 +217,7 @@ function idle(rule: CSSStyleRule, declarations: readonly Declaration[], suspects
 }
 
 describe('No declaration of a published stylesheet is without effect', () => {
-  const fulls = [1, 6, 13, 15].map((seed): Theme => ({
+  const fulls = [6, 15].map((seed): Theme => ({
     ...fullTheme(dice(seed)),
     name: `a theme with every property at every place, ${seed}`,
   }));
