@@ -93,7 +93,7 @@ const columnStates = [0, 1, 2, 3].map((bits) => new Map([0, 1, 2, 3].map((column
  */
 const shortTables: readonly (readonly [Table, Held])[] = columnStates.flatMap((columns) =>
   Array.from({ length: 16 }, (_, bits) => some(hand, bits)).flatMap((names) =>
-    [1, 2, 3].flatMap((height) => {
+    [1, 2, 3, 4, 5].flatMap((height) => {
       const texts = Array.from({ length: height }, (_, row) => [`r${row}`, `${(row % 2) - 1}.${row}`, `r${row}c2`, `${(row % 3) - 1}.5`]);
       const table = tableOf('Short', texts, { rowHeaders: 2 });
       const headed = makeHeading(table, 0);
@@ -217,7 +217,7 @@ function idle(rule: CSSStyleRule, declarations: readonly Declaration[], suspects
 }
 
 describe('No declaration of a published stylesheet is without effect', () => {
-  const fulls = [6, 15].map((seed): Theme => ({
+  const fulls = [6, 16].map((seed): Theme => ({
     ...fullTheme(dice(seed)),
     name: `a theme with every property at every place, ${seed}`,
   }));
