@@ -22,9 +22,8 @@ const rowsWord = (rows: readonly number[]): string => (rows.length === 1 ? 'Row'
  */
 export function square(raw: readonly Row[]): { readonly rows: readonly Row[]; readonly notes: readonly string[] } {
   const notes: string[] = [];
-  const isBlank = (cells: Row): boolean => cells.every(isBlankCell);
   let last = raw.length;
-  while (last > 1 && isBlank(raw[last - 1] ?? [])) last--;
+  while (last > 1 && filledTo(raw[last - 1] ?? []) === 0) last--;
   let rows = raw.slice(0, last);
   if (rows.length > LIMITS.rows) {
     notes.push(
@@ -32,7 +31,7 @@ export function square(raw: readonly Row[]): { readonly rows: readonly Row[]; re
     );
     rows = rows.slice(0, LIMITS.rows);
   }
-  const filled = rows.map((cells) => cells.findLastIndex((cell) => !isBlankCell(cell)) + 1);
+  const filled = rows.map(filledTo);
   const wanted = filled.reduce((most, length) => Math.max(most, length), 1);
   const width = Math.min(wanted, LIMITS.columns);
   if (wanted > width)
@@ -59,7 +58,7 @@ export function square(raw: readonly Row[]): { readonly rows: readonly Row[]; re
   const cut: string[] = [];
   const full = rows.map((cells, row): Row => {
     // Most rows are as they have to be: they are taken over, not copied.
-    if (cells.length === width && !cells.some(isLong)) return cells;
+    if (cells.length === width && !hasLong(cells)) return cells;
     return Array.from({ length: width }, (_, column) => {
       const cell = cells[column] ?? '';
       const { length } = textOf(cell);
@@ -74,7 +73,16 @@ export function square(raw: readonly Row[]): { readonly rows: readonly Row[]; re
   return { rows: full, notes };
 }
 
-const isLong = (cell: Cell): boolean => (typeof cell === 'string' ? cell : cell.text).length > LIMITS.cell;
+/** Cells up to and with the last one that shows something. These two are loops, since they look at what may be millions. */
+function filledTo(cells: Row): number {
+  let end = cells.length;
+  while (end > 0 && isBlankCell(cells[end - 1])) end--;
+  return end;
+}
+function hasLong(cells: Row): boolean {
+  for (let i = 0; i < cells.length; i++) if (textOf(cells[i]).length > LIMITS.cell) return true;
+  return false;
+}
 
 /** Where in a list something holds. Written as a loop: lists may have 100,000 items, of which hardly any are meant. */
 export function placesWhere<T>(items: readonly T[], holds: (item: T) => boolean): readonly number[] {
@@ -85,8 +93,12 @@ export function placesWhere<T>(items: readonly T[], holds: (item: T) => boolean)
 
 /** Whether nothing is to be seen in a cell. */
 export function isBlankCell(cell: Cell | undefined): boolean {
-  const text = textOf(cell);
-  return text === '' || text.trim() === '';
+  return isBlankText(textOf(cell));
+}
+/** The first letter tells in nearly all cells, and looking at it is far cheaper than trimming. */
+function isBlankText(text: string): boolean {
+  const first = text.charCodeAt(0);
+  return !(first > 32 && first < 127) && text.trim() === '';
 }
 
 function commonest(numbers: readonly number[]): number {
