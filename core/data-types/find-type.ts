@@ -29,40 +29,44 @@ const TEXT: FoundType = { type: 'text', ...NOT_WRITTEN };
 /**
  * The type of a column from all of its texts, and from its name where figures could be either. Nothing but dashes and
  * the like does not count. A single code with a zero in front makes the whole column text, since nobody adds up codes.
+ * `odd` are further texts of a column of which `texts` are only a part: they count where one text decides, not in a share.
  */
-export function findType(texts: readonly string[], name = ''): FoundType {
-  const filled = texts.map((text) => text.trim()).filter((text) => !isNothing(text));
+export function findType(texts: readonly string[], name = '', odd: readonly string[] = []): FoundType {
+  const filled = filledOf(texts);
+  const all = odd.length === 0 ? filled : [...filled, ...filledOf(odd)];
   if (filled.length === 0) return TEXT;
   const isMost = (test: (text: string) => boolean): boolean => filled.reduce((sum, text) => sum + Number(test(text)), 0) >= filled.length * SHARE;
   if (isMost(isEmail)) return { ...TEXT, type: 'email' };
   if (isMost(isPicture)) return { ...TEXT, type: 'picture' };
   if (isMost(isLink)) return { ...TEXT, type: 'link' };
-  if (filled.length > 1 && isMost((text) => readYesNo(text) !== undefined) && new Set(filled.map((text) => text.toLowerCase())).size <= 4)
+  if (filled.length > 1 && isMost((text) => readYesNo(text) !== undefined) && new Set(all.map((text) => text.toLowerCase())).size <= 4)
     return { ...TEXT, type: 'yes-no' };
-  const isCode = NAMES.test(name) || filled.some((text) => /^0\d+$/.test(text)) || isMost((text) => PHONE.test(text));
+  const isCode = NAMES.test(name) || all.some((text) => /^0\d+$/.test(text)) || isMost((text) => PHONE.test(text));
   if (!isCode) {
-    const found = clock(filled, isMost) ?? dates(filled, isMost) ?? durations(filled, isMost) ?? numbers(filled);
+    const found = clock(all, isMost) ?? dates(all, isMost) ?? durations(isMost) ?? numbers(filled, all);
     if (found) return found;
   }
-  return isChoice(filled) && !isCode ? { ...TEXT, type: 'choice' } : TEXT;
+  return isChoice(filled, all) && !isCode ? { ...TEXT, type: 'choice' } : TEXT;
 }
+
+const filledOf = (texts: readonly string[]): readonly string[] => texts.map((text) => text.trim()).filter((text) => !isNothing(text));
 
 type Most = (test: (text: string) => boolean) => boolean;
 
 const isClocked = (text: string): boolean => !hasUnits(text) && readDuration(text) !== undefined;
 
 /** Times of day stay below 24 hours; one above makes the column durations. */
-function clock(filled: readonly string[], isMost: Most): FoundType | undefined {
+function clock(all: readonly string[], isMost: Most): FoundType | undefined {
   if (!isMost((text) => readTime(text) !== undefined || isClocked(text))) return undefined;
-  return { ...TEXT, type: filled.some((text) => readTime(text) === undefined && isClocked(text)) ? 'duration' : 'time' };
+  return { ...TEXT, type: all.some((text) => readTime(text) === undefined && isClocked(text)) ? 'duration' : 'time' };
 }
 
-const durations = (_: readonly string[], isMost: Most): FoundType | undefined =>
+const durations = (isMost: Most): FoundType | undefined =>
   isMost((text) => readDuration(text) !== undefined && (hasUnits(text) || readTime(text) === undefined)) ? { ...TEXT, type: 'duration' } : undefined;
 
 /** The order in which most of the figures are dates; day before month where that leaves several. */
-function dates(filled: readonly string[], isMost: Most): FoundType | undefined {
-  return isMost((text) => readDate(text) !== undefined) ? { ...TEXT, type: 'date', order: orderOf(filled) } : undefined;
+function dates(all: readonly string[], isMost: Most): FoundType | undefined {
+  return isMost((text) => readDate(text) !== undefined) ? { ...TEXT, type: 'date', order: orderOf(all) } : undefined;
 }
 
 function orderOf(filled: readonly string[]): '' | DateOrder {
@@ -71,7 +75,7 @@ function orderOf(filled: readonly string[]): '' | DateOrder {
   return read.length === 0 ? '' : (counts.sort((a, b) => b.count - a.count)[0]?.order ?? '');
 }
 
-function numbers(filled: readonly string[]): FoundType | undefined {
+function numbers(filled: readonly string[], all: readonly string[]): FoundType | undefined {
   const { read, ...said } = amountsIn(filled);
   if (read.length < filled.length * SHARE) return undefined;
   const share = (test: (each: ReadNumber) => boolean): boolean => read.filter(test).length >= read.length * SHARE;
@@ -80,7 +84,9 @@ function numbers(filled: readonly string[]): FoundType | undefined {
   const written = { ...said, order: '' } as const;
   if (share(({ isPercent }) => isPercent)) return { type: 'percent', ...written };
   if (share(({ currency }) => currency !== '')) return { type: 'money', ...written };
-  return { type: read.every(({ value, places }) => places === 0 && Number.isInteger(value)) ? 'whole' : 'number', ...written };
+  const isWhole = ({ value, places }: ReadNumber): boolean => places === 0 && Number.isInteger(value);
+  const others = all.slice(filled.length).flatMap((text) => readNumber(text, said.decimal) ?? []);
+  return { type: read.every(isWhole) && others.every(isWhole) ? 'whole' : 'number', ...written };
 }
 
 function amountsIn(filled: readonly string[]): Pick<FoundType, 'decimal' | 'currency' | 'unit'> & { readonly read: readonly ReadNumber[] } {
@@ -93,7 +99,7 @@ function amountsIn(filled: readonly string[]): Pick<FoundType, 'decimal' | 'curr
 
 /** How the cells of a column are written of which it is known what they are: as those among them say that are it. */
 export function howWritten(texts: readonly string[]): Omit<FoundType, 'type'> {
-  const filled = texts.map((text) => text.trim()).filter((text) => !isNothing(text));
+  const filled = filledOf(texts);
   const { decimal, currency, unit } = amountsIn(filled);
   return { decimal, currency, unit, order: orderOf(filled) };
 }
@@ -103,8 +109,8 @@ function only(read: readonly ReadNumber[], what: 'currency' | 'unit'): string {
   return all.size === 1 ? ([...all][0] ?? '') : '';
 }
 
-function isChoice(filled: readonly string[]): boolean {
-  if (filled.length < CHOICE_ROWS || filled.some((text) => text.length > CHOICE_LENGTH)) return false;
-  const each = new Set(filled).size;
+function isChoice(filled: readonly string[], all: readonly string[]): boolean {
+  if (filled.length < CHOICE_ROWS || all.some((text) => text.length > CHOICE_LENGTH)) return false;
+  const each = new Set(all).size;
   return each > 1 && each <= CHOICES && each <= filled.length / 3;
 }

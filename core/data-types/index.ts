@@ -1,5 +1,6 @@
 export * from './compare';
 export * from './data-type';
+export * from './decisive';
 export * from './find-type';
 export * from './folded';
 export * from './format';

@@ -1,4 +1,4 @@
-import { LIMITS, isNumber, saysTypes, textOf, textsOf, typesOfColumns, type Merge, type Row } from '../table';
+import { LIMITS, isNumber, saysTypes, textOf, textsOf, withWholeTypes, type Merge, type Row } from '../table';
 import type { Raw } from './raw';
 import { isBlankCell, placesWhere, tableFrom, type Intake } from './square';
 
@@ -73,7 +73,8 @@ export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind
   // A point is what numbers are read with anyway.
   const decimal = raw.decimal === ',' ? raw.decimal : '';
   const intake = tableFrom(name, rows, { ...given, decimal }, raw.notes);
-  return { ...intake, notes: [...intake.notes, ...saysTypes(typesOfColumns(intake.table))], findings };
+  const { table, types } = withWholeTypes(intake.table);
+  return { table, notes: [...intake.notes, ...saysTypes(types)], findings };
 }
 
 const isBlank = (text: string): boolean => text === '' || text.trim() === '';

@@ -1,4 +1,4 @@
-import { findType, howWritten, pluralOf, type DataType, type FoundType } from '../data-types';
+import { findType, howWritten, mayDecide, pluralOf, type DataType, type FoundType } from '../data-types';
 import { textOf } from './cell';
 import { strewnRows } from './strewn';
 import { sectionRows, type Table } from './table';
@@ -8,14 +8,58 @@ import { sectionRows, type Table } from './table';
  * it is known what it is.
  */
 export function typeOfColumn(table: Table, column: number, known: '' | DataType = ''): FoundType {
-  const { first, count } = sectionRows(table, 'body');
-  const texts = strewnRows(first, count).map((row) => textOf(table.rows[row]?.[column]));
-  if (known !== '') return { type: known, ...howWritten(texts) };
-  return findType(texts, table.headerRows > 0 ? textOf(table.rows[table.headerRows - 1]?.[column]) : '');
+  const texts = strewnTexts(table, column);
+  return known !== '' ? { type: known, ...howWritten(texts) } : findType(texts, nameOf(table, column));
 }
 
-/** The type of each column. */
-export const typesOfColumns = (table: Table): readonly DataType[] => (table.rows[0] ?? []).map((_, column) => typeOfColumn(table, column).type);
+function strewnTexts(table: Table, column: number): readonly string[] {
+  const { first, count } = sectionRows(table, 'body');
+  return strewnRows(first, count).map((row) => textOf(table.rows[row]?.[column]));
+}
+const nameOf = ({ headerRows, rows }: Table, column: number): string => (headerRows > 0 ? textOf(rows[headerRows - 1]?.[column]) : '');
+
+/** Deciding texts of one column, so many at most. */
+const ODD = 200;
+
+/**
+ * The table with a type said for each column whose cells tell another one when all of them are looked at than when some
+ * are, and what each column holds: one cell may decide (a code that begins with a zero, a fraction, an hour over 23, a ninth
+ * word), wherever it stands.
+ */
+export function withWholeTypes(table: Table): { readonly table: Table; readonly types: readonly DataType[] } {
+  const some = table.columns.map((_, column) => typeOfColumn(table, column));
+  const odd = oddTexts(table, some);
+  const types = table.columns.map((_, i) => {
+    const texts = odd[i] ?? [];
+    return (texts.length === 0 ? undefined : findType(strewnTexts(table, i), nameOf(table, i), texts).type) ?? some[i]?.type ?? 'text';
+  });
+  const columns = table.columns.map((column, i) =>
+    column.type !== '' || types[i] === some[i]?.type ? column : { ...column, type: types[i] ?? 'text' },
+  );
+  return { table: columns.some((column, i) => column !== table.columns[i]) ? { ...table, columns } : table, types };
+}
+
+/** In each column, different texts that may decide against what the strewn ones say. Row by row, as the cells lie in memory. */
+function oddTexts(table: Table, found: readonly FoundType[]): readonly (readonly string[])[] {
+  const { first, count } = sectionRows(table, 'body');
+  if (strewnRows(first, count).length === count) return [];
+  const watched = found.flatMap(({ type }, column) => {
+    const test = mayDecide[type];
+    return test ? [{ column, test, seen: new Set(strewnTexts(table, column)), odd: new Array<string>() }] : [];
+  });
+  for (let row = first; row < first + count; row++) {
+    const cells = table.rows[row] ?? [];
+    for (const { column, test, seen, odd } of watched) {
+      const text = textOf(cells[column]);
+      if (!test(text) || odd.length >= ODD || seen.has(text)) continue;
+      seen.add(text);
+      odd.push(text);
+    }
+  }
+  const all = found.map((): readonly string[] => []);
+  for (const { column, odd } of watched) all[column] = odd;
+  return all;
+}
 
 /** One sentence on what the columns hold, beside text. */
 export function saysTypes(types: readonly DataType[]): readonly string[] {

@@ -57,7 +57,7 @@ export { bodyGroups, dropHeading, groupsWithin, isGroupHeading, makeHeading, row
 export { gridOf, type Grid, type GridCell } from './grid';
 export { columnGroups, headerRole, type HeaderRole } from './headers';
 export { headersOf, namedHeaders } from './assignment';
-export { saysTypes, typeOfColumn, typesOfColumns } from './found-types';
+export { saysTypes, typeOfColumn, withWholeTypes } from './found-types';
 export { bringAgain, columnNames, possibleKeys, type Again, type CellChange } from './bring-again';
 export { LIMITS, cellProblem, gridProblem, readHead, readTable, rowsProblem, tableSchema, type TableHead } from './read-table';
 export {

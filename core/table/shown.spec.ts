@@ -11,6 +11,7 @@ import {
   shownText,
   tableOf,
   typeOfColumn,
+  withWholeTypes,
   type Column,
   type Table,
 } from '.';
@@ -55,6 +56,19 @@ describe('What a column is read as', () => {
     expect(typeOfColumn(table, 0).type).toBe('number');
     const rare = tableOf('x', [['Reading'], ...rows.map((_, i) => [i === 4321 ? '0.5' : String(i)])]);
     expect(readIn(rare, 0, '0.5')).toBe(0.5);
+  });
+
+  it('is told from every cell when it comes in: one among 40,000 decides', () => {
+    const usual = Array.from({ length: 40_000 }, (_, i) => i);
+    const whole = (cell: (i: number) => string, rare: string): string =>
+      withWholeTypes(tableOf('x', [['Name'], ...usual.map((i) => [i === 31_313 ? rare : cell(i)])])).table.columns[0]?.type ?? '';
+    expect(whole((i) => String(i + 1), '007')).toBe('text');
+    expect(whole((i) => String(i + 1), '0.5')).toBe('number');
+    expect(whole((i) => `${i % 24}:${10 + (i % 50)}`, '31:20')).toBe('duration');
+    expect(whole((i) => `Pier ${'ABCDEFGH'[i % 8]}`, 'Pier X')).toBe('text');
+    // What some cells tell already is left to them, so that it follows what is typed later.
+    expect(whole((i) => String(i + 1), 'on request')).toBe('');
+    expect(whole((i) => String(i + 1), '17')).toBe('');
   });
 });
 
