@@ -3,6 +3,7 @@ import type { Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
 import { isSameCell, type Cell, type Row } from './cell';
 import { LIMITS, cellProblem, rowsProblem, type TableHead } from './read-table';
+import { orderBetween, rememberOrder } from './reordered';
 import type { Table } from './table';
 
 /**
@@ -38,9 +39,9 @@ function rowEdits(before: readonly Row[], after: readonly Row[]): readonly RowEd
   while (start < most && before[start] === after[start]) start++;
   let end = 0;
   while (end < most - start && before[before.length - 1 - end] === after[after.length - 1 - end]) end++;
-  const [old, now] = [before.slice(start, before.length - end), after.slice(start, after.length - end)];
-  const order = orderBetween(old, now);
+  const order = orderBetween(before, after, start, before.length - end);
   if (order) return [{ at: start, order }];
+  const [old, now] = [before.slice(start, before.length - end), after.slice(start, after.length - end)];
   const isCellwise = old.length === now.length && old.every((row, i) => row.length === now[i]?.length);
   if (!isCellwise) return [{ at: start, take: old.length, put: now }];
   return now.flatMap((row, i): readonly RowEdit[] => {
@@ -51,19 +52,6 @@ function rowEdits(before: readonly Row[], after: readonly Row[]): readonly RowEd
   });
 }
 
-/** The order in which the very same rows stand; undefined where they are not the same. */
-function orderBetween(old: readonly Row[], now: readonly Row[]): readonly number[] | undefined {
-  if (old.length < 2 || old.length !== now.length) return undefined;
-  const places = new Map(old.map((row, i) => [row, i]));
-  if (places.size !== old.length) return undefined;
-  const order: number[] = [];
-  for (const row of now) {
-    const place = places.get(row);
-    if (place === undefined || !places.delete(row)) return undefined;
-    order.push(place);
-  }
-  return order;
-}
 /** The order that takes an order back. */
 export function backOf(order: readonly number[]): readonly number[] {
   const back = new Array<number>(order.length);
@@ -81,6 +69,12 @@ export function applyChange(table: Table, { head, rows }: TableChange): Table {
       if (at + order.length > edited.length) throw new RangeError(`There are ${edited.length} rows, not ${at + order.length}`);
       const part = edited.slice(at, at + order.length);
       order.forEach((from, i) => (edited[at + i] = part[from] ?? []));
+      if (rows.length === 1)
+        rememberOrder(
+          table.rows,
+          edited,
+          edited.map((_, i) => (i < at || i >= at + order.length ? i : at + (order[i - at] ?? 0))),
+        );
       continue;
     }
     if (edit.at > edited.length || ('take' in edit && edit.at + edit.take > edited.length))
@@ -116,8 +110,9 @@ export function sharing(table: Table, other: Table): Table {
   return { ...other, rows };
 }
 
-/** How many rows a change puts in or touches. */
-export const weightOf = ({ rows = [] }: TableChange): number => rows.reduce((sum, edit) => sum + ('take' in edit ? edit.put.length : 1), 0);
+/** How many rows a change puts in, moves or touches. */
+export const weightOf = ({ rows = [] }: TableChange): number =>
+  rows.reduce((sum, edit) => sum + ('take' in edit ? edit.put.length : 'order' in edit ? edit.order.length : 1), 0);
 
 const isCount = (n: unknown): n is number => typeof n === 'number' && Number.isInteger(n) && n >= 0 && n <= LIMITS.rows;
 

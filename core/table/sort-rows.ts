@@ -1,6 +1,7 @@
 import { bad, good } from '../outcome';
 import type { Edited } from './edit-grid';
 import { movedExceptions } from './exception';
+import { rememberOrder } from './reordered';
 import { sectionRows, type Table } from './table';
 
 /** The stretches of body rows that are put in order each by itself: the whole body, or the rows of each row group. */
@@ -29,22 +30,33 @@ export function inOrderOf(table: Table, orders: readonly ArrayLike<number>[]): E
       remedy: 'Split them first.',
     });
   const rows = [...table.rows];
-  const places = new Map<number, number>();
+  // From where each row came, and where each row goes.
+  const [came, goes] = [counted(rows.length), counted(rows.length)];
+  let isMoved = false;
   groups.forEach((group, i) => {
     const order = orders[i] ?? [];
     for (let at = 0; at < group.count; at++) {
-      const from = group.first + (order[at] ?? at);
+      const [from, to] = [group.first + (order[at] ?? at), group.first + at];
       const row = table.rows[from];
-      if (row) rows[group.first + at] = row;
-      if (from !== group.first + at) places.set(from, group.first + at);
+      if (row) rows[to] = row;
+      came[to] = from;
+      goes[from] = to;
+      isMoved ||= from !== to;
     }
   });
-  if (places.size === 0) return good(table);
-  const now = (row: number): number => places.get(row) ?? row;
+  if (!isMoved) return good(table);
+  rememberOrder(table.rows, rows, came);
+  const now = (row: number): number => goes[row] ?? row;
   return good({
     ...table,
     rows,
-    merges: table.merges.map((merge) => (places.has(merge.row) ? { ...merge, row: now(merge.row) } : merge)),
+    merges: table.merges.map((merge) => (now(merge.row) === merge.row ? merge : { ...merge, row: now(merge.row) })),
     exceptions: movedExceptions(table.exceptions, 'row', now),
   });
+}
+
+function counted(length: number): Uint32Array {
+  const places = new Uint32Array(length);
+  for (let i = 0; i < length; i++) places[i] = i;
+  return places;
 }

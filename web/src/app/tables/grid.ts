@@ -41,7 +41,7 @@ import { gridRules, ownLooks } from './grid-rules';
 import { growChoice, type Choice } from './choice';
 import { gridKey } from './grid-keys';
 import { NOTHING_MEASURED, measureTable } from './measures';
-import { cellShownAt, showSections } from './shown-cells';
+import { cellShownAt, showSections, type KnownRows } from './shown-cells';
 import { Strip, type Carried } from './strip';
 
 /** Cells from a clipboard, and whether room is made for them. */
@@ -56,6 +56,8 @@ const SPARE_ROWS = 15;
 const STEP_ROWS = 4;
 /** Rows that stay beyond each edge of the view before others are brought in. */
 const BEYOND = 5;
+/** By how much rows may shift unseen, in px: less than any screen shows. */
+const SEEN_SHIFT = 0.1;
 /** How long the view rests, in ms, before the rows beyond it are brought in too. */
 const REST = 80;
 
@@ -128,10 +130,10 @@ export class Grid implements AfterViewInit, OnDestroy {
     const { first, count } = sectionRows(this.table(), 'body');
     return Math.max(0, Math.round((first + count - this.seen().to) * this.rowHeight()));
   });
-  protected readonly sections = computed(() => {
-    this.totals();
-    return showSections(this.table(), this.seen(), this.size() + this.every(), this.editedCell());
-  });
+  /** How many of the document's rows take turns. */
+  protected readonly pool = computed(() => this.size() + this.every());
+  private readonly known = computed<KnownRows>(() => (this.table(), this.totals(), this.pool(), this.editedCell(), new Map()));
+  protected readonly sections = computed(() => showSections(this.table(), this.seen(), this.pool(), this.editedCell(), this.known()));
   protected readonly height = computed(() => heightOf(this.table()));
   protected readonly widths = computed(() => {
     const set = cssWidths(this.table());
@@ -399,16 +401,16 @@ export class Grid implements AfterViewInit, OnDestroy {
     const { from } = this.seen();
     const { first } = sectionRows(this.table(), 'body');
     const scroller = this.scroller().nativeElement;
-    this.lead.set(Math.round((from - first) * this.rowHeight()));
+    this.lead.set((from - first) * this.rowHeight());
     this.changes.detectChanges();
     this.keepFocus();
     const now = old === undefined ? undefined : this.bodyRows()[row - from]?.getBoundingClientRect().top;
-    if (old === undefined || now === undefined || old === now) return;
+    if (old === undefined || now === undefined || Math.abs(old - now) < SEEN_SHIFT) return;
     const lead = this.lead() + old - now;
     // At the table's beginning there is no room to give or take; the view moves instead.
     if (from === first || lead < 0) scroller.scrollTop += now - old;
     else {
-      this.lead.set(Math.round(lead));
+      this.lead.set(lead);
       this.changes.detectChanges();
     }
   }

@@ -53,11 +53,23 @@ export interface ShownSections {
   readonly footer: readonly ShownRow[];
 }
 
-/** `pool` is how many of the document's rows take turns for the body; `edited` is the cell that is open for typing. */
-export function showSections(table: Table, { from, to }: Seen, pool: number, edited: GridCell | undefined): ShownSections {
+/** Rows as they were shown before, for as long as nothing but the view moves. */
+export type KnownRows = Map<number, ShownRow>;
+
+/**
+ * `pool` is how many of the document's rows take turns for the body; `edited` is the cell that is open for typing. Rows without
+ * merged cells are put into `known`, and taken from there: working one out takes longer than drawing it.
+ */
+export function showSections(table: Table, { from, to }: Seen, pool: number, edited: GridCell | undefined, known: KnownRows): ShownSections {
   const keyOf = (row: number): number => (sectionOf(table, row) === 'body' ? row % pool : row);
-  const part = (first: number, end: number): readonly ShownRow[] =>
-    seenRows(table, first, end).map((row) => showRow(table, row, keyOf(row.row), edited));
+  const show = (seen: SeenRow): ShownRow => {
+    const before = known.get(seen.row);
+    if (before) return before;
+    const made = showRow(table, seen, keyOf(seen.row), edited);
+    if (seen.cells.every(({ cell }) => cell.rows === 1)) known.set(seen.row, made);
+    return made;
+  };
+  const part = (first: number, end: number): readonly ShownRow[] => seenRows(table, first, end).map(show);
   const { header, footer } = { header: sectionRows(table, 'header'), footer: sectionRows(table, 'footer') };
   const bodies = bodyGroups(table).flatMap(({ first, count }) => {
     const [start, end] = [Math.max(first, from), Math.min(first + count, to)];

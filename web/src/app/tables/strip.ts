@@ -24,7 +24,7 @@ export interface Carried {
       [attr.aria-label]="axis() === 'row' ? 'Rows' : 'Columns'"
       (cdkDropListDropped)="drop($event)"
     >
-      @for (handle of handles(); track $index) {
+      @for (handle of handles(); track handle.key) {
         <button
           cdkDrag
           type="button"
@@ -116,6 +116,8 @@ export class Strip {
   readonly axis = input.required<'row' | 'column'>();
   /** Where the first handle's row or column stands in the table. */
   readonly first = input(0);
+  /** How many handles take turns where rows come and go: one that goes is used again for one that comes in. */
+  readonly pool = input(Infinity);
   /** How high or wide each is, in px. */
   readonly sizes = input.required<readonly number[]>();
   /** First and last that are chosen. */
@@ -130,7 +132,7 @@ export class Strip {
     const [from, to] = this.choice();
     return this.sizes().map((size, i) => {
       const at = this.first() + i;
-      return { at, size, isChosen: at >= from && at <= to };
+      return { at, key: at % this.pool(), size, isChosen: at >= from && at <= to };
     });
   });
 

@@ -53,7 +53,7 @@ export class SortService {
         this.lent = table.rows;
       }
       const headings = new Set(table.groups);
-      return (await worker.find(words)).map((at) => first + at).filter((row) => !headings.has(row));
+      return Array.from(await worker.find(words), (at) => first + at).filter((row) => !headings.has(row));
     });
 
   private async handOver(worker: Remote<SortWorker>, table: Table, column: number, groups: ReturnType<typeof sortGroups>): Promise<void> {

@@ -35,9 +35,9 @@ class Sorter {
     for (const line of lines) this.lines.push(folded(line));
   }
   /** Which of the lent rows have all of the words, whatever their case and accents. */
-  find(words: string): readonly number[] {
+  find(words: string): Uint32Array {
     const asked = folded(words).split(/\s+/).filter(Boolean);
-    return this.lines.flatMap((line, at) => (asked.every((word) => line.includes(word)) ? [at] : []));
+    return Uint32Array.from(this.lines.flatMap((line, at) => (asked.every((word) => line.includes(word)) ? [at] : [])));
   }
 }
 export type SortWorker = Sorter;
