@@ -13,17 +13,25 @@ function isNoPlainFigure(text: string): boolean {
 const isLate = (text: string): boolean =>
   text.charCodeAt(0) > 50 || (text.charCodeAt(0) === 50 && text.charCodeAt(1) > 51) || isFigure(text.charCodeAt(2));
 
+/** Which texts of a column are asked whether they decide: those that begin with a letter, or all of them. */
+export interface Decisive {
+  readonly first?: number;
+  readonly test: (text: string) => boolean;
+}
+const ofCodes: Decisive = { first: 48, test: isCode };
+const all: Decisive = { test: () => true };
+
 /**
  * For a column that some of its cells say is of a type: the texts of which a single one, anywhere else in it, may make it
  * another. Written to look at a letter or two, since every cell of what may be millions is asked. Types that are not here
  * follow the share of their cells, which some of them tell.
  */
-export const mayDecide: Readonly<Partial<Record<DataType, (text: string) => boolean>>> = {
-  whole: isNoPlainFigure,
-  number: isCode,
-  money: isCode,
-  percent: isCode,
-  time: isLate,
-  choice: () => true,
-  'yes-no': () => true,
+export const mayDecide: Readonly<Partial<Record<DataType, Decisive>>> = {
+  whole: { test: isNoPlainFigure },
+  number: ofCodes,
+  money: ofCodes,
+  percent: ofCodes,
+  time: { test: isLate },
+  choice: all,
+  'yes-no': all,
 };

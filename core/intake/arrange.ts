@@ -72,7 +72,7 @@ export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind
   const { rows, ...given } = state;
   // A point is what numbers are read with anyway.
   const decimal = raw.decimal === ',' ? raw.decimal : '';
-  const intake = tableFrom(name, rows, { ...given, decimal }, raw.notes);
+  const intake = tableFrom(name, rows, { ...given, decimal }, raw.notes, raw.longest);
   const { table, types } = withWholeTypes(intake.table);
   return { table, notes: [...intake.notes, ...saysTypes(types)], findings };
 }
@@ -117,7 +117,8 @@ const finders: Readonly<Record<FindingKind, (state: State, raw: Raw, below: Belo
     raw.merges.length === 0
       ? undefined
       : { say: `${times(raw.merges.length, 'block of merged cells', 'blocks of merged cells')} came in.`, state: { ...state, merges: raw.merges } },
-  marks: (state) => {
+  marks: (state, raw) => {
+    if (raw.longest !== undefined) return undefined;
     let marked = 0;
     for (const cells of state.rows) for (const cell of cells) if (typeof cell !== 'string') marked++;
     return marked === 0 ? undefined : { say: `${times(marked, 'cell', 'cells')} came in with bold, links or the like.`, state };

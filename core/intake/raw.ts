@@ -13,6 +13,8 @@ export interface Raw {
   readonly caption?: string;
   /** Which mark parts whole from decimal, where that is known. */
   readonly decimal?: '.' | ',';
+  /** Where every cell is known to be a plain text: how many letters the longest has. */
+  readonly longest?: number;
   /** One sentence for each thing that was found or mended on the way. */
   readonly notes: readonly string[];
 }

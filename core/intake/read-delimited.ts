@@ -32,12 +32,22 @@ export function readSeparated(
   const quote = wanted ?? guessQuote(text);
   const used = separator || guessSeparator(text, quote);
   let isOpen = false;
+  let longest = 0;
   parsePieces(text, {
     delimiter: used,
     quoteChar: quoteCharOf(quote),
     chunkSize: PIECE,
     chunk: ({ data, errors, meta }) => {
-      for (const cells of data) rows.push(hasGuarded(cells) ? cells.map(unguarded) : cells);
+      for (const cells of data) {
+        let isGuarded = false;
+        // A loop over lengths and first letters: it looks at every cell of what may be millions.
+        for (let i = 0; i < cells.length; i++) {
+          const text = cells[i] ?? '';
+          if (text.length > longest) longest = text.length;
+          if (text.charCodeAt(0) === APOSTROPHE) isGuarded = true;
+        }
+        rows.push(isGuarded ? cells.map(unguarded) : cells);
+      }
       isOpen ||= errors.some(({ type }) => type === 'Quotes');
       progress?.(Math.min(1, meta.cursor / text.length));
     },
@@ -46,18 +56,13 @@ export function readSeparated(
   if (isOpen) notes.push(quoteNote(text, used, quote));
   const found = decimal ?? decimalOf(rows);
   if (found === ',') notes.push('A comma parts whole from decimal in its numbers.');
-  return good({ raw: { rows, merges: [], notes, ...(found ? { decimal: found } : {}) }, separator: used, quote });
+  return good({ raw: { rows, merges: [], longest, notes, ...(found ? { decimal: found } : {}) }, separator: used, quote });
 }
 
 /** Our own CSV puts an apostrophe before cells that a spreadsheet would take for formulas (core/hand-off); here it goes again. */
 const GUARDED = /^'+[=+\-@\t\r]/;
 const APOSTROPHE = 39;
 const isGuarded = (text: string): boolean => text.charCodeAt(0) === APOSTROPHE && GUARDED.test(text);
-/** Written as a loop over first letters: it looks at every cell of what may be millions. */
-function hasGuarded(cells: readonly string[]): boolean {
-  for (let i = 0; i < cells.length; i++) if (cells[i]?.charCodeAt(0) === APOSTROPHE) return true;
-  return false;
-}
 const unguarded = (text: string): string => (isGuarded(text) ? text.slice(1) : text);
 
 /** Single quotes where some cells stand between two of them and none between double ones; an apostrophe within a word is none. */

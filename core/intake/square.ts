@@ -18,9 +18,10 @@ const rowsWord = (rows: readonly number[]): string => (rows.length === 1 ? 'Row'
 
 /**
  * Makes a full rectangle of rows of any length: blank rows at the end and columns that are blank all the way
- * at the end are left out, short rows are filled up, and everything over the limits is cut. Says what it did.
+ * at the end are left out, short rows are filled up, and everything over the limits is cut. Says what it did. `longest`
+ * is how many letters a cell has at most, where that is known.
  */
-export function square(raw: readonly Row[]): { readonly rows: readonly Row[]; readonly notes: readonly string[] } {
+export function square(raw: readonly Row[], longest = Infinity): { readonly rows: readonly Row[]; readonly notes: readonly string[] } {
   const notes: string[] = [];
   let last = raw.length;
   while (last > 1 && filledTo(raw[last - 1] ?? []) === 0) last--;
@@ -58,7 +59,7 @@ export function square(raw: readonly Row[]): { readonly rows: readonly Row[]; re
   const cut: string[] = [];
   const full = rows.map((cells, row): Row => {
     // Most rows are as they have to be: they are taken over, not copied.
-    if (cells.length === width && !hasLong(cells)) return cells;
+    if (cells.length === width && (longest <= LIMITS.cell || !hasLong(cells))) return cells;
     return Array.from({ length: width }, (_, column) => {
       const cell = cells[column] ?? '';
       const { length } = textOf(cell);
@@ -112,8 +113,8 @@ function commonest(numbers: readonly number[]): number {
 }
 
 /** A table from rows of any length. Texts that merged cells hide are left out, which is said. */
-export function tableFrom(name: string, raw: readonly Row[], given: Partial<Table> = {}, before: readonly string[] = []): Intake {
-  const { rows, notes } = square(raw);
+export function tableFrom(name: string, raw: readonly Row[], given: Partial<Table> = {}, before: readonly string[] = [], longest?: number): Intake {
+  const { rows, notes } = square(raw, longest);
   const merges = (given.merges ?? []).flatMap((merge) => within(merge, rows.length, rows[0]?.length ?? 0));
   const shown = merges.length > 0 ? rows.map((cells) => [...cells]) : [];
   let hidden = 0;

@@ -44,16 +44,17 @@ function oddTexts(table: Table, found: readonly FoundType[]): readonly (readonly
   const { first, count } = sectionRows(table, 'body');
   if (strewnRows(first, count).length === count) return [];
   const watched = found.flatMap(({ type }, column) => {
-    const test = mayDecide[type];
-    return test ? [{ column, test, seen: new Set(strewnTexts(table, column)), odd: new Array<string>() }] : [];
+    const decisive = mayDecide[type];
+    return decisive ? [{ column, ...decisive, seen: new Set(strewnTexts(table, column)), odd: new Array<string>() }] : [];
   });
   for (let row = first; row < first + count; row++) {
     const cells = table.rows[row] ?? [];
-    for (const { column, test, seen, odd } of watched) {
-      const text = textOf(cells[column]);
-      if (!test(text) || odd.length >= ODD || seen.has(text)) continue;
-      seen.add(text);
-      odd.push(text);
+    for (const each of watched) {
+      const text = textOf(cells[each.column]);
+      if (each.first !== undefined && text.charCodeAt(0) !== each.first) continue;
+      if (!each.test(text) || each.odd.length >= ODD || each.seen.has(text)) continue;
+      each.seen.add(text);
+      each.odd.push(text);
     }
   }
   const all = found.map((): readonly string[] => []);
