@@ -44,12 +44,14 @@ export const aroundRules = (look: Look, options: SelectorOptions, felt?: Felt): 
 function unless(look: Look, part: PartName, declarations: readonly Declaration[]): readonly Declaration[] {
   const set = (name: PropertyName): boolean => {
     const value = look.valueAt(rest(part), propertyOf(name));
+    if (type.includes(name) && (value?.css === 'inherit' || isHanded(look, part, propertyOf(name), value?.css))) return false;
     return value !== undefined && !(name === 'fill' && value.css === 'transparent');
   };
   const beaten: Readonly<Record<string, readonly PropertyName[]>> = {
     color: ['ink'],
     background: ['fill'],
     border: ['edge'],
+    font: type,
     'letter-spacing': ['letter-spacing'],
     'text-transform': ['case'],
     padding: ['padding-top', 'padding-end', 'padding-bottom', 'padding-start'],
@@ -78,7 +80,7 @@ function thingRules(look: Look, options: SelectorOptions, box: 'content' | 'arou
     });
 }
 
-const type: readonly PropertyName[] = ['font', 'size', 'weight', 'line-height'];
+const type: readonly PropertyName[] = ['font', 'size', 'weight', 'slant', 'line-height'];
 /** Whether a page to go to has a value of its type from its pager already, since `font` is levelled to what is around it. */
 const isHanded = (look: Look, part: PartName, property: Property, css: string | undefined): boolean =>
   part === 'pager-items' &&

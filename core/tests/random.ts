@@ -64,6 +64,7 @@ export const randomText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
   family: (d) => d.pick(['page', 'system', 'humanist', 'serif', 'mono', 'Brand Sans, sans-serif']),
   size: (d) => d.pick(['page', 'body', 'body+1', 'small', 'lead-1', `${d.whole(9, 30)}px`, '0.9em', '1.2rem']),
   weight: (d) => d.pick(['300', '400', 'bold', '650', 'semibold', 'page']),
+  slant: (d) => d.pick(['upright', 'italic']),
   case: (d) => d.pick(['as typed', 'uppercase', 'lowercase', 'capitalize']),
   spacing: (d) => d.pick(['normal', '0.05em', '1px', '-0.5px']),
   leading: (d) => d.pick(['page', 'normal', '1.2', '1.75', '24px']),

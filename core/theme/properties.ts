@@ -7,6 +7,7 @@ export type ValueKind =
   | 'family'
   | 'size'
   | 'weight'
+  | 'slant'
   | 'case'
   | 'spacing'
   | 'leading'
@@ -93,6 +94,7 @@ export const properties = [
   { ...type, name: 'font', label: 'Font', kind: 'family', parts: [...texts, 'numbers'], css: 'font-family' },
   { ...type, name: 'size', label: 'Size', kind: 'size', parts: [...texts, 'buttons', 'icons'], css: 'font-size' },
   { ...type, name: 'weight', label: 'Weight', kind: 'weight', parts: [...texts, 'numbers', 'links', 'buttons'], initial: '400', css: 'font-weight' },
+  { ...type, name: 'slant', label: 'Slant', kind: 'slant', parts: [...texts, 'numbers', 'links'], css: 'font-style' },
   { ...type, name: 'case', label: 'Case', kind: 'case', initial: 'as typed', css: 'text-transform' },
   { ...type, name: 'letter-spacing', label: 'Letter spacing', kind: 'spacing', initial: 'normal', css: 'letter-spacing' },
   { ...type, name: 'line-height', label: 'Line height', kind: 'leading', css: 'line-height' },

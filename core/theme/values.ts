@@ -84,6 +84,7 @@ const readShare: Reader = (text) => {
 };
 
 const words = {
+  slant: { upright: 'normal', italic: 'italic' },
   case: { 'as typed': 'none', none: 'none', uppercase: 'uppercase', lowercase: 'lowercase', capitalize: 'capitalize' },
   align: { start: 'start', center: 'center', end: 'end', justify: 'justify' },
   valign: { top: 'top', middle: 'middle', bottom: 'bottom', baseline: 'baseline' },
@@ -121,6 +122,7 @@ const readers: Readonly<Record<ValueKind, Reader>> = {
   family: orPage(readFamily),
   size: orPage(readSize),
   weight: orPage(readWeight),
+  slant: orPage(oneOf(words.slant)),
   case: orPage(oneOf(words.case)),
   spacing: lengthReader({ least: -20, most: 60 }, { normal: 'normal' }),
   leading: orPage(readLeading),

@@ -130,7 +130,7 @@ const houseSheets = [['math-auto', 'capitalize'] as const, ['uppercase', 'math-a
     `font:oblique ${10 + n}deg ${120 + n + sheet} ${15 + n / 10}px/1.2${n} ${family};font-variant-numeric:ordinal;color:#11${n}11${n};letter-spacing:.${n}px;` +
     `text-transform:${cases[n % 2]};text-align:${n % 2 ? 'left' : 'right'};white-space:pre-line`;
   const box =
-    'margin:1px;padding:1.5px;border:1.5px solid;border-radius:1.5px;background:#eee;box-shadow:1px 1px;text-decoration:overline;opacity:.99;width:70px';
+    'margin:1.3px;padding:1.5px;border:1.5px solid;border-radius:1.5px;background:#eee;box-shadow:1px 1px;text-decoration:overline;opacity:.99;width:70px';
   const text =
     `:host{${type('page', 1)}}table{border-collapse:collapse}th,td{height:7px;width:71px;vertical-align:text-top;${type('cell', 2)}}` +
     `caption{padding:1.5px;${type('caption', 2)}}div{${type('bar', 3)};${box}}div div div{${type('inner', 4)}}` +
