@@ -1,10 +1,11 @@
 import type { Rgba } from '../colour';
-import { isExceptionProperty, propertyOf, type Excepted, type Look, type PartName, type PropertyName } from '../theme';
+import { isDrawn } from '../lines';
+import { edgeProperties, isExceptionProperty, propertyOf, type Excepted, type Look, type PartName, type PropertyName } from '../theme';
 import { exceptionsOn, kindOf, type Exception, type GridCell, type Table } from '../table';
 import { shortHash } from './short-hash';
 import { declare, type SetValue } from './declare';
-import { pictureUnder, picturedCells } from './pictures';
-import { cellsOf, contract, notWithin, type SelectorOptions } from './selectors';
+import { isPictureShared, pictureUnder, picturedCells } from './pictures';
+import { cellsOf, contract, markedAfter, markedBelow, notWithin, type SelectorOptions } from './selectors';
 import { rule, type CssNode, type Declaration } from './stylesheet';
 
 type Looked = Pick<Exception, 'row' | 'column' | 'reach' | 'values'>;
@@ -69,14 +70,30 @@ function ruleOf(look: Look, exception: Looked, options: SelectorOptions): readon
   if (exception.reach !== 'always') return [rule(cells, ...(fill === undefined ? [] : [['background-color', fill] as const]), ...declare(set))];
   // What the hand brings is laid over a cell's fill as a picture; what always holds takes its place.
   const over = fill === undefined ? undefined : fill === 'transparent' ? 'none' : `linear-gradient(${fill} 0 0)`;
+  const apart = (part: PartName): string => (isPictureShared(look.theme) ? '' : notWithin(part));
   return [
     rule(cells, ...(over === undefined ? [] : [['background-image', over] as Declaration]), ...declare(set)),
     ...(over === undefined
       ? []
       : picturedCells(look.theme).map((part: PartName) =>
-          rule(cellsOf(options, { part, condition: 'rest' }, part, notWithin(part) + mark), pictureUnder(look.theme, part, over)),
+          rule(cellsOf(options, { part, condition: 'rest' }, part, apart(part) + mark), pictureUnder(look.theme, part, over)),
         )),
   ];
+}
+
+/**
+ * The lines on the edges of exceptions' cells, to be written after the theme's own: each takes the place of the one that the
+ * cell draws there, so that none is doubled, and goes with its row wherever that is sorted to.
+ */
+export function edgeRules(look: Look, exceptions: readonly Exception[], options: SelectorOptions): readonly CssNode[] {
+  const byStrength = [...exceptions.filter(({ reach }) => reach !== 'always'), ...exceptions.filter(({ reach }) => reach === 'always')];
+  return byStrength.flatMap((each) =>
+    valuesIn(look, each.values).flatMap(({ property: { name }, value }) => {
+      if (value.kind !== 'line' || !(edgeProperties as readonly string[]).includes(name)) return [];
+      const [select, side] = name === 'line-above' ? ([markedBelow, 'block-start'] as const) : ([markedAfter, 'inline-start'] as const);
+      return [rule(select(options, `.${exceptionClass(each)}`), [`border-${side}`, isDrawn(value) ? value.css : 'none'])];
+    }),
+  );
 }
 
 /** Whether an exception sets a lowest row height. */

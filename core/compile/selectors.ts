@@ -232,6 +232,13 @@ export const columnTests = { 'after-first-column': SECOND, 'before-last-column':
 export const laterCells = ({ theme }: SelectorOptions, tests: readonly string[] = [], group = ''): string =>
   `.${theme}>${filter(group)}>:where(tr)>:where(:is(:not(:first-child),.${contract.inset})${tests.join('')})`;
 
+/** Cells with a mark whose upper edge, or whose edge at their start, lies inside the table. */
+export const markedBelow = ({ theme }: SelectorOptions, mark: string): string =>
+  `.${theme}>*>:where(tr:nth-child(n+2 of ${VISIBLE}))>:where(${mark}),` +
+  `.${theme}>:where(:is(thead,tbody)+:is(tbody,tfoot))>:where(tr:nth-child(1 of ${VISIBLE}))>:where(${mark})`;
+export const markedAfter = ({ theme }: SelectorOptions, mark: string): string =>
+  `.${theme}>*>:where(tr)>:where(:is(:not(:first-child),.${contract.inset})${mark})`;
+
 /** The row group at the top and the one at the bottom of the table. */
 export const firstGroup = ({ theme }: SelectorOptions): string => `.${theme}>:where(thead,tbody,tfoot):where(:not(thead~*,tbody~*,tfoot~*))`;
 export const lastGroup = ({ theme }: SelectorOptions): string => `.${theme}>:where(thead,tbody,tfoot):where(:last-child)`;

@@ -1,4 +1,5 @@
-import { gridOf, marksOf, rowGroupOf, sectionRows, widthOf, type GridCell, type Table } from '../table';
+import { winnerAt } from '../resolve';
+import { gridOf, marksOf, rowGroupOf, sectionRows, slotOf, widthOf, type GridCell, type Table } from '../table';
 import type { Theme } from '../theme';
 import { columnLine, columnTraits, rowLine, type ColumnTrait, type RowTrait } from './edges';
 import { lineAt, type Line } from './lines';
@@ -16,9 +17,16 @@ export interface CellLines {
 }
 
 export const cellLines = (theme: Theme, table: Table, cell: GridCell): CellLines => ({
-  top: topLine(theme, table, cell),
-  start: cell.column === 0 ? undefined : columnLine(theme, columnTraitsOf(table, cell)),
+  top: cell.row === 0 ? undefined : (ownLine(theme, table, cell, 'line-above') ?? topLine(theme, table, cell)),
+  start: cell.column === 0 ? undefined : (ownLine(theme, table, cell, 'line-before') ?? columnLine(theme, columnTraitsOf(table, cell))),
 });
+
+/** The line that the table itself has on an edge of a cell, beside its theme. */
+function ownLine(theme: Theme, table: Table, cell: GridCell, name: 'line-above' | 'line-before'): Line | undefined {
+  if (table.exceptions.length === 0) return undefined;
+  const { value, excepted } = winnerAt(theme, slotOf(table, cell), name);
+  return excepted && value.kind === 'line' ? value : undefined;
+}
 
 function topLine(theme: Theme, table: Table, cell: GridCell): Line | undefined {
   if (cell.row === 0) return undefined;

@@ -1,6 +1,6 @@
 import { dice, randomTable } from '../tests/random';
 import { gridTable, themeWith } from '../tests/themes';
-import { gridOf } from '../table';
+import { gridOf, type Exception } from '../table';
 import { cellLines, columnLine, drawnSegments, lineAt, outerLines, rowLine, stronger, type Contender, type Line, type Origin } from './index';
 
 const line = (width: number, style: Line['style'] = 'solid'): Line => ({
@@ -97,6 +97,23 @@ describe('Every edge is drawn once', () => {
   it('with the footer’s line on its first row', () => expect(widths(3, { headerRows: 1, footerRows: 1 }, 2, 0)).toEqual([4, undefined]));
   it('with the strongest between header and footer when there is no body', () =>
     expect(widths(2, { headerRows: 1, footerRows: 1 }, 1, 0)).toEqual([4, undefined]));
+
+  it('with a table’s own line in place of its theme’s, the row’s over the column’s, and none on the outside', () => {
+    const at = (row: number | null, column: number | null, values: Readonly<Record<string, string>>): Exception => ({
+      ...{ row, column, values },
+      reach: '',
+      dressing: '',
+    });
+    const exceptions = [at(null, 1, { 'line-before': '7px solid lamp', 'line-above': 'none' }), at(2, null, { 'line-above': '5px solid lamp' })];
+    const given = { headerRows: 1, exceptions };
+    expect(widths(3, given, 1, 0)).toEqual([3, undefined]);
+    expect(widths(3, given, 1, 1)).toEqual([0, 7]);
+    expect(widths(3, given, 2, 1)).toEqual([5, 7]);
+    expect(widths(3, { exceptions: [at(0, 0, { 'line-above': '5px solid lamp', 'line-before': '5px solid lamp' })] }, 0, 0)).toEqual([
+      undefined,
+      undefined,
+    ]);
+  });
 
   it('for 500 random tables with merged cells: none doubled, none missing, none inside merged cells', () => {
     for (let seed = 0; seed < 500; seed++) {

@@ -14,7 +14,7 @@ export {
   type ValueKind,
 } from './properties';
 export { containerOf, exceptedFor, places, placesFor, type Slot } from './strength';
-export { exceptionProperties, isExceptionProperty, type Excepted } from './excepted';
+export { edgeProperties, exceptionProperties, isExceptionProperty, type Excepted } from './excepted';
 /* Documents */
 export { THEME_FORMAT, countValues, ownText, type PartValues, type Picture, type Place, type Swatch, type Theme, type Values } from './theme';
 export { MEDIA_ID, NAME_MOST, PICTURES_MOST, SWATCH_NAME, nameSchema, readTheme, themeSchema } from './read-theme';

@@ -175,6 +175,9 @@ export const properties = [
   { ...lines, name: 'under-header', label: 'Under the header' },
   { ...lines, name: 'above-footer', label: 'Above the footer' },
   { ...lines, name: 'under-caption', label: 'Under the caption' },
+  // Of one table's columns, rows and cells only: a theme has lines for what they stand between.
+  { ...lines, name: 'line-above', label: 'Line above', parts: [] as readonly PartName[] },
+  { ...lines, name: 'line-before', label: 'Line before', parts: [] as readonly PartName[] },
 ] as const satisfies readonly PropertyDefinition[];
 
 export type PropertyName = (typeof properties)[number]['name'];

@@ -1,5 +1,6 @@
 import { WHITE, blend, toHex } from '../../../../core/colour';
 import { placeInWords } from '../../../../core/edit';
+import { cellLines } from '../../../../core/lines';
 import { resolve, type Link } from '../../../../core/resolve';
 import {
   LIMITS,
@@ -14,6 +15,7 @@ import {
   type Chosen,
   type Exception,
   type ExceptionKind,
+  type GridCell,
   type Table,
 } from '../../../../core/table';
 import { bundleText, bundles, exceptionProperties, propertyOf, starterOf, type PropertyName, type Slot, type Theme } from '../../../../core/theme';
@@ -45,12 +47,22 @@ export function placeOfException({ row, column }: Pick<Exception, 'row' | 'colum
 }
 
 /** The cell that tells what holds at chosen places: for a column the first of the body, where the header is not meant. */
-export function slotFor(theme: Theme, table: Table, kind: ExceptionKind, { row, column }: Chosen): Slot {
+function cellFor(table: Table, kind: ExceptionKind, { row, column }: Chosen): GridCell {
   const body = sectionRows(table, 'body');
   const at = kind === 'column' && row < body.first && body.count > 0 ? body.first : row;
   const inside = (n: number, count: number): number => Math.max(0, Math.min(n, count - 1));
-  const cell = gridOf(table).at(inside(at, heightOf(table)), inside(column, widthOf(table)));
-  return slotOf(table, cell, [], bandOf(theme));
+  return gridOf(table).at(inside(at, heightOf(table)), inside(column, widthOf(table)));
+}
+export const slotFor = (theme: Theme, table: Table, kind: ExceptionKind, choice: Chosen): Slot =>
+  slotOf(table, cellFor(table, kind, choice), [], bandOf(theme));
+
+/** The line on an edge of a cell, whoever draws it; undefined for a property that is none. The table's outside is the theme's alone. */
+function edgeLine(theme: Theme, table: Table, cell: GridCell, name: string): string | undefined {
+  if (name !== 'line-above' && name !== 'line-before') return undefined;
+  const { top, start } = cellLines(theme, table, cell);
+  const line = name === 'line-above' ? top : start;
+  if (line === undefined) return 'the table’s own';
+  return line.style === 'none' ? 'none' : `${line.width}px ${line.style}${line.swatch ? ` ${line.swatch}` : ''}`;
 }
 
 /** Where exceptions stand, by row and column. */
@@ -64,7 +76,8 @@ export function placesIn(kind: ExceptionKind, choice: Chosen): LookPlaces | unde
 }
 
 export function lookRows(theme: Theme, table: Table, kind: ExceptionKind, choice: Chosen, places: LookPlaces, search: string): readonly LookRow[] {
-  const slot = slotFor(theme, table, kind, choice);
+  const cell = cellFor(table, kind, choice);
+  const slot = slotOf(table, cell, [], bandOf(theme));
   const found = places.map(({ row, column }) => exceptionAt(table, row, column));
   const wanted = search.trim().toLowerCase();
   return lookRowNames
@@ -74,6 +87,7 @@ export function lookRows(theme: Theme, table: Table, kind: ExceptionKind, choice
       const owns = new Set(found.map((each) => ownText(each, name)));
       const holding = properties.map((property) => resolve(theme, slot, property));
       const [first] = holding;
+      const edge = edgeLine(theme, table, cell, name);
       const value = first?.value;
       return {
         name,
@@ -86,7 +100,7 @@ export function lookRows(theme: Theme, table: Table, kind: ExceptionKind, choice
                 paddingSides,
                 holding.map(({ text }) => text),
               )
-            : (first?.text ?? ''),
+            : (edge ?? first?.text ?? ''),
         colour: value?.kind === 'colour' && value.rgba.alpha > 0 ? toHex(blend(value.rgba, WHITE)) : undefined,
       };
     });
@@ -114,9 +128,12 @@ export interface LookStep {
 }
 
 export function whyOf(theme: Theme, table: Table, kind: ExceptionKind, choice: Chosen, property: PropertyName): readonly LookStep[] {
-  return resolve(theme, slotFor(theme, table, kind, choice), property).chain.map((link) => ({
-    where: whereOf(theme, link),
-    text: link.text,
+  const cell = cellFor(table, kind, choice);
+  // Below a table's own line lies what the theme draws on that edge.
+  const edge = edgeLine(theme, { ...table, exceptions: [] }, cell, property);
+  return resolve(theme, slotOf(table, cell, [], bandOf(theme)), property).chain.map((link) => ({
+    where: edge !== undefined && link.source === 'initial' ? `Lines, in ${theme.name}` : whereOf(theme, link),
+    text: edge !== undefined && link.source === 'initial' ? edge : link.text,
     state: link.state,
     say: link.say,
   }));
