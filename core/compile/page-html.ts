@@ -147,6 +147,7 @@ function blockNodes(block: Block, index: number, { tables, themes }: PageInput):
     id,
     theme,
     sortable: visitor?.sort === true,
+    unsorted: visitor?.unsorted,
     filtered: visitor?.filter === true,
     totals: visitor?.totals === true,
     header: visitor?.header === true,

@@ -1,4 +1,5 @@
 import {
+  columnNames,
   columnGroups,
   cssWidths,
   gridOf,
@@ -49,6 +50,8 @@ export interface TableHtmlOptions {
   readonly described?: boolean;
   /** Whether visitors can sort it: headers to sort by are marked, and cells say what they are sorted by. */
   readonly sortable?: boolean;
+  /** Names of columns that they cannot sort by all the same. */
+  readonly unsorted?: readonly string[];
   /** Whether visitors can filter it: header cells say how. */
   readonly filtered?: boolean;
   /** Whether totals follow what visitors find: they say how they are worked out. */
@@ -164,7 +167,7 @@ function rowsOf(table: Table, { first, count }: RowGroup, options: TableHtmlOpti
 const cellId = ({ id }: TableHtmlOptions, { row, column }: GridCell): string => `${id}-r${row}c${column}`;
 
 function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): Element {
-  const { slots, held, contentOf, sortable = false, filtered = false, totals = false } = options;
+  const { slots, held, contentOf, sortable = false, unsorted = [], filtered = false, totals = false } = options;
   const named = namedHeaders(table);
   const { tag, scope } = headerRole(table, cell);
   const conditions = held ? heldOn(table, cell, held) : [];
@@ -187,12 +190,15 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
       [contract.value]: sortable || filtered || totals ? sortValue(table, cell) : undefined,
       [contract.total]: totals ? totalOnPage(table, cell) : undefined,
       [contract.filter]: filtered && canSort(table, cell) ? filterKind(table, cell.column) : undefined,
-      [contract.sorts]: sortable && canSort(table, cell) ? '' : undefined,
+      [contract.sorts]: sortable && canSort(table, cell) && !isUnsorted(table, cell, unsorted) ? '' : undefined,
       'data-slot': slots ? `${cell.row} ${cell.column}` : undefined,
     },
     ...(contentOf?.(cell) ?? dressedNodes(table, cell) ?? cellNodes(shownCell(table, cell))),
   );
 }
+
+const isUnsorted = (table: Table, { column }: GridCell, names: readonly string[]): boolean =>
+  names.length > 0 && names.includes(columnNames(table)[column] ?? '');
 
 /** What a number lacks behind its decimal mark, as digits that are not seen. */
 export const unseenDigits = (table: Table, cell: GridCell): string | undefined => (isNumberCell(table, cell) && padOf(table, cell)) || undefined;

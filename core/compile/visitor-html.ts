@@ -1,7 +1,7 @@
 import { winnerAt } from '../resolve';
 import type { Theme } from '../theme';
 import { isRightToLeft, wordingOf, type Visitor } from '../page';
-import type { Table } from '../table';
+import { columnNames, type Table } from '../table';
 import { element, type Element } from './markup';
 import { contract } from './selectors';
 import { rule, type CssNode } from './stylesheet';
@@ -69,9 +69,12 @@ export function visitedTable(framed: Element, table: Table, visitor: Visitor, { 
 }
 
 /** The column that rows are sorted by at first, counted from 1 among those that are shown, and the direction. */
-function firstOf({ columns }: Table, { first }: Visitor): string | undefined {
-  if (!first || columns[first.column]?.hidden !== false) return undefined;
-  return `${columns.slice(0, first.column + 1).filter(({ hidden }) => !hidden).length},${first.direction}`;
+function firstOf(table: Table, { first }: Visitor): string | undefined {
+  if (!first) return undefined;
+  const named = first.name === '' ? -1 : columnNames(table).indexOf(first.name);
+  const column = named < 0 ? first.column : named;
+  if (table.columns[column]?.hidden !== false) return undefined;
+  return `${table.columns.slice(0, column + 1).filter(({ hidden }) => !hidden).length},${first.direction}`;
 }
 
 /**

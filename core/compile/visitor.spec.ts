@@ -94,7 +94,9 @@ describe('What visitors can do, in a page document', () => {
     expect(says({ ...PLAIN_VISITOR, language: 'tlh' })).toContain('English, German, French, Spanish, Greek and Arabic');
     expect(says({ ...PLAIN_VISITOR, wording: { shout: 'x' } })).toContain('no other label');
     expect(says({ ...PLAIN_VISITOR, wording: { search: 'x'.repeat(201) } })).toContain('at most 200 characters');
-    expect(says({ ...PLAIN_VISITOR, first: { column: 0, direction: 'sideways' } })).toContain('ascending or descending');
+    expect(says({ ...PLAIN_VISITOR, first: { column: 0, name: '', direction: 'sideways' } })).toContain('ascending or descending');
+    expect(says({ ...PLAIN_VISITOR, unsorted: 'Fare' })).not.toBe('good');
+    expect(says({ ...PLAIN_VISITOR, unsorted: ['x'.repeat(1001)] })).toContain('at most 1,000 characters');
     expect(says(undefined)).not.toBe('good');
   });
 });

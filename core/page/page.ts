@@ -24,16 +24,16 @@ export type Block =
     };
 export type TableBlock = Extract<Block, { kind: 'table' }>;
 
-/** A page as it is kept and exchanged: `"format": "zest-page/3"`. */
+/** A page as it is kept and exchanged: `"format": "zest-page/4"`. */
 export interface Page {
-  readonly format: 'zest-page/3';
+  readonly format: 'zest-page/4';
   readonly name: string;
   /** Its address below /site/. */
   readonly slug: string;
   readonly blocks: readonly Block[];
 }
 
-export const PAGE_FORMAT = 'zest-page/3';
+export const PAGE_FORMAT = 'zest-page/4';
 export const emptyPage = (name: string, slug: string): Page => ({ format: PAGE_FORMAT, name, slug, blocks: [] });
 
 /** A page's address from its name: letters and digits of any script, hyphens between. */

@@ -15,6 +15,8 @@ const says = (outcome: Outcome<unknown>): string | undefined => (outcome.ok ? un
 const wordingSchema = object(
   Object.fromEntries(words.map(({ name, label }) => [name, string().strict().max(200, `“${label}” has at most 200 characters.`)] as const)),
 ).noUnknown('There is no other label.');
+const columnName = string().strict().defined().max(1000, 'A column’s name here has at most 1,000 characters.');
+
 const visitorSchema = object({
   sort: boolean().strict().required(),
   search: boolean().strict().required(),
@@ -27,7 +29,13 @@ const visitorSchema = object({
     .min(0, 'Rows on a page are from 0, for all of them, to 1,000.')
     .max(1000, 'Rows on a page are from 0, for all of them, to 1,000.'),
   sizes: boolean().strict().required(),
+  unsorted: array()
+    .strict()
+    .required('The columns that are not sorted by are missing; they may be none.')
+    .of(columnName)
+    .max(100, 'A table has at most 100 columns.'),
   first: object({
+    name: columnName.defined(),
     column: number().strict().required().integer().min(0).max(99, 'The first sort is by one of the first 100 columns.'),
     direction: string().strict().required().oneOf(['ascending', 'descending'], 'Rows are sorted ascending or descending.'),
   })
@@ -124,20 +132,26 @@ export function readPage(json: unknown): Outcome<Page> {
   return shape.ok ? good(shape.value) : bad(...shape.problems);
 }
 
+/** What visitors of older pages could not do. */
 const since3 = { choose: false, columns: false, rowLink: false, header: false, totals: false };
 
 /**
  * In `zest-page/1` visitors could do nothing with a table but read it; in `zest-page/2` they could not choose rows, see hidden
- * columns, follow a row's link, keep the header in view and have totals of what was found.
+ * columns, follow a row's link, keep the header in view and have totals of what was found; in `zest-page/3` all columns could be
+ * sorted by, and the first sort knew its column by its place alone.
  */
 function upgraded(json: unknown): unknown {
   const old = json as { readonly format?: unknown; readonly blocks?: unknown } | null;
-  if (typeof old !== 'object' || !/^zest-page\/[12]$/.test(String(old?.format)) || !Array.isArray(old?.blocks)) return json;
+  if (typeof old !== 'object' || !/^zest-page\/[123]$/.test(String(old?.format)) || !Array.isArray(old?.blocks)) return json;
   const blocks = (old.blocks as readonly unknown[]).map((each) => {
     const block = each as { readonly kind?: unknown; readonly visitor?: unknown } | null;
     if (typeof block !== 'object' || block?.kind !== 'table') return each;
     const { visitor = null } = block;
-    return { ...block, visitor: typeof visitor === 'object' && visitor ? { ...since3, ...visitor } : visitor };
+    return { ...block, visitor: typeof visitor === 'object' && visitor ? upgradedVisitor(visitor) : visitor };
   });
   return { ...old, blocks, format: PAGE_FORMAT };
+}
+function upgradedVisitor(old: object): object {
+  const { first = null } = old as { readonly first?: unknown };
+  return { ...since3, unsorted: [], ...old, first: typeof first === 'object' && first ? { name: '', ...first } : first };
 }

@@ -41,8 +41,13 @@ export interface Visitor {
   readonly pageRows: number;
   /** Whether they can choose another number of rows. */
   readonly sizes: boolean;
-  /** By which column, counted from 0, rows are sorted at first; null for their own order. */
-  readonly first: { readonly column: number; readonly direction: 'ascending' | 'descending' } | null;
+  /** Names of the columns that they cannot sort by. */
+  readonly unsorted: readonly string[];
+  /**
+   * By which column rows are sorted at first: the one of that name, wherever it went, or the one that stands there, counted
+   * from 0. Null for their own order.
+   */
+  readonly first: { readonly column: number; readonly name: string; readonly direction: 'ascending' | 'descending' } | null;
   /** Whether they can choose rows, each by a tick box. */
   readonly choose: boolean;
   /** Whether they can have the columns shown that are hidden. */
@@ -71,6 +76,7 @@ export const PLAIN_VISITOR: Visitor = {
   rowLink: false,
   header: false,
   totals: false,
+  unsorted: [],
   first: null,
   address: false,
   language: 'en',

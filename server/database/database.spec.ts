@@ -75,7 +75,7 @@ describe('Migrations', () => {
     await migrate(database, 6);
     const table = { id: 'a', kind: 'table', table: 't', theme: 'h', width: 'fill', align: 'start', room: '0' };
     const page = { format: 'zest-page/1', name: 'p', slug: 'p', blocks: [{ id: 'b', kind: 'text', text: 'x' }, table] };
-    const now = { ...page, format: 'zest-page/3', blocks: [page.blocks[0], { ...table, visitor: null }] };
+    const now = { ...page, format: 'zest-page/4', blocks: [page.blocks[0], { ...table, visitor: null }] };
     await database.query('insert into pages (id, document) values ($1, $2)', ['p', JSON.stringify(page)]);
     await database.query("insert into page_editions (page_id, number, document, tables) values ('p', 1, $1, '{}')", [JSON.stringify(page)]);
     await migrate(database);
@@ -86,12 +86,24 @@ describe('Migrations', () => {
   });
   it('give visitors of before nothing more to do', async () => {
     await migrate(database, 8);
-    const { choose: _a, columns: _b, rowLink: _c, header: _d, totals: _e, ...before } = PLAIN_VISITOR;
+    const { choose: _a, columns: _b, rowLink: _c, header: _d, totals: _e, unsorted: _f, ...before } = PLAIN_VISITOR;
     const table = { id: 'a', kind: 'table', table: 't', theme: 'h', width: 'fill', align: 'start', room: '0', visitor: before };
     const page = { format: 'zest-page/2', name: 'p', slug: 'p', blocks: [table] };
     await database.query('insert into pages (id, document) values ($1, $2)', ['p', JSON.stringify(page)]);
     await migrate(database);
-    const now = { ...page, format: 'zest-page/3', blocks: [{ ...table, visitor: PLAIN_VISITOR }] };
+    const now = { ...page, format: 'zest-page/4', blocks: [{ ...table, visitor: PLAIN_VISITOR }] };
+    expect((await createStores(database).pages.get('p')).document as unknown).toEqual(now);
+    expect(readPage(page)).toEqual({ ok: true, value: now as never });
+  });
+  it('keep what rows are sorted by at first, by its place until somebody chooses it by name', async () => {
+    await migrate(database, 9);
+    const { unsorted: _, ...before } = { ...PLAIN_VISITOR, first: { column: 2, direction: 'descending' } };
+    const table = { id: 'a', kind: 'table', table: 't', theme: 'h', width: 'fill', align: 'start', room: '0', visitor: before };
+    const page = { format: 'zest-page/3', name: 'p', slug: 'p', blocks: [table] };
+    await database.query('insert into pages (id, document) values ($1, $2)', ['p', JSON.stringify(page)]);
+    await migrate(database);
+    const visitor = { ...PLAIN_VISITOR, first: { column: 2, name: '', direction: 'descending' } };
+    const now = { ...page, format: 'zest-page/4', blocks: [{ ...table, visitor }] };
     expect((await createStores(database).pages.get('p')).document as unknown).toEqual(now);
     expect(readPage(page)).toEqual({ ok: true, value: now as never });
   });

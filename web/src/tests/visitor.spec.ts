@@ -13,7 +13,7 @@ afterEach(() => boxes.splice(0).forEach((box) => box.remove()));
 /** A placed table as it is published, brought to life. */
 function visit(table: Table, set: Partial<Visitor> = {}): HTMLElement {
   const visitor = { ...PLAIN_VISITOR, ...set };
-  const options = { id: 'place-1', theme: 'v', sortable: visitor.sort, filtered: visitor.filter, totals: visitor.totals };
+  const options = { id: 'place-1', theme: 'v', sortable: visitor.sort, unsorted: visitor.unsorted, filtered: visitor.filter, totals: visitor.totals };
   const framed = framedTable(table, options);
   const whole = visitor.columns ? tableElement(table, { ...options, whole: true }) : undefined;
   const holder = document.createElement('div');
@@ -214,9 +214,23 @@ describe('What a visitor does with a table', () => {
 
   it('is sorted at first as the page says, by the column that is meant where others are hidden', () => {
     const columns = [{ ...PLAIN_COLUMN, hidden: true }, PLAIN_COLUMN, PLAIN_COLUMN];
-    const box = visit({ ...boats, columns }, { first: { column: 1, direction: 'descending' }, pageRows: 0 });
-    expect(texts(box)).toEqual(['£12.00', '£4.50', '(£3)', '–']);
-    expect(box.querySelector('[aria-sort]')?.textContent).toBe('Fare');
+    // By its name, wherever it went; by its place where no column has that name.
+    for (const first of [
+      { column: 1, name: 'Fare', direction: 'descending' },
+      { column: 2, name: 'Fare', direction: 'descending' },
+      { column: 1, name: '', direction: 'descending' },
+    ] as const) {
+      const box = visit({ ...boats, columns }, { first, pageRows: 0 });
+      expect(texts(box)).toEqual(['£12.00', '£4.50', '(£3)', '–']);
+      expect(box.querySelector('[aria-sort]')?.textContent).toBe('Fare');
+    }
+  });
+
+  it('is sorted by no column that is left out', () => {
+    const box = visit(boats, { unsorted: ['Fare'] });
+    const names = [...box.querySelectorAll('thead .zp-sort')].map(({ textContent }) => textContent);
+    expect(names).not.toContain('Fare');
+    expect(names.length).toBe(2);
   });
 
   it('lets the size of a page be chosen, and keeps the first row in view', () => {

@@ -35,6 +35,10 @@ import { languageNames } from '../controls/languages';
     p {
       margin: 0;
     }
+    .within {
+      display: grid;
+      padding-inline-start: 16px;
+    }
   `,
 })
 export class VisitorForm {
@@ -60,9 +64,22 @@ export class VisitorForm {
       return this.wrong.set('Rows on a page are a whole number up to 1,000; leave it empty for all of them.');
     this.put({ pageRows: n });
   }
-  protected first = (column: string): void =>
-    this.put({ first: column === '' ? null : { column: Number(column), direction: this.visitor()?.first?.direction ?? 'ascending' } });
-  protected turn = (column: number, down: boolean): void => this.put({ first: { column, direction: down ? 'descending' : 'ascending' } });
+  /** The column that rows are sorted by at first, wherever it stands now; -1 for none. */
+  protected readonly firstColumn = computed(() => {
+    const first = this.visitor()?.first;
+    if (!first) return -1;
+    const named = this.columns().indexOf(first.name);
+    return named < 0 ? first.column : named;
+  });
+  protected first(column: string, down: boolean): void {
+    const at = Number(column);
+    const direction = down ? 'descending' : 'ascending';
+    this.put({ first: column === '' ? null : { column: at, name: this.columns()[at] ?? '', direction } });
+  }
+  protected sorts(name: string, on: boolean): void {
+    const others = this.visitor()?.unsorted.filter((each) => each !== name && this.columns().includes(each)) ?? [];
+    this.put({ unsorted: on ? others : [...others, name] });
+  }
   protected language = (code: string): void => this.put({ language: code as LabelLanguage });
   /** A label in the person's own words; an empty one is the language's again. */
   protected word(name: Word, typed: string): void {
