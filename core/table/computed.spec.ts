@@ -101,6 +101,35 @@ describe('Formulas', () => {
     expect(renamed.columns[3]?.formula).toBe('[Young people] * 2 + [Young people]');
     expect(values(renamed)[0]).toBe(9);
   });
+  it('of a whole column follow an edit in any row, a type, a heading and an order', () => {
+    const fares = made('running([Adult fare])');
+    const after = (table: Table): readonly unknown[] => values(table);
+    expect(after(fares)).toEqual([12, 20.5, '“free” is no number', 40.5]);
+    const edited = setCell(fares, 1, 1, '2');
+    expect(after(edited)).toEqual([2, 10.5, '“free” is no number', 30.5]);
+    expect(after(setCell(edited, 4, 1, '1'))).toEqual([2, 10.5, '“free” is no number', 11.5]);
+    expect(after({ ...edited, groups: [2] })).toEqual([2, undefined, '“free” is no number', 22]);
+    const other = edited.rows;
+    expect(after({ ...edited, rows: [...other.slice(0, 1), ...other.slice(1).toReversed()] })).toEqual([20, '“free” is no number', 28.5, 30.5]);
+    expect(after(setColumns(edited, 1, 1, { type: 'percent' }))[1]).toBeCloseTo(0.105, 9);
+    expect(after(fares)).toEqual([12, 20.5, '“free” is no number', 40.5]);
+  });
+
+  it('are worked out for the rows that are looked at, of a table of any length', () => {
+    const long = tableOf('x', [['Fare', 'Twice'], ...Array.from({ length: 50_000 }, (_, i) => [String(i), ''])]);
+    const table = computedTable(setColumns(long, 1, 1, { formula: '[Fare] * 2' }));
+    const asked = table.rows[40_001];
+    expect(asked).toEqual(['40000', '80000']);
+    expect(table.rows[40_001]).toBe(asked as never);
+    expect(table.rows.slice(-2).map((row) => row[1])).toEqual(['99996', '99998']);
+    expect([table.rows.length, table.rows.map((row) => row[1]).filter((text) => text !== '').length]).toEqual([50_001, 50_001]);
+    expect(table.rows.at(-1)).toEqual(['49999', '99998']);
+    expect(JSON.parse(JSON.stringify(table.rows.slice(0, 2)))).toEqual([
+      ['Fare', 'Twice'],
+      ['0', '0'],
+    ]);
+  });
+
   it('are worked out anew for the row that changed', () => {
     const table = made('Child * 2');
     const before = computedTable(table);

@@ -157,15 +157,31 @@ function called(name: string, given: readonly Computed[]): Computed {
   }
 }
 
+/** What the typed cells of a column were last read as, so that after an edit only other rows are read. */
+interface ReadColumn {
+  readonly rows: Table['rows'];
+  readonly said: string;
+  readonly values: readonly Computed[];
+}
+const readColumns = new WeakMap<Row, Map<number, ReadColumn>>();
+
 /** A column's values, in the order of the body's rows; null for headings. */
 function columnOf(work: Work, column: number): readonly Computed[] {
   const known = work.columns.get(column);
   if (known) return known;
-  const values = Array.from({ length: work.count }, (_, i): Computed => {
-    const row = work.first + i;
-    return work.headings.has(row) ? null : valueAt(work, column, row);
+  const { table, first, count, headings } = work;
+  const { type, order, formula } = table.columns[column] ?? {};
+  const said = JSON.stringify([first, count, table.groups, table.decimal, type, order, formula]);
+  const key = table.rows[0];
+  const last = key && work.formulas[column] === undefined ? readColumns.get(key)?.get(column) : undefined;
+  const before = last?.said === said ? last : undefined;
+  const values = Array.from({ length: count }, (_, i): Computed => {
+    const row = first + i;
+    if (headings.has(row)) return null;
+    return before && before.rows[row] === table.rows[row] ? (before.values[i] ?? null) : valueAt(work, column, row);
   });
   work.columns.set(column, values);
+  if (key) readColumns.set(key, (readColumns.get(key) ?? new Map<number, ReadColumn>()).set(column, { rows: table.rows, said, values }));
   return values;
 }
 
@@ -199,11 +215,19 @@ export function computedIn(table: Table, column: number, row: number): Computed 
   return computedAt(work, column, row, formula);
 }
 
+/** Of every number the same one: making it takes far longer than using it. */
+const decimals = new Intl.NumberFormat('en', { useGrouping: false, maximumFractionDigits: 12 });
+/** A number without an exponent and with at most 12 digits behind the mark. */
+function plainly(value: number): string {
+  const text = String(value);
+  return text.length <= 13 && !text.includes('e') ? text : decimals.format(value);
+}
+
 /** A computed number as a text that reads back as the same: percent as 12, times as they are written, no thousands. */
 function textFor(value: number, type: '' | DataType, decimal: Table['decimal']): string {
   if (type === 'date' || type === 'time' || type === 'duration') return formatValue(type, value, { ...PLAIN_FORMAT, date: 'iso' }, 'en');
   const amount = type === 'percent' ? value * 100 : value;
-  const plain = Number(amount.toPrecision(12)).toLocaleString('en', { useGrouping: false, maximumFractionDigits: 12 });
+  const plain = plainly(Number(amount.toPrecision(12)));
   // Three decimals alone could be thousands.
   const clear = /\.\d{3}$/.test(plain) ? `${plain}0` : plain;
   const written = decimal === ',' ? clear.replace('.', ',') : clear;
@@ -212,6 +236,16 @@ function textFor(value: number, type: '' | DataType, decimal: Table['decimal']):
 
 /** How a value that cannot be worked out is shown on pages. */
 export const NO_VALUE = '–';
+
+/** A list of rows each of which is made when it is asked for. */
+function lazily(rows: readonly Row[], rowAt: (row: number) => Row): readonly Row[] {
+  return new Proxy(rows, {
+    get(target, key, receiver): unknown {
+      const at = typeof key === 'string' ? Number(key) : NaN;
+      return Number.isInteger(at) && at >= 0 && at < target.length ? rowAt(at) : Reflect.get(target, key, receiver);
+    },
+  });
+}
 
 const tables = new WeakMap<Table, Table>();
 /** Rows with what their formulas come to, remembered by the row as long as the same is said of its columns. */
@@ -228,7 +262,8 @@ function rememberedRows(table: Table): WeakMap<Row, Row> {
 
 /**
  * The table with what its formulas come to in place of what was typed in their columns; the very same one where there are
- * none. A value that cannot be worked out is a dash. Price: a row that changed, unless a formula looks at whole columns.
+ * none. A value that cannot be worked out is a dash. A row is worked out when it is first asked for, so that 100,000 of them cost
+ * no more than what is looked at. Its rows cannot be handed to a worker as they are.
  */
 export function computedTable(table: Table): Table {
   const work = workOn(table);
@@ -237,7 +272,8 @@ export function computedTable(table: Table): Table {
   if (known) return known;
   const isWhole = work.formulas.some((formula) => formula?.ok && formula.value.isWhole);
   const remembered = isWhole ? new WeakMap<Row, Row>() : rememberedRows(table);
-  const rows = table.rows.map((cells, row) => {
+  const rowAt = (row: number): Row => {
+    const cells = table.rows[row] ?? [];
     if (row < work.first || row >= work.first + work.count || work.headings.has(row)) return cells;
     const before = remembered.get(cells);
     if (before) return before;
@@ -250,7 +286,8 @@ export function computedTable(table: Table): Table {
     });
     remembered.set(cells, made);
     return made;
-  });
+  };
+  const rows = lazily(table.rows, rowAt);
   const made = { ...table, rows };
   tables.set(table, made);
   // What is worked out once is not worked out again.

@@ -4,7 +4,7 @@ import { readingOf, sectionRows, sortGroups, textOf, type Table } from '../../..
 import type { SortWorker } from './sort.worker';
 
 /** Texts of a column, and whole rows, that are handed over in one piece: each takes a few milliseconds. */
-const [TEXTS_AT_ONCE, ROWS_AT_ONCE] = [10_000, 1000];
+const [TEXTS_AT_ONCE, ROWS_AT_ONCE] = [2500, 1000];
 
 /** Sorts, finds and adds up in a worker, which is started when it is first needed. */
 @Injectable({ providedIn: 'root' })
