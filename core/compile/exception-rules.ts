@@ -4,6 +4,7 @@ import { edgeProperties, isExceptionProperty, propertyOf, type Excepted, type Lo
 import { exceptionsOn, kindOf, type Exception, type GridCell, type Table } from '../table';
 import { shortHash } from './short-hash';
 import { declare, type SetValue } from './declare';
+import { FILLED, iconShape } from './icons';
 import { isPictureShared, pictureUnder, picturedCells } from './pictures';
 import { cellsOf, contract, markedAfter, markedBelow, notWithin, type SelectorOptions } from './selectors';
 import { rule, type CssNode, type Declaration } from './stylesheet';
@@ -86,8 +87,7 @@ function ruleOf(look: Look, exception: Looked, options: SelectorOptions): readon
  * cell draws there, so that none is doubled, and goes with its row wherever that is sorted to.
  */
 export function edgeRules(look: Look, exceptions: readonly Exception[], options: SelectorOptions): readonly CssNode[] {
-  const byStrength = [...exceptions.filter(({ reach }) => reach !== 'always'), ...exceptions.filter(({ reach }) => reach === 'always')];
-  return byStrength.flatMap((each) =>
+  return byStrength(exceptions).flatMap((each) =>
     valuesIn(look, each.values).flatMap(({ property: { name }, value }) => {
       if (value.kind !== 'line' || !(edgeProperties as readonly string[]).includes(name)) return [];
       const [select, side] = name === 'line-above' ? ([markedBelow, 'block-start'] as const) : ([markedAfter, 'inline-start'] as const);
@@ -95,6 +95,27 @@ export function edgeRules(look: Look, exceptions: readonly Exception[], options:
     }),
   );
 }
+
+/**
+ * The icons of exceptions, before the text of any cell, in place of its part's on either side. They hold under the hand too:
+ * an icon says what a thing is. Behind a number stand the digits that it is aligned by.
+ */
+export function ownIconRules(look: Look, exceptions: readonly Exception[], options: SelectorOptions): readonly CssNode[] {
+  return byStrength(exceptions).flatMap((each) =>
+    valuesIn(look, each.values).flatMap(({ property: { name }, value }) => {
+      if (name !== 'icon') return [];
+      const cells = (also: string): string => `.${options.theme}>*>:where(tr)>:where(.${exceptionClass(each)}${FILLED}${also})`;
+      const drawn: readonly Declaration[] =
+        value.css === 'none' ? [['content', 'none']] : [...iconShape('before'), ['content', '""'], ['mask-image', value.css]];
+      return [rule(`${cells('')}::before`, ...drawn), rule(`${cells(`:not([${contract.pad}])`)}::after`, ['content', 'none'])];
+    }),
+  );
+}
+
+const byStrength = (exceptions: readonly Exception[]): readonly Exception[] => [
+  ...exceptions.filter(({ reach }) => reach !== 'always'),
+  ...exceptions.filter(({ reach }) => reach === 'always'),
+];
 
 /** Whether an exception sets a lowest row height. */
 export const setsHeight = (exceptions: readonly Exception[]): boolean => exceptions.some(({ values }) => values['row-height'] !== undefined);

@@ -6,10 +6,10 @@ import { cellsOf, heldCellsOf, isHeldOpen, markOf, type SelectorOptions } from '
 import { rule, type CssNode, type Declaration } from './stylesheet';
 
 /** An icon stands beside a text: an empty cell has none. */
-const FILLED = ':not(:empty)';
+export const FILLED = ':not(:empty)';
 
 /** The icon's box: as high as the type, standing on its line. */
-const shape = (side: string): readonly Declaration[] => [
+export const iconShape = (side: string): readonly Declaration[] => [
   ['display', 'inline-block'],
   ['width', '1em'],
   ['height', '1em'],
@@ -55,7 +55,7 @@ export function iconRules(look: Look, options: SelectorOptions, felt?: Felt): re
       return sideOf(part) === each && !(like !== undefined && having.includes(like));
     });
     const selector = there.map((part) => select(cellsOf, { part, condition: 'rest' }, part)).join(',');
-    return there.length > 0 ? [rule(selector, ...shape(each))] : [];
+    return there.length > 0 ? [rule(selector, ...iconShape(each))] : [];
   });
   /** On a part, or on one within it that has its icons on the same side. */
   const isFelt = (place: Place, aspect: Aspect, on: PartName): boolean =>

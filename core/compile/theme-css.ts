@@ -23,7 +23,7 @@ import { canHold } from './combinations';
 import { declare, type SetValue } from './declare';
 import { NOTHING_BESIDE, type Beside } from './beside';
 import { dressingRules } from './dressing-rules';
-import { edgeRules, exceptedProperties, exceptionRules, setsHeight } from './exception-rules';
+import { edgeRules, exceptedProperties, exceptionRules, ownIconRules, setsHeight } from './exception-rules';
 import { feltValues, type Felt } from './lean';
 import { iconSides } from './icon-sides';
 import { iconRules } from './icons';
@@ -80,6 +80,7 @@ export function themeCss(theme: Theme, { key, held = false, around = false, lean
     ...rulesOf(true),
     ...over,
     ...iconRules(look, options, felt),
+    ...ownIconRules(look, exceptions, options),
     ...decimalRules(look, options),
     ...contentRules(look, options, felt),
     ...dressingRules(look, worn, options),
@@ -107,9 +108,15 @@ export function besideCss(theme: Theme, key: string, beside: Beside): Stylesheet
   const { under, over } = exceptionRules(look, exceptions, options);
   const hand = under.length === 0 ? [] : handRules(look, options);
   const height = setsHeight(exceptions) ? [rule(everyCell(options), ['box-sizing', 'border-box'])] : [];
-  const nodes = [...height, ...under, ...hand, ...over, ...dressingRules(look, worn, options), ...edgeRules(look, exceptions, options)].filter(
-    (node) => node.kind !== 'rule' || node.declarations.length > 0,
-  );
+  const nodes = [
+    ...height,
+    ...under,
+    ...hand,
+    ...over,
+    ...dressingRules(look, worn, options),
+    ...ownIconRules(look, exceptions, options),
+    ...edgeRules(look, exceptions, options),
+  ].filter((node) => node.kind !== 'rule' || node.declarations.length > 0);
   return [...swatchRule(look, options, nodes, false), ...nodes];
 }
 

@@ -2,7 +2,7 @@ import { TRANSPARENT, WHITE, flatten, parseColour, type Rgba } from '../../../co
 import { cellLines, lineAt, outerLines, type Line } from '../../../core/lines';
 import { iconAddress, icons, pictures } from '../../../core/media';
 import { fillLayers, inkOf } from '../../../core/paint';
-import { ORDINARY_PAGE, fontSize, resolve, resolveAt, toPx } from '../../../core/resolve';
+import { ORDINARY_PAGE, fontSize, resolve, resolveAt, toPx, winnerAt } from '../../../core/resolve';
 import { ORDINARY_BAND, padOf, slotOf, type Band, type GridCell, type Table } from '../../../core/table';
 import { partOf, propertyOf, type ConditionName, type PartName, type PropertyName, type Slot, type Theme } from '../../../core/theme';
 
@@ -71,6 +71,9 @@ const groupPicture = (theme: Theme, cell: GridCell): string =>
   cell.section === 'body' ? 'none' : pictureFact(atRest(theme, cell.section === 'header' ? 'column-headers' : 'footer', 'picture'));
 
 function predictIcon(theme: Theme, slot: Slot): Facts {
+  // The table's own stands before the text, whatever the hand does.
+  const own = winnerAt(theme, { ...slot, conditions: [] }, 'icon');
+  if (own.excepted) return { before: iconFact(iconAddress(own.excepted.values.icon ?? '') ?? 'none'), after: 'none' };
   if (!propertyOf('icon').parts.includes(slot.part)) return { before: 'none', after: 'none' };
   const said = iconFact(iconAddress(resolve(theme, slot, 'icon').text) ?? 'none');
   const side = resolve(theme, { part: slot.part, conditions: [] }, 'icon-side').value.css;
