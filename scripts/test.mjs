@@ -89,6 +89,7 @@ const karmaCount = (output) => {
 };
 
 await two([
+  ['web, and core against Chromium', [bin('@angular/cli/bin/ng.js'), 'test', '--no-progress'], karmaCount],
   ['core and server', [...jasmine, '--config=jasmine.json'], jasmineCount],
   ['lint', [bin('eslint/bin/eslint.js'), '.']],
   ['format', [bin('prettier/bin/prettier.cjs'), '--check', '.']],
@@ -98,7 +99,6 @@ await two([
     [bin('dependency-cruiser/bin/dependency-cruise.mjs'), ...['--config', '.dependency-cruiser.cjs', 'core', 'server', 'web/src', 'e2e', 'bench']],
   ],
 ]);
-await step('web, and core against Chromium', [bin('@angular/cli/bin/ng.js'), 'test', '--no-progress'], karmaCount);
 build();
 await two(lots().map((files, i) => [`journeys, ${i + 1} of 2`, [...jasmine, '--config=e2e/jasmine.json', ...files], jasmineCount]));
 

@@ -41,7 +41,7 @@ import { gridRules, ownLooks } from './grid-rules';
 import { growChoice, type Choice } from './choice';
 import { gridKey } from './grid-keys';
 import { NOTHING_MEASURED, measureTable } from './measures';
-import { cellShownAt, showSections, type KnownRows } from './shown-cells';
+import { cellShownAt, showSections, type KnownRows, type ShownRow } from './shown-cells';
 import { Strip, type Carried } from './strip';
 
 /** Cells from a clipboard, and whether room is made for them. */
@@ -132,7 +132,7 @@ export class Grid implements AfterViewInit, OnDestroy {
   });
   /** How many of the document's rows take turns. */
   protected readonly pool = computed(() => this.size() + this.every());
-  private readonly known = computed<KnownRows>(() => (this.table(), this.totals(), this.pool(), this.editedCell(), new Map()));
+  private readonly known = computed<KnownRows>(() => (this.table(), this.totals(), this.pool(), this.editedCell(), new Map<number, ShownRow>()));
   protected readonly sections = computed(() => showSections(this.table(), this.seen(), this.pool(), this.editedCell(), this.known()));
   protected readonly height = computed(() => heightOf(this.table()));
   protected readonly widths = computed(() => {
