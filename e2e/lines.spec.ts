@@ -103,7 +103,9 @@ describe('What is painted: lines and corners of a table with merged cells', () =
   const look = async (slug: string, ratio: number): Promise<{ cells: readonly Box[]; grid: Box }> => {
     await devTools(driver, 'Emulation.setDeviceMetricsOverride', { width: 800, height: 600, deviceScaleFactor: ratio, mobile: false });
     await driver.get(`${app.url}/site/${slug}`);
-    return driver.executeScript(`
+    await driver.wait(async () => (await driver.executeScript<number>('return devicePixelRatio')) === ratio, 5000);
+    const [cells, grid] = await driver.executeAsyncScript<[readonly Box[], Box]>(`
+      const done = arguments[0];
       // Whole pixels: what is tested is who draws what, not how half a pixel is rounded.
       for (const other of document.querySelectorAll('header, h1')) other.hidden = true;
       const frame = document.querySelector('.zp-frame');
@@ -111,7 +113,10 @@ describe('What is painted: lines and corners of a table with merged cells', () =
       document.querySelector('table').style.margin = '0';
       const box = (element) => { const { left, top, right, bottom } = element.getBoundingClientRect(); return { left, top, right, bottom }; };
       const { left, right, bottom } = box(document.querySelector('table'));
-      return { cells: [...document.querySelectorAll('th, td')].map(box), grid: { left, right, bottom, top: box(document.querySelector('caption')).bottom } };`);
+      const measured = [[...document.querySelectorAll('th, td')].map(box), { left, right, bottom, top: box(document.querySelector('caption')).bottom }];
+      // What was just moved is painted two frames on.
+      document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(() => done(measured))));`);
+    return { cells, grid };
   };
 
   for (const ratio of [1, 1.5, 2]) {

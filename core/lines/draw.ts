@@ -1,8 +1,8 @@
 import { winnerAt } from '../resolve';
 import { gridOf, marksOf, rowGroupOf, sectionRows, slotOf, widthOf, type GridCell, type Table } from '../table';
 import type { Theme } from '../theme';
-import { columnLine, columnTraits, rowLine, type ColumnTrait, type RowTrait } from './edges';
-import { lineAt, type Line } from './lines';
+import { columnTraits, drawnBetweenColumns, drawnBetweenRows, type ColumnTrait, type Drawn, type RowTrait } from './edges';
+import { lineAt, type Line, type LineName } from './lines';
 
 /**
  * Who draws what, so that every edge is drawn exactly once, however cells are merged: the table's own
@@ -16,28 +16,43 @@ export interface CellLines {
   readonly start: Line | undefined;
 }
 
-export const cellLines = (theme: Theme, table: Table, cell: GridCell): CellLines => ({
+export function cellLines(theme: Theme, table: Table, cell: GridCell): CellLines {
+  const { top, start } = cellEdges(theme, table, cell);
+  return { top: top?.line, start: start?.line };
+}
+
+/** A line on a cell's edge, and whose it is: one of the theme's, or the table's own beside its theme. */
+export interface EdgeLine {
+  readonly line: Line;
+  readonly name: LineName | 'line-above' | 'line-before';
+}
+
+/** The lines that a cell draws, with what they come from. */
+export const cellEdges = (
+  theme: Theme,
+  table: Table,
+  cell: GridCell,
+): { readonly top: EdgeLine | undefined; readonly start: EdgeLine | undefined } => ({
   top: cell.row === 0 ? undefined : (ownLine(theme, table, cell, 'line-above') ?? topLine(theme, table, cell)),
-  start: cell.column === 0 ? undefined : (ownLine(theme, table, cell, 'line-before') ?? columnLine(theme, columnTraitsOf(table, cell))),
+  start: cell.column === 0 ? undefined : (ownLine(theme, table, cell, 'line-before') ?? drawnBetweenColumns(theme, columnTraitsOf(table, cell))),
 });
 
 /** The line that the table itself has on an edge of a cell, beside its theme. */
-function ownLine(theme: Theme, table: Table, cell: GridCell, name: 'line-above' | 'line-before'): Line | undefined {
+function ownLine(theme: Theme, table: Table, cell: GridCell, name: 'line-above' | 'line-before'): EdgeLine | undefined {
   if (table.exceptions.length === 0) return undefined;
   const { value, excepted } = winnerAt(theme, slotOf(table, cell), name);
-  return excepted && value.kind === 'line' ? value : undefined;
+  return excepted && value.kind === 'line' ? { line: value, name } : undefined;
 }
 
-function topLine(theme: Theme, table: Table, cell: GridCell): Line | undefined {
-  if (cell.row === 0) return undefined;
+function topLine(theme: Theme, table: Table, cell: GridCell): Drawn {
   const { first } = sectionRows(table, cell.section);
-  if (cell.section === 'header') return rowLine(theme, 'tiers');
+  if (cell.section === 'header') return drawnBetweenRows(theme, 'tiers');
   if (cell.row > first) {
     const group = rowGroupOf(table, cell.row);
-    return rowLine(theme, 'rows', cell.section === 'body' ? rowTraitsOf(cell.row - group.first, group.count) : []);
+    return drawnBetweenRows(theme, 'rows', cell.section === 'body' ? rowTraitsOf(cell.row - group.first, group.count) : []);
   }
-  if (cell.section === 'body') return rowLine(theme, 'header-body');
-  return rowLine(theme, sectionRows(table, 'body').count > 0 ? 'body-footer' : 'header-footer');
+  if (cell.section === 'body') return drawnBetweenRows(theme, 'header-body');
+  return drawnBetweenRows(theme, sectionRows(table, 'body').count > 0 ? 'body-footer' : 'header-footer');
 }
 
 function rowTraitsOf(index: number, count: number): readonly RowTrait[] {

@@ -21,26 +21,35 @@ const rowLines: Readonly<Record<RowEdge, readonly LineName[]>> = {
   rows: ['rows'],
 };
 
+/** A line that is drawn, and which of the theme's it is. */
+export interface Drawn {
+  readonly line: Line;
+  readonly name: LineName;
+}
+
 /** The line that is drawn between two rows. */
-export const rowLine = (theme: Theme, edge: RowEdge, traits: readonly RowTrait[] = []): Line =>
+export const drawnBetweenRows = (theme: Theme, edge: RowEdge, traits: readonly RowTrait[] = []): Drawn =>
   drawn(theme, [...rowTraits.filter((trait) => traits.includes(trait)).toReversed(), ...rowLines[edge]]);
+export const rowLine = (...on: Parameters<typeof drawnBetweenRows>): Line => drawnBetweenRows(...on).line;
 
 /** The line that is drawn between two columns. */
-export const columnLine = (theme: Theme, traits: readonly ColumnTrait[] = []): Line =>
+export const drawnBetweenColumns = (theme: Theme, traits: readonly ColumnTrait[] = []): Drawn =>
   drawn(theme, [...columnTraits.filter((trait) => traits.includes(trait)).toReversed(), 'columns']);
+export const columnLine = (...on: Parameters<typeof drawnBetweenColumns>): Line => drawnBetweenColumns(...on).line;
 
 /**
  * Which of the lines on one edge is drawn. Where cells are joined the strongest wins; where they are single
  * or spaced the more particular one is drawn, unless it is none.
  */
-function drawn(theme: Theme, names: readonly LineName[]): Line {
+function drawn(theme: Theme, names: readonly LineName[]): Drawn {
   const joined = resolveAt(theme, { part: 'table', condition: 'rest' }, 'cells').css === 'joined';
-  const contenders = names.map((name): Contender => ({
+  const contenders = names.map((name): Contender & Drawn => ({
+    name,
     line: lineAt(theme, name),
     origin: name === 'rows' ? 'row' : name === 'columns' ? 'column' : 'cell',
   }));
   const [first, ...others] = contenders;
   if (!first) throw new RangeError('No line meets on this edge');
-  if (joined) return others.reduce(stronger, first).line;
-  return (contenders.find(({ line }) => line.style !== 'none') ?? first).line;
+  if (joined) return others.reduce(stronger, first);
+  return contenders.find(({ line }) => line.style !== 'none') ?? first;
 }

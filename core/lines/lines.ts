@@ -38,7 +38,7 @@ const styleRank = (style: LineStyle): number => lineStyles.length - (lineStyles 
  * loses to all; then the wider; then the style, double before solid and so on; then the nearer origin;
  * then the first, which is the one further to the top or the start.
  */
-export function stronger(first: Contender, second: Contender): Contender {
+export function stronger<T extends Contender>(first: T, second: T): T {
   if (first.line.style === 'hidden' || second.line.style === 'hidden') return first.line.style === 'hidden' ? first : second;
   if (first.line.style === 'none' || second.line.style === 'none') return second.line.style === 'none' ? first : second;
   const ranks = (contender: Contender): number[] => [contender.line.width, styleRank(contender.line.style), origins.indexOf(contender.origin)];

@@ -1,6 +1,6 @@
 import { WHITE, blend, toHex } from '../../../../core/colour';
 import { placeInWords } from '../../../../core/edit';
-import { cellLines } from '../../../../core/lines';
+import { cellEdges } from '../../../../core/lines';
 import { resolve, type Link } from '../../../../core/resolve';
 import {
   LIMITS,
@@ -59,8 +59,8 @@ export const slotFor = (theme: Theme, table: Table, kind: ExceptionKind, choice:
 /** The line on an edge of a cell, whoever draws it; undefined for a property that is none. The table's outside is the theme's alone. */
 function edgeLine(theme: Theme, table: Table, cell: GridCell, name: string): string | undefined {
   if (name !== 'line-above' && name !== 'line-before') return undefined;
-  const { top, start } = cellLines(theme, table, cell);
-  const line = name === 'line-above' ? top : start;
+  const { top, start } = cellEdges(theme, table, cell);
+  const line = (name === 'line-above' ? top : start)?.line;
   if (line === undefined) return 'the table’s own';
   return line.style === 'none' ? 'none' : `${line.width}px ${line.style}${line.swatch ? ` ${line.swatch}` : ''}`;
 }
@@ -130,9 +130,13 @@ export interface LookStep {
 export function whyOf(theme: Theme, table: Table, kind: ExceptionKind, choice: Chosen, property: PropertyName): readonly LookStep[] {
   const cell = cellFor(table, kind, choice);
   // Below a table's own line lies what the theme draws on that edge.
-  const edge = edgeLine(theme, { ...table, exceptions: [] }, cell, property);
+  const plain = { ...table, exceptions: [] };
+  const edge = edgeLine(theme, plain, cell, property);
+  const { top, start } = cellEdges(theme, plain, cell);
+  const under = property === 'line-above' ? top : start;
+  const ofTheme = `${under ? propertyOf(under.name).label : 'Outside'}, a line of ${theme.name}`;
   return resolve(theme, slotOf(table, cell, [], bandOf(theme)), property).chain.map((link) => ({
-    where: edge !== undefined && link.source === 'initial' ? `Lines, in ${theme.name}` : whereOf(theme, link),
+    where: edge !== undefined && link.source === 'initial' ? ofTheme : whereOf(theme, link),
     text: edge !== undefined && link.source === 'initial' ? edge : link.text,
     state: link.state,
     say: link.say,

@@ -1,4 +1,4 @@
-import { cellLines, isDrawn, type Line } from '../../../../../core/lines';
+import { cellEdges, isDrawn, type EdgeLine } from '../../../../../core/lines';
 import { fillLayers } from '../../../../../core/paint';
 import { resolve } from '../../../../../core/resolve';
 import { heldOn, slotOf, type Band, type GridCell, type Held, type Table } from '../../../../../core/table';
@@ -24,8 +24,8 @@ export function whyOfCell(theme: Theme, table: Table, cell: GridCell, held: Held
     const { text, from } = resolve(theme, slot, name);
     return { what: propertyOf(name).label, text, where: sourceInWords(theme, from) };
   });
-  const lines = cellLines(theme, table, cell);
-  return [...fills(theme, slot), ...told, ...line('Line above', lines.top), ...line('Line at its start', lines.start)];
+  const { top, start } = cellEdges(theme, table, cell);
+  return [...fills(theme, slot), ...told, ...line(theme, 'Line above', top), ...line(theme, 'Line at its start', start)];
 }
 
 /** The fills that are seen, the topmost first: a translucent one shows the next. */
@@ -46,5 +46,11 @@ function fills(theme: Theme, slot: ReturnType<typeof slotOf>): readonly CellWhy[
   return [said ? { what: 'Fill', text: said.text, where: sourceInWords(theme, said) } : { what: 'Fill', text: 'none', where: 'the page shows' }];
 }
 
-const line = (what: string, drawn: Line | undefined): readonly CellWhy[] =>
-  drawn && isDrawn(drawn) ? [{ what, text: `${drawn.width}px ${drawn.style}${drawn.swatch ? ` ${drawn.swatch}` : ''}`, where: 'Lines' }] : [];
+function line(theme: Theme, what: string, edge: EdgeLine | undefined): readonly CellWhy[] {
+  if (!edge || !isDrawn(edge.line)) return [];
+  const { width, style, swatch = '' } = edge.line;
+  const { label } = propertyOf(edge.name);
+  const isOwn = edge.name === 'line-above' || edge.name === 'line-before';
+  const where = isOwn ? 'this table, beside its theme' : sourceInWords(theme, resolve(theme, { part: 'lines', conditions: [] }, edge.name).from);
+  return [{ what, text: `${width}px ${style} ${swatch}`.trim(), where: isOwn ? where : `${label}: ${where}` }];
+}
