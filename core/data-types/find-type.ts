@@ -35,7 +35,12 @@ export function findType(texts: readonly string[], name = '', odd: readonly stri
   const filled = filledOf(texts);
   const all = odd.length === 0 ? filled : [...filled, ...filledOf(odd)];
   if (filled.length === 0) return TEXT;
-  const isMost = (test: (text: string) => boolean): boolean => filled.reduce((sum, text) => sum + Number(test(text)), 0) >= filled.length * SHARE;
+  const few = filled.length - Math.ceil(filled.length * SHARE);
+  // Asked no further once too many are something else: most questions are answered no.
+  const isMost = (test: (text: string) => boolean): boolean => {
+    let others = 0;
+    return filled.every((text) => test(text) || ++others <= few);
+  };
   if (isMost(isEmail)) return { ...TEXT, type: 'email' };
   if (isMost(isPicture)) return { ...TEXT, type: 'picture' };
   if (isMost(isLink)) return { ...TEXT, type: 'link' };
