@@ -120,9 +120,12 @@ export class Grid implements AfterViewInit, OnDestroy {
     const band = theme ? resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band') : undefined;
     return band?.kind === 'band' ? Math.min(band.every, LEAST_ROWS) : 2;
   });
-  protected readonly seen = computed<Seen>(() => seenAround(this.table(), this.around(), this.size(), this.every(), this.isGrown() ? undefined : 1), {
-    equal: (a, b) => a.from === b.from && a.to === b.to,
-  });
+  protected readonly seen = computed<Seen>(
+    () => seenAround(this.table(), this.around(), this.size(), this.every(), this.isGrown() ? SPARE_ROWS >> 1 : 1),
+    {
+      equal: (a, b) => a.from === b.from && a.to === b.to,
+    },
+  );
   protected readonly isLong = computed(() => sectionRows(this.table(), 'body').count > this.wholeSize());
   /** Room above and below the rows that are there, in px. */
   protected readonly lead = signal(0);
@@ -353,11 +356,11 @@ export class Grid implements AfterViewInit, OnDestroy {
     this.typed.emit({ row, column, text: (event.target as HTMLTextAreaElement).value });
   }
 
-  /** Scrolling asks for other rows at most once in a frame. */
+  /** Scrolling asks for other rows at most once in a frame, in a task of its own: neither it nor the painting is long then. */
   protected scrolled(): void {
     if (this.isWaiting || !this.isLong()) return;
     this.isWaiting = true;
-    requestAnimationFrame(() => {
+    setTimeout(() => {
       this.isWaiting = false;
       this.follow();
     });
