@@ -95,10 +95,12 @@ function numbers(filled: readonly string[], all: readonly string[]): FoundType |
 }
 
 function amountsIn(filled: readonly string[]): Pick<FoundType, 'decimal' | 'currency' | 'unit'> & { readonly read: readonly ReadNumber[] } {
-  const shown = filled.flatMap((text) => readNumber(text)?.decimal ?? []).filter((mark) => mark !== '');
+  const first = filled.map((text) => readNumber(text));
+  const shown = first.flatMap((each) => each?.decimal ?? []).filter((mark) => mark !== '');
   const commas = shown.filter((mark) => mark === ',').length;
   const decimal = shown.length === 0 ? '' : commas > shown.length / 2 ? ',' : '.';
-  const read = filled.flatMap((text) => readNumber(text, decimal) ?? []);
+  // Only what the mark can make another number is read again.
+  const read = filled.flatMap((text, i) => (first[i]?.decimal === decimal || !/[.,]/.test(text) ? first[i] : readNumber(text, decimal)) ?? []);
   return { decimal, currency: only(read, 'currency'), unit: only(read, 'unit'), read };
 }
 

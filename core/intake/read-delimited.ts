@@ -14,6 +14,8 @@ const parsePieces = Papa.parse as unknown as (text: string, options: Pieces) => 
 
 /** Letters that are parsed before progress is told. */
 const PIECE = 1_000_000;
+/** Letters up to which a text is parsed at one go. */
+const AT_ONCE = 8_000_000;
 
 /**
  * Reads separated text (RFC 4180, and what is met in the wild); without a separator, that is found out, and so is the
@@ -33,25 +35,24 @@ export function readSeparated(
   const used = separator || guessSeparator(text, quote);
   let isOpen = false;
   let longest = 0;
-  parsePieces(text, {
-    delimiter: used,
-    quoteChar: quoteCharOf(quote),
-    chunkSize: PIECE,
-    chunk: ({ data, errors, meta }) => {
-      for (const cells of data) {
-        let isGuarded = false;
-        // A loop over lengths and first letters: it looks at every cell of what may be millions.
-        for (let i = 0; i < cells.length; i++) {
-          const text = cells[i] ?? '';
-          if (text.length > longest) longest = text.length;
-          if (text.charCodeAt(0) === APOSTROPHE) isGuarded = true;
-        }
-        rows.push(isGuarded ? cells.map(unguarded) : cells);
+  const take = ({ data, errors, meta }: Papa.ParseResult<string[]>): void => {
+    for (const cells of data) {
+      let isGuarded = false;
+      // A loop over lengths and first letters: it looks at every cell of what may be millions.
+      for (let i = 0; i < cells.length; i++) {
+        const text = cells[i] ?? '';
+        if (text.length > longest) longest = text.length;
+        if (text.charCodeAt(0) === APOSTROPHE) isGuarded = true;
       }
-      isOpen ||= errors.some(({ type }) => type === 'Quotes');
-      progress?.(Math.min(1, meta.cursor / text.length));
-    },
-  });
+      rows.push(isGuarded ? cells.map(unguarded) : cells);
+    }
+    isOpen ||= errors.some(({ type }) => type === 'Quotes');
+    progress?.(Math.min(1, meta.cursor / text.length));
+  };
+  const how = { delimiter: used, quoteChar: quoteCharOf(quote) };
+  // In pieces it takes a sixth longer; what is parsed in the twinkling of an eye needs none.
+  if (text.length <= AT_ONCE) take(Papa.parse<string[]>(text, how));
+  else parsePieces(text, { ...how, chunkSize: PIECE, chunk: take });
   const notes = [`Read as cells separated by ${used in separators ? separators[used as keyof typeof separators] : used}.`, ...before];
   if (isOpen) notes.push(quoteNote(text, used, quote));
   const found = decimal ?? decimalOf(rows);

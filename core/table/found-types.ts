@@ -43,24 +43,28 @@ export function withWholeTypes(table: Table): { readonly table: Table; readonly 
 function oddTexts(table: Table, found: readonly FoundType[]): readonly (readonly string[])[] {
   const { first, count } = sectionRows(table, 'body');
   if (strewnRows(first, count).length === count) return [];
-  const watched = found.flatMap(({ type }, column) => {
+  const watched = found.map(({ type }, column) => {
     const decisive = mayDecide[type];
-    return decisive ? [{ column, ...decisive, seen: new Set(strewnTexts(table, column)), odd: new Array<string>() }] : [];
+    return decisive ? { test: decisive.test, seen: new Set(strewnTexts(table, column)), odd: new Array<string>() } : undefined;
   });
+  // The letter that a column's texts have to begin with to be asked at all; any letter, or not asked.
+  const firsts = Int32Array.from(found, ({ type }) => (mayDecide[type] ? (mayDecide[type].first ?? ANY) : NEVER));
   for (let row = first; row < first + count; row++) {
     const cells = table.rows[row] ?? [];
-    for (const each of watched) {
-      const text = textOf(cells[each.column]);
-      if (each.first !== undefined && text.charCodeAt(0) !== each.first) continue;
-      if (!each.test(text) || each.odd.length >= ODD || each.seen.has(text)) continue;
+    for (let column = 0; column < firsts.length; column++) {
+      const letter = firsts[column] ?? NEVER;
+      if (letter === NEVER) continue;
+      const text = textOf(cells[column]);
+      if (letter !== ANY && text.charCodeAt(0) !== letter) continue;
+      const each = watched[column];
+      if (!each?.test(text) || each.odd.length >= ODD || each.seen.has(text)) continue;
       each.seen.add(text);
       each.odd.push(text);
     }
   }
-  const all = found.map((): readonly string[] => []);
-  for (const { column, odd } of watched) all[column] = odd;
-  return all;
+  return watched.map((each) => each?.odd ?? []);
 }
+const [ANY, NEVER] = [-1, -2] as const;
 
 /** One sentence on what the columns hold, beside text. */
 export function saysTypes(types: readonly DataType[]): readonly string[] {

@@ -72,7 +72,8 @@ export class SortService {
 
   private inTurn<T>(work: (worker: Remote<SortWorker>) => Promise<T>): Promise<T> {
     const remote = (this.remote ??= wrap<SortWorker>(new Worker(new URL('./sort.worker', import.meta.url), { type: 'module' })));
-    const done = this.line.then(() => work(remote));
+    // What comes of it is a task of its own, apart from taking it in.
+    const done = this.line.then(() => work(remote)).then(async (made) => (await new Promise((next) => setTimeout(next)), made));
     this.line = done.catch(() => undefined);
     return done;
   }
