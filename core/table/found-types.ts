@@ -27,14 +27,14 @@ const ODD = 200;
  * word), wherever it stands.
  */
 export function withWholeTypes(table: Table): { readonly table: Table; readonly types: readonly DataType[] } {
-  const some = table.columns.map((_, column) => typeOfColumn(table, column));
-  const odd = oddTexts(table, some);
+  const told = table.columns.map((_, column) => typeOfColumn(table, column));
+  const odd = oddTexts(table, told);
   const types = table.columns.map((_, i) => {
     const texts = odd[i] ?? [];
-    return (texts.length === 0 ? undefined : findType(strewnTexts(table, i), nameOf(table, i), texts).type) ?? some[i]?.type ?? 'text';
+    return (texts.length === 0 ? undefined : findType(strewnTexts(table, i), nameOf(table, i), texts).type) ?? told[i]?.type ?? 'text';
   });
   const columns = table.columns.map((column, i) =>
-    column.type !== '' || types[i] === some[i]?.type ? column : { ...column, type: types[i] ?? 'text' },
+    column.type !== '' || types[i] === told[i]?.type ? column : { ...column, type: types[i] ?? 'text' },
   );
   return { table: columns.some((column, i) => column !== table.columns[i]) ? { ...table, columns } : table, types };
 }
