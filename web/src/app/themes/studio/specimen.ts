@@ -154,6 +154,8 @@ export class Specimen {
 
   protected readonly tags = signal<readonly Tag[]>([]);
   protected readonly columnTags = signal<readonly ColumnTag[]>([]);
+  /** What is painted here is the theme alone, without the looks that a table has beside it. */
+  private readonly plain = computed(() => ({ ...this.table(), exceptions: [] }));
   protected readonly pointed = signal<readonly CellWhy[]>([]);
   private readonly table = computed(() => this.specimen().table);
   /** Body rows whose held condition the person chose, by row of the grid. */
@@ -261,7 +263,7 @@ export class Specimen {
 
   private point(event: PointerEvent): void {
     const cell = this.cellAt(event);
-    this.pointed.set(cell ? whyOfCell(this.theme(), this.table(), cell, this.held()) : []);
+    this.pointed.set(cell ? whyOfCell(this.theme(), this.plain(), cell, this.held()) : []);
   }
 
   /** A click picks the part of what is under the pointer, under the condition that is held there. */
