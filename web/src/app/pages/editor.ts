@@ -56,7 +56,7 @@ export class PageEditor implements OnInit {
   });
 
   constructor() {
-    followRoom(this.stage, 40, this);
+    followRoom(this.stage, () => 40, this);
     effect(() => {
       const wanted = [...new Set((this.page()?.blocks ?? []).flatMap((block) => (block.kind === 'table' && block.table ? [block.table] : [])))];
       for (const id of wanted) if (!this.fullTables().has(id)) void this.fetchTable(id);

@@ -78,6 +78,15 @@ import { Api, type KeptPage } from '../documents/api';
     .names a:hover {
       text-decoration: underline;
     }
+    @media (max-width: 800px) {
+      li {
+        grid-template-columns: minmax(0, 1fr) 40px;
+        gap: 4px 16px;
+      }
+      li > button {
+        grid-area: 1 / 2 / span 3;
+      }
+    }
     .live {
       font-family: var(--zest-mono);
       overflow: hidden;

@@ -132,6 +132,14 @@ interface ColumnTag {
       background: var(--zest-card);
       border-block-start: 1px solid var(--zest-line);
     }
+    @media (max-width: 900px) {
+      .pointed {
+        flex-wrap: wrap;
+        white-space: normal;
+        max-height: 52px;
+        overflow: auto;
+      }
+    }
     .pointed code {
       font: 600 12px var(--zest-mono);
       color: var(--zest-ink);
@@ -179,7 +187,8 @@ export class Specimen {
       const { columns, headers } = heldOpen(table, new Map(), this.columns());
       const markup = element(
         'div',
-        { class: contract.frame },
+        // Reached by keyboard, as on a page (WCAG 2.2, 2.1.1): it scrolls where the table is wider.
+        { class: contract.frame, role: 'region', 'aria-label': `Specimen: ${table.name}`, tabindex: 0 },
         tableElement(table, { id: 'specimen', theme: 'specimen', slots: true, held: { columns, headers }, contentOf }),
       );
       const shown = this.around() ? surrounded(markup, { theme: 'specimen', info: infoOf(table), empty: true }) : markup;

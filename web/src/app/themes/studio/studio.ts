@@ -1,4 +1,7 @@
 import { ChangeDetectionStrategy, Component, type ElementRef, type OnInit, computed, effect, inject, input, signal, viewChild } from '@angular/core';
+import { BreakpointObserver } from '@angular/cdk/layout';
+import { NgTemplateOutlet } from '@angular/common';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatIconModule } from '@angular/material/icon';
@@ -30,6 +33,7 @@ import { Why } from './why';
     MatIconModule,
     MatTooltipModule,
     Name,
+    NgTemplateOutlet,
     RouterLink,
     Ruler,
     Specimen,
@@ -56,6 +60,10 @@ export class Studio implements OnInit {
   readonly condition = input<string>();
   readonly property = input<string>();
 
+  /** As in studio.scss: the parts of the studio stand one below the other. */
+  private readonly narrowView = toSignal(inject(BreakpointObserver).observe('(max-width: 900px)'));
+  protected readonly narrow = computed(() => this.narrowView()?.matches ?? false);
+
   readonly width = signal(10_000);
   readonly room = signal(900);
   private readonly stage = viewChild<ElementRef<HTMLElement>>('stage');
@@ -65,7 +73,7 @@ export class Studio implements OnInit {
       const [part, condition, property] = [this.state.part(), this.state.condition(), this.state.row()];
       void this.router.navigate([], { queryParams: { part, condition, property }, replaceUrl: true });
     });
-    followRoom(this.stage, 152, this);
+    followRoom(this.stage, () => (this.narrow() ? 132 : 152), this);
   }
 
   ngOnInit(): void {
