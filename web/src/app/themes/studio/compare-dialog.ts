@@ -89,7 +89,7 @@ interface Choice {
     }
     .pair {
       display: grid;
-      grid-template-columns: 1fr 1fr;
+      grid-template-columns: repeat(auto-fit, minmax(min(260px, 100%), 1fr));
       gap: 12px;
       margin-block: 12px;
     }
@@ -106,7 +106,7 @@ interface Choice {
       margin-block-end: 6px;
     }
     zest-dressed {
-      height: 240px;
+      height: clamp(160px, 30vh, 240px);
     }
     table {
       width: 100%;
