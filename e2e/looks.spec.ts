@@ -49,6 +49,30 @@ describe('Looks beside the theme', () => {
     await person.untilText(/Why this ink\s+Row 3, column 3, here\s+#b3261e/);
   }, 30_000);
 
+  it('lay a picture behind one cell, a header’s too, which stays under the hand', async () => {
+    const behind = async (role: string, name: string): Promise<string> =>
+      driver.executeScript('return getComputedStyle(arguments[0]).backgroundImage', await person.find(role, name));
+    for (const [role, name] of [
+      ['columnheader', 'Single'],
+      ['cell', '£7.00'],
+    ] as const) {
+      await person.click(role, name);
+      await person.click('button', 'This cell');
+      await person.fill('combobox', 'Picture behind', 'waves');
+      await person.press(Key.TAB);
+      await person.fill('combobox', 'Picture size', '12px');
+      await person.press(Key.TAB);
+      await person.until('the picture', async () => ((await behind(role, name)).includes('url(') ? true : undefined));
+    }
+    await person.click('button', 'Editor for Picture behind');
+    await person.untilText(/brought into the theme, in the studio/);
+    await person.press(Key.ESCAPE);
+    for (let i = 0; i < 4; i++) await person.click('button', /^Undo/);
+    await person.until('no picture', async () => ((await behind('columnheader', 'Single')) === 'none' ? true : undefined));
+    await person.click('cell', '£13.00');
+    await person.click('button', 'This cell');
+  }, 60_000);
+
   it('go with their column, reach into the header where they are told to, and are cleared from the list', async () => {
     await person.click('button', 'Column');
     await person.click('menuitem', 'Move towards the start');

@@ -1,12 +1,12 @@
 import type { Rgba } from '../colour';
 import { isDrawn } from '../lines';
-import { edgeProperties, isExceptionProperty, propertyOf, type Excepted, type Look, type PartName, type PropertyName } from '../theme';
+import { edgeProperties, isExceptionProperty, partOf, propertyOf, type Excepted, type Look, type PartName, type PropertyName } from '../theme';
 import { exceptionsOn, kindOf, type Exception, type GridCell, type Table } from '../table';
 import { shortHash } from './short-hash';
 import { declare, type SetValue } from './declare';
 import { FILLED, iconShape } from './icons';
-import { isPictureShared, pictureUnder, picturedCells } from './pictures';
-import { cellsOf, contract, markedAfter, markedBelow, notWithin, type SelectorOptions } from './selectors';
+import { isPictureShared, laidOver, pictureOf, pictureUnder, picturedCells } from './pictures';
+import { cellsOf, contract, markedAfter, markedBelow, markOf, notWithin, type SelectorOptions } from './selectors';
 import { rule, type CssNode, type Declaration } from './stylesheet';
 
 type Looked = Pick<Exception, 'row' | 'column' | 'reach' | 'values'>;
@@ -50,10 +50,36 @@ export function exceptionRules(
   const written = (reach: 'always' | 'others'): readonly CssNode[] =>
     exceptions
       .filter((each) => (each.reach === 'always') === (reach === 'always'))
-      .flatMap((each) => ruleOf(look, each, options))
+      .flatMap((each) => ruleOf(look, each, options, setsPicture(exceptions)))
       .filter((node) => node.kind !== 'rule' || node.declarations.length > 0);
-  return { under: written('others'), over: written('always') };
+  return { under: [...written('others'), ...pictureRules(look, exceptions, options)], over: written('always') };
 }
+
+/** Whether an exception brings a picture, so that what is laid over cells has to leave it in sight. */
+export const setsPicture = (exceptions: readonly Exception[]): boolean => exceptions.some(({ values }) => values.picture !== undefined);
+
+/** What leaves out the cells of the parts that stand within a part. */
+const apartFrom = (part: PartName): string => (part === 'column-headers' ? `:not(${markOf('header-groups')},${markOf('corner')})` : notWithin(part));
+
+/** The pictures behind exceptions' cells. All stand below what the hand brings: that is laid over them. */
+function pictureRules(look: Look, exceptions: readonly Exception[], options: SelectorOptions): readonly CssNode[] {
+  const own = byStrength(exceptions).flatMap((each): readonly CssNode[] => {
+    const set = valuesIn(look, each.values);
+    const declarations = pictureOf((name) => set.find(({ property }) => property.name === name)?.value.css);
+    return declarations.length === 0 ? [] : [rule(markedCells(each, options), ...declarations)];
+  });
+  if (!setsPicture(exceptions)) return own;
+  // How a part's pictures lie holds for those that take their place, even where the part has none itself.
+  const ofParts = propertyOf('picture').parts.flatMap((part): readonly CssNode[] => {
+    const declarations = pictureOf((name) => (name === 'picture' ? undefined : look.valueAt({ part, condition: 'rest' }, propertyOf(name))?.css));
+    return partOf(part).box !== 'cells' || declarations.length === 0
+      ? []
+      : [rule(cellsOf(options, { part, condition: 'rest' }, part, apartFrom(part)), ...declarations)];
+  });
+  return [...ofParts, ...own];
+}
+
+const markedCells = (exception: Looked, { theme }: SelectorOptions): string => `.${theme}>*>:where(tr)>:where(.${exceptionClass(exception)})`;
 
 const valuesIn = (look: Look, values: Excepted['values']): readonly SetValue[] =>
   Object.entries(values).flatMap(([name, text]) => {
@@ -63,21 +89,21 @@ const valuesIn = (look: Look, values: Excepted['values']): readonly SetValue[] =
     return read.ok ? [{ property, value: read.value }] : [];
   });
 
-function ruleOf(look: Look, exception: Looked, options: SelectorOptions): readonly CssNode[] {
+function ruleOf(look: Look, exception: Looked, options: SelectorOptions, isOwn: boolean): readonly CssNode[] {
   const set = valuesIn(look, exception.values);
   const mark = `.${exceptionClass(exception)}`;
   const fill = set.find(({ property }) => property.name === 'fill')?.value.css;
-  const cells = `.${options.theme}>*>:where(tr)>:where(${mark})`;
+  const cells = markedCells(exception, options);
   if (exception.reach !== 'always') return [rule(cells, ...(fill === undefined ? [] : [['background-color', fill] as const]), ...declare(set))];
   // What the hand brings is laid over a cell's fill as a picture; what always holds takes its place.
   const over = fill === undefined ? undefined : fill === 'transparent' ? 'none' : `linear-gradient(${fill} 0 0)`;
   const apart = (part: PartName): string => (isPictureShared(look.theme) ? '' : notWithin(part));
   return [
-    rule(cells, ...(over === undefined ? [] : [['background-image', over] as Declaration]), ...declare(set)),
+    rule(cells, ...(over === undefined ? [] : [laidOver(over, isOwn)]), ...declare(set)),
     ...(over === undefined
       ? []
       : picturedCells(look.theme).map((part: PartName) =>
-          rule(cellsOf(options, { part, condition: 'rest' }, part, apart(part) + mark), pictureUnder(look.theme, part, over)),
+          rule(cellsOf(options, { part, condition: 'rest' }, part, apart(part) + mark), pictureUnder(look.theme, part, over, isOwn)),
         )),
   ];
 }

@@ -1,5 +1,6 @@
 import { resolveAt } from '../resolve';
 import { lookOf, partOf, propertyOf, type PartName, type PropertyName, type Theme } from '../theme';
+import { contract } from './selectors';
 import type { Declaration } from './stylesheet';
 
 const parts: readonly PartName[] = propertyOf('picture').parts;
@@ -36,11 +37,38 @@ export function pictureBehind(theme: Theme, part: PartName): readonly Declaratio
   ];
 }
 
-/** A cell's picture below the layer in which the fill of what the hand touches is drawn. */
-export const pictureUnder = (theme: Theme, part: PartName, over: string): Declaration => [
+/**
+ * A cell's picture below the layer in which the fill of what the hand touches is drawn. Where tables have pictures of their
+ * own (`isOwn`), that of the cell takes the place of its part's.
+ */
+export const pictureUnder = (theme: Theme, part: PartName, over: string, isOwn = false): Declaration => [
   'background-image',
-  `${over},${css(theme, part, 'picture')}`,
+  `${over},${isOwn ? ownPicture(css(theme, part, 'picture')) : css(theme, part, 'picture')}`,
 ];
+
+/** A fill laid over a cell: the only layer, or the one over a picture of the cell's own. */
+export const laidOver = (over: string, isOwn: boolean): Declaration => ['background-image', isOwn ? `${over},${ownPicture('none')}` : over];
+
+const ownPicture = (otherwise: string): string => `var(${contract.behind},${otherwise})`;
+
+/** What an exception says of the picture behind its cells. It names the picture, so that whatever is laid over it later still has it. */
+export function pictureOf(value: (name: PropertyName) => string | undefined): readonly Declaration[] {
+  const own = value('picture');
+  const shown: readonly Declaration[] =
+    own === undefined
+      ? []
+      : [
+          [contract.behind, own],
+          ['background-image', `none,${ownPicture('none')}`],
+        ];
+  return [
+    ...shown,
+    ...details.flatMap(([property, name, usual]): readonly Declaration[] => {
+      const told = value(name);
+      return told === undefined ? [] : [[property, `${usual},${told}`]];
+    }),
+  ];
+}
 
 /**
  * The picture in each cell of a part, below the layer in which a hovered or selected row's fill is drawn:

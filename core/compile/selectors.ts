@@ -53,6 +53,8 @@ export const contract = {
   no: 'zp-no',
   pinned: 'zp-pinned',
   frame: 'zp-frame',
+  /** A custom property, on cells with a picture of their own: the picture. No swatch has this name. */
+  behind: '--zp_behind',
   about: 'zp-about',
   note: 'zp-note',
   selected: 'data-selected',

@@ -23,12 +23,12 @@ import { canHold } from './combinations';
 import { declare, type SetValue } from './declare';
 import { NOTHING_BESIDE, type Beside } from './beside';
 import { dressingRules } from './dressing-rules';
-import { edgeRules, exceptedProperties, exceptionRules, ownIconRules, setsHeight } from './exception-rules';
+import { edgeRules, exceptedProperties, exceptionRules, ownIconRules, setsHeight, setsPicture } from './exception-rules';
 import { feltValues, type Felt } from './lean';
 import { iconSides } from './icon-sides';
 import { iconRules } from './icons';
 import { lineRules, outerBorder } from './line-rules';
-import { hasPicture, isPictureShared, pictureBehind, pictureInCells, pictureUnder, picturedCells } from './pictures';
+import { hasPicture, isPictureShared, laidOver, pictureBehind, pictureInCells, pictureUnder, picturedCells } from './pictures';
 import {
   aroundBars,
   captionOf,
@@ -67,10 +67,11 @@ export function themeCss(theme: Theme, { key, held = false, around = false, lean
   const look = lookOf(theme);
   const options: SelectorOptions = { theme: contract.theme(key), held, band: resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band').css };
   const felt = lean ? feltBeside(look, around, exceptions) : undefined;
+  const isOwn = setsPicture(exceptions);
   const rulesOf = (isHand: boolean): readonly CssNode[] =>
     places
       .filter(({ part, condition }) => partOf(part).box !== 'lines' && (conditionOf(condition).tier === 'hand') === isHand)
-      .flatMap((place) => placeRules(look, place, options, { around, felt }));
+      .flatMap((place) => placeRules(look, place, options, { around, felt, isOwn }));
   const { under, over } = exceptionRules(look, exceptions, options);
   const nodes = [
     tableBox(theme, options),
@@ -106,7 +107,7 @@ export function besideCss(theme: Theme, key: string, beside: Beside): Stylesheet
     band: resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band').css,
   };
   const { under, over } = exceptionRules(look, exceptions, options);
-  const hand = under.length === 0 ? [] : handRules(look, options);
+  const hand = under.length === 0 ? [] : handRules(look, options, setsPicture(exceptions));
   const height = setsHeight(exceptions) ? [rule(everyCell(options), ['box-sizing', 'border-box'])] : [];
   const nodes = [
     ...height,
@@ -120,10 +121,10 @@ export function besideCss(theme: Theme, key: string, beside: Beside): Stylesheet
   return [...swatchRule(look, options, nodes, false), ...nodes];
 }
 
-const handRules = (look: Look, options: SelectorOptions): readonly CssNode[] =>
+const handRules = (look: Look, options: SelectorOptions, isOwn: boolean): readonly CssNode[] =>
   places
     .filter(({ part, condition }) => partOf(part).box === 'cells' && conditionOf(condition).tier === 'hand')
-    .flatMap((place) => placeRules(look, place, options, { around: false, felt: undefined }));
+    .flatMap((place) => placeRules(look, place, options, { around: false, felt: undefined, isOwn }));
 
 /** What is felt where tables have exceptions: what the hand brings counts then even if it says what lies below the exception. */
 function feltBeside(look: Look, around: boolean, exceptions: readonly Exception[]): Felt {
@@ -182,10 +183,12 @@ interface Choice {
   readonly around: boolean;
   /** Whether a value is felt; without it, each is written. */
   readonly felt: Felt | undefined;
+  /** Whether tables have pictures of their own behind some cells. */
+  readonly isOwn: boolean;
 }
 
 /** The rules of one place: what is set there by the theme or, failing that, by what it grows from. */
-function placeRules(look: Look, place: Place, options: SelectorOptions, { around, felt }: Choice): readonly CssNode[] {
+function placeRules(look: Look, place: Place, options: SelectorOptions, { around, felt, isOwn }: Choice): readonly CssNode[] {
   const set: SetValue[] = [];
   for (const property of propertiesOf(place.part)) {
     const value = look.valueAt(place, property);
@@ -196,7 +199,7 @@ function placeRules(look: Look, place: Place, options: SelectorOptions, { around
   if (box === 'table') return wholeTable(look, set, options, around);
   if (box === 'caption') return [rule(captionOf(options), ...declare(set), ...fillOf(set))];
   if (box !== 'cells') return [];
-  return conditionOf(place.condition).tier === 'hand' ? underHand(look, place, set, options, felt) : atRest(look, place, set, options);
+  return conditionOf(place.condition).tier === 'hand' ? underHand(look, place, set, options, { felt, isOwn }) : atRest(look, place, set, options);
 }
 
 const fillOf = (set: readonly SetValue[]): readonly Declaration[] =>
@@ -236,7 +239,13 @@ function atRest(look: Look, place: Place, set: readonly SetValue[], options: Sel
  * The fill of what the hand touches is laid over the one at rest, as a picture of one colour: a translucent
  * one shows the band behind it. Hover is asked for only where a pointer can hover, since it sticks after a tap.
  */
-function underHand(look: Look, place: Place, set: readonly SetValue[], options: SelectorOptions, felt: Felt | undefined): readonly CssNode[] {
+function underHand(
+  look: Look,
+  place: Place,
+  set: readonly SetValue[],
+  options: SelectorOptions,
+  { felt, isOwn }: Pick<Choice, 'felt' | 'isOwn'>,
+): readonly CssNode[] {
   const fill = set.find(({ property }) => property.name === 'fill')?.value;
   const over = fill && (fill.css === 'transparent' ? 'none' : `linear-gradient(${fill.css} 0 0)`);
   const pictured =
@@ -249,13 +258,13 @@ function underHand(look: Look, place: Place, set: readonly SetValue[], options: 
   const own =
     over === undefined || (isSplit && felt !== undefined && !felt(place, 'fill', 'group-headings'))
       ? []
-      : [pictured.includes(place.part) && !isSplit ? pictureUnder(look.theme, place.part, over) : (['background-image', over] as const)];
+      : [pictured.includes(place.part) && !isSplit ? pictureUnder(look.theme, place.part, over, isOwn) : laidOver(over, isOwn)];
   const declarations: readonly Declaration[] = [...own, ...declare(set)];
   const rules = (select: (only?: Place['part'], also?: string) => string): readonly CssNode[] => [
     rule(select(), ...declarations),
     ...pictured
       .filter((part) => (part !== place.part || isSplit) && canHold(part, place.condition))
-      .map((part) => rule(select(part, apart(part)), pictureUnder(look.theme, part, over ?? 'none'))),
+      .map((part) => rule(select(part, apart(part)), pictureUnder(look.theme, part, over ?? 'none', isOwn))),
   ];
   const held = options.held && isHeldOpen(place.condition) ? rules((only, also) => heldCellsOf(options, place, only, also)) : [];
   const real = rules((only, also) => cellsOf(options, place, only, also));

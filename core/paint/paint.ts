@@ -99,9 +99,13 @@ export const paintedFill = (theme: Theme, slot: Slot, page: PageColours = WHITE_
   blend(fade(stacked(theme, slot, page), opacityOf(theme, slot)), page.fill);
 
 /** Whether a picture lies behind a slot's text, so that what is painted there cannot be known. */
-export function hasPictureBehind(theme: Theme, { part }: Slot): boolean {
+export function hasPictureBehind(theme: Theme, slot: Slot): boolean {
+  const { part } = slot;
   const box = partOf(part).box;
   if (box === 'caption' || box === 'around' || box === 'lines') return false;
+  // A cell's own stands in front of its part's, and may be none.
+  const own = box === 'cells' ? winnerAt(theme, slot, 'picture') : undefined;
+  if (own?.excepted && own.value.css !== 'none') return true;
   const under: readonly PartName[] = box === 'content' ? ['table'] : ['table', ...lineage(part)];
   return under.some((each) => {
     const picture = propertyOf('picture');

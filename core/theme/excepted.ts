@@ -18,10 +18,11 @@ export interface Excepted {
 /** The lines on a cell's own edges: the one above it and the one at its start. */
 export const edgeProperties = ['line-above', 'line-before'] as const;
 const isEdge = (name: string): boolean => (edgeProperties as readonly string[]).includes(name);
-const can = ({ name, parts, kind, css }: Property): boolean =>
-  isEdge(name) || name === 'icon' || (parts.includes('body-rows') && kind !== 'band' && css !== undefined);
+const can = ({ name, group, parts, kind, css }: Property): boolean =>
+  isEdge(name) || name === 'icon' || group === 'Picture' || (parts.includes('body-rows') && kind !== 'band' && css !== undefined);
 
-/** The properties that an exception can have: all of a body cell's that become CSS of that very cell, an icon, and the lines on its edges. */
+/** The properties that an exception can have: all of a body cell's that become CSS of that very cell, a picture behind
+ * it, an icon, and the lines on its edges. */
 export const exceptionProperties: readonly PropertyName[] = (properties as readonly Property[]).filter(can).map(({ name }) => name);
 
 const known: ReadonlySet<string> = new Set(exceptionProperties);

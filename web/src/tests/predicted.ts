@@ -37,7 +37,7 @@ export function predictCell(theme: Theme, table: Table, cell: GridCell, held: re
     ...(slot.part === 'row-headers' || slot.part === 'group-headings' ? { width: shown('width', atRest(theme, 'row-headers', 'width')) } : {}),
     ...(cell.text === '' ? { before: 'none', after: 'none' } : predictIcon(theme, slot)),
     ...(isPadded ? { after: 'none' } : {}),
-    picture: cellPicture(theme, slot.part),
+    ...predictPicture(theme, slot, shown),
     'group picture': groupPicture(theme, cell),
     pad: isPadded ? padOf(table, cell) : 'none',
   };
@@ -65,7 +65,20 @@ const pictureFact = (css: string): string => {
 };
 const iconFact = (css: string): string => icons.find(({ path }) => decodeURIComponent(css).includes(`'${path}'`))?.name ?? 'none';
 
-const cellPicture = (theme: Theme, part: PartName): string =>
+function predictPicture(theme: Theme, slot: Slot, shown: Shown): Facts {
+  // The table's own is below whatever the hand lays over it.
+  const atRest = { ...slot, conditions: [] };
+  const own = winnerAt(theme, atRest, 'picture');
+  if (!own.excepted) return { picture: partPicture(theme, slot.part) };
+  const detail = (name: PropertyName): string => winnerAt(theme, atRest, name).value.css;
+  return {
+    picture: pictureFact(own.value.css),
+    'picture-size': `auto, ${shown('background-size', detail('picture-size'))}`,
+    'picture-repeat': `repeat, ${shown('background-repeat', detail('picture-repeat'))}`,
+    'picture-position': `0% 0%, ${shown('background-position', detail('picture-position'))}`,
+  };
+}
+const partPicture = (theme: Theme, part: PartName): string =>
   partOf(part).depth > 1 && propertyOf('picture').parts.includes(part) ? pictureFact(atRest(theme, part, 'picture')) : 'none';
 const groupPicture = (theme: Theme, cell: GridCell): string =>
   cell.section === 'body' ? 'none' : pictureFact(atRest(theme, cell.section === 'header' ? 'column-headers' : 'footer', 'picture'));
@@ -186,7 +199,7 @@ const side = (style: CSSStyleDeclaration, name: string): string => {
 /** The fill that is laid over a cell as a picture of one colour; nothing where there is none. */
 function overFill(style: CSSStyleDeclaration): Rgba {
   // A picture may lie below it, as a layer of its own.
-  const gradient = /^linear-gradient\((.+?) 0px, .+? 0px\)(?:, url\(.*)?$/s.exec(style.backgroundImage)?.[1];
+  const gradient = /^linear-gradient\((.+?) 0px, .+? 0px\)(?:, (?:url\(.*|none))?$/s.exec(style.backgroundImage)?.[1];
   return gradient === undefined ? TRANSPARENT : read(gradient);
 }
 
@@ -238,6 +251,9 @@ export function observeCell(cell: HTMLElement): Facts {
     before: pseudo('::before'),
     after: pseudo('::after'),
     picture: pictureFact(style.backgroundImage),
+    'picture-size': style.backgroundSize,
+    'picture-repeat': style.backgroundRepeat,
+    'picture-position': style.backgroundPosition,
     'group picture': group ? pictureFact(getComputedStyle(group).backgroundImage) : 'none',
     pad: after.visibility === 'hidden' && after.content !== 'none' ? after.content.replace(/"/g, '') || 'none' : 'none',
   };

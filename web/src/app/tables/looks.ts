@@ -146,10 +146,6 @@ export class Looks implements EditedLook {
     return kind === 'cell' ? 'This cell' : placeOfException(kind === 'column' ? { row: null, column } : { row, column: null });
   }
 
-  bringPicture(): void {
-    // A body cell has no picture of its own, so none can be brought in.
-  }
-
   private change(label: string, touches: string, change: (exception: Exception) => Exception): void {
     const at = this.places();
     const after = new Set([...this.table().exceptions, ...at].map(({ row, column }) => `${row} ${column}`)).size;

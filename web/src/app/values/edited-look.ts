@@ -4,6 +4,6 @@ import type { Look, Picture } from '../../../../core/theme';
 /** What the editors of values know of the theme in whose words they write: its swatches, steps and pictures. */
 export abstract class EditedLook {
   abstract readonly look: Signal<Look | undefined>;
-  /** Adds a picture to the theme; where nothing can be brought in, it is not asked for. */
-  abstract bringPicture(picture: Picture): void;
+  /** Adds a picture to the theme. Missing where the theme is only used: there its pictures and the shelf's are all. */
+  readonly bringPicture?: (picture: Picture) => void;
 }

@@ -38,7 +38,9 @@ const MOST_BYTES = 5_000_000;
         </button>
       }
     </div>
-    @if (!isIcon()) {
+    @if (!isIcon() && !canBring) {
+      <p class="zest-note hint">A picture from a file is brought into the theme, in the studio.</p>
+    } @else if (!isIcon()) {
       <label class="file">From a file <input type="file" accept="image/*" (change)="bring($any($event.target))" /></label>
       <p class="zest-wrong" role="alert">{{ wrong() }}</p>
     }
@@ -97,6 +99,7 @@ export class PictureEditor {
   readonly text = input.required<string>();
   readonly kind = input.required<ValueKind>();
   readonly changed = output<string>();
+  protected readonly canBring = this.state.bringPicture !== undefined;
   protected readonly wrong = signal('');
   protected readonly isIcon = computed(() => this.kind() === 'icon');
   protected readonly shown = computed<readonly Shown[]>(() => {
@@ -131,7 +134,7 @@ export class PictureEditor {
     const known = own.find((picture) => picture.media === media);
     if (!known && own.length >= PICTURES_MOST) return this.wrong.set(`A theme has at most ${PICTURES_MOST} pictures of its own.`);
     const picture: Picture = known ?? { name: nameFor(fileName, new Set([...own, ...pictures].map(({ name }) => name))), media };
-    if (!known) this.state.bringPicture(picture);
+    if (!known) this.state.bringPicture?.(picture);
     this.changed.emit(picture.name);
   }
 }

@@ -108,9 +108,9 @@ export class StudioState implements EditedLook {
     else this.tableId.set(before);
   }
 
-  bringPicture(picture: Picture): void {
+  readonly bringPicture = (picture: Picture): void => {
     this.change(`bring in the picture ${picture.name}`, '', (theme) => ({ ...theme, pictures: [...(theme.pictures ?? []), picture] }));
-  }
+  };
 
   wrongKey = (condition: ConditionName, row: RowName): string => `${this.parts().join('+')} ${condition} ${row}`;
 
