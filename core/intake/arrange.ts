@@ -72,8 +72,10 @@ export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind
   const { rows, ...given } = state;
   // A point is what numbers are read with anyway.
   const decimal = raw.decimal === ',' ? raw.decimal : '';
-  const intake = tableFrom(name, rows, { ...given, decimal }, raw.notes, raw.longest);
-  const { table, types } = withWholeTypes(intake.table);
+  const intake = tableFrom(name, rows, { ...given, decimal }, raw.notes, raw.plain);
+  // Columns that were left out have moved those behind them.
+  const isMoved = findings.some(({ kind, holds }) => kind === 'blank-columns' && holds);
+  const { table, types } = withWholeTypes(intake.table, isMoved ? undefined : raw.plain?.codes);
   return { table, notes: [...intake.notes, ...saysTypes(types)], findings };
 }
 
@@ -118,7 +120,7 @@ const finders: Readonly<Record<FindingKind, (state: State, raw: Raw, below: Belo
       ? undefined
       : { say: `${times(raw.merges.length, 'block of merged cells', 'blocks of merged cells')} came in.`, state: { ...state, merges: raw.merges } },
   marks: (state, raw) => {
-    if (raw.longest !== undefined) return undefined;
+    if (raw.plain !== undefined) return undefined;
     let marked = 0;
     for (const cells of state.rows) for (const cell of cells) if (typeof cell !== 'string') marked++;
     return marked === 0 ? undefined : { say: `${times(marked, 'cell', 'cells')} came in with bold, links or the like.`, state };
@@ -180,7 +182,8 @@ const finders: Readonly<Record<FindingKind, (state: State, raw: Raw, below: Belo
       },
     };
   },
-  'blank-rows': (state) => {
+  'blank-rows': (state, raw) => {
+    if (raw.plain?.isEven) return undefined;
     const gone = new Set(placesWhere(state.rows, (cells) => !isFilledOver(cells, 0)));
     for (const merge of state.merges) for (let row = merge.row + 1; row < merge.row + merge.rows; row++) gone.delete(row);
     if (gone.size === 0 || gone.size === state.rows.length) return undefined;

@@ -7,8 +7,8 @@ import { readSeparated as separated } from './read-delimited';
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const asTable = (name: string, outcome: Outcome<Pick<Brought, 'raw'>>): Outcome<Intake> => {
   if (!outcome.ok) return outcome;
-  const { rows, notes, longest, ...given } = outcome.value.raw;
-  return good(tableFrom(name, rows, given, notes, longest));
+  const { rows, notes, plain, ...given } = outcome.value.raw;
+  return good(tableFrom(name, rows, given, notes, plain));
 };
 const readCsv = (name: string, content: Uint8Array): Outcome<Intake> => asTable(name, bringIn(`${name}.csv`, content));
 const readSeparated = (name: string, text: string, notes: readonly string[] = [], separator = ''): Outcome<Intake> =>

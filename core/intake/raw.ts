@@ -13,10 +13,20 @@ export interface Raw {
   readonly caption?: string;
   /** Which mark parts whole from decimal, where that is known. */
   readonly decimal?: '.' | ',';
-  /** Where every cell is known to be a plain text: how many letters the longest has. */
-  readonly longest?: number;
+  /** Where every cell is known to be a plain text: what was seen when all of them were looked at. */
+  readonly plain?: Plain;
   /** One sentence for each thing that was found or mended on the way. */
   readonly notes: readonly string[];
+}
+
+/** What was seen of plain cells while they were in hand, so that they need not be looked at again. */
+export interface Plain {
+  /** How many letters the longest cell has. */
+  readonly longest: number;
+  /** Whether all rows have as many cells as the first, and each begins and ends with one in which something is to be seen. */
+  readonly isEven: boolean;
+  /** By column from 0, whether some cell begins like a code: a zero and a figure. */
+  readonly codes: readonly boolean[];
 }
 
 /** Formats that tables come in from. */

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { bad, good, type Outcome } from '../outcome';
 import { decimalOf } from './decimal';
-import { separators, type Encoding, type Quote, type Raw, type SourceOptions } from './raw';
+import { separators, type Encoding, type Plain, type Quote, type Raw, type SourceOptions } from './raw';
 
 interface Pieces {
   readonly delimiter: string;
@@ -34,17 +34,10 @@ export function readSeparated(
   const quote = wanted ?? guessQuote(text);
   const used = separator || guessSeparator(text, quote);
   let isOpen = false;
-  let longest = 0;
+  const seen = new Seen();
   const take = ({ data, errors, meta }: Papa.ParseResult<string[]>): void => {
     for (const cells of data) {
-      let isGuarded = false;
-      // A loop over lengths and first letters: it looks at every cell of what may be millions.
-      for (let i = 0; i < cells.length; i++) {
-        const text = cells[i] ?? '';
-        if (text.length > longest) longest = text.length;
-        if (text.charCodeAt(0) === APOSTROPHE) isGuarded = true;
-      }
-      rows.push(isGuarded ? cells.map(unguarded) : cells);
+      rows.push(seen.take(cells) ? cells.map(unguarded) : cells);
     }
     isOpen ||= errors.some(({ type }) => type === 'Quotes');
     progress?.(Math.min(1, meta.cursor / text.length));
@@ -53,11 +46,52 @@ export function readSeparated(
   // In pieces it takes a sixth longer; what is parsed in the twinkling of an eye needs none.
   if (text.length <= AT_ONCE) take(Papa.parse<string[]>(text, how));
   else parsePieces(text, { ...how, chunkSize: PIECE, chunk: take });
+  // What a line break at the end makes is no row.
+  const isCut = rows.length > 1 && rows.at(-1)?.join('') === '';
+  if (isCut) rows.pop();
   const notes = [`Read as cells separated by ${used in separators ? separators[used as keyof typeof separators] : used}.`, ...before];
   if (isOpen) notes.push(quoteNote(text, used, quote));
   const found = decimal ?? decimalOf(rows);
   if (found === ',') notes.push('A comma parts whole from decimal in its numbers.');
-  return good({ raw: { rows, merges: [], longest, notes, ...(found ? { decimal: found } : {}) }, separator: used, quote });
+  return good({ raw: { rows, merges: [], plain: seen.plain(isCut), notes, ...(found ? { decimal: found } : {}) }, separator: used, quote });
+}
+
+/** Looks at every cell of what may be millions, once, while they are in hand: at lengths and first letters. */
+class Seen {
+  private longest = 0;
+  private width = -1;
+  private isEven = true;
+  private isLastShort = false;
+  private readonly codes: boolean[] = [];
+
+  /** Says whether a cell of the row begins with an apostrophe. */
+  take(cells: readonly string[]): boolean {
+    // One row of another kind may come at the end: a line break there makes it.
+    if (this.isLastShort) this.isEven = false;
+    const { length } = cells;
+    if (this.width < 0) this.width = length;
+    if (length !== this.width || !isInk(cells[0]) || !isInk(cells[length - 1])) this.isLastShort = true;
+    let [isGuarded, { longest }] = [false, this];
+    for (let i = 0; i < length; i++) {
+      const text = cells[i] ?? '';
+      if (text.length > longest) longest = text.length;
+      const first = text.charCodeAt(0);
+      if (first === APOSTROPHE) isGuarded = true;
+      else if (first === ZERO && isFigure(text.charCodeAt(1))) this.codes[i] = true;
+    }
+    this.longest = longest;
+    return isGuarded;
+  }
+  plain(isCut: boolean): Plain {
+    return { longest: this.longest, isEven: this.isEven && (isCut || !this.isLastShort), codes: this.codes };
+  }
+}
+const ZERO = 48;
+const isFigure = (code: number): boolean => code >= 48 && code <= 57;
+/** Whether a text begins with a letter that is seen, as far as that is plain. */
+function isInk(text = ''): boolean {
+  const first = text.charCodeAt(0);
+  return first > 32 && first < 127;
 }
 
 /** Our own CSV puts an apostrophe before cells that a spreadsheet would take for formulas (core/hand-off); here it goes again. */

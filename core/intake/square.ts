@@ -1,4 +1,5 @@
 import { LIMITS, cutCell, groupsWithin, tableOf, textOf, type Cell, type Merge, type Row, type Table } from '../table';
+import type { Plain } from './raw';
 
 /** What came in, and everything that was done to make a table of it. */
 export interface Intake {
@@ -18,10 +19,15 @@ const rowsWord = (rows: readonly number[]): string => (rows.length === 1 ? 'Row'
 
 /**
  * Makes a full rectangle of rows of any length: blank rows at the end and columns that are blank all the way
- * at the end are left out, short rows are filled up, and everything over the limits is cut. Says what it did. `longest`
- * is how many letters a cell has at most, where that is known.
+ * at the end are left out, short rows are filled up, and everything over the limits is cut. Says what it did. `plain`
+ * is what is known of the cells already.
  */
-export function square(raw: readonly Row[], longest = Infinity): { readonly rows: readonly Row[]; readonly notes: readonly string[] } {
+export function square(raw: readonly Row[], plain?: Plain): { readonly rows: readonly Row[]; readonly notes: readonly string[] } {
+  const { longest = Infinity, isEven = false } = plain ?? {};
+  const across = raw[0]?.length ?? 0;
+  // Nothing is blank, short or too long.
+  if (isEven && longest <= LIMITS.cell && raw.length <= LIMITS.rows && across <= LIMITS.columns && raw.length * across <= LIMITS.slots)
+    return { rows: raw, notes: [] };
   const notes: string[] = [];
   let last = raw.length;
   while (last > 1 && filledTo(raw[last - 1] ?? []) === 0) last--;
@@ -113,8 +119,8 @@ function commonest(numbers: readonly number[]): number {
 }
 
 /** A table from rows of any length. Texts that merged cells hide are left out, which is said. */
-export function tableFrom(name: string, raw: readonly Row[], given: Partial<Table> = {}, before: readonly string[] = [], longest?: number): Intake {
-  const { rows, notes } = square(raw, longest);
+export function tableFrom(name: string, raw: readonly Row[], given: Partial<Table> = {}, before: readonly string[] = [], plain?: Plain): Intake {
+  const { rows, notes } = square(raw, plain);
   const merges = (given.merges ?? []).flatMap((merge) => within(merge, rows.length, rows[0]?.length ?? 0));
   const shown = merges.length > 0 ? rows.map((cells) => [...cells]) : [];
   let hidden = 0;

@@ -24,11 +24,11 @@ const ODD = 200;
 /**
  * The table with a type said for each column whose cells tell another one when all of them are looked at than when some
  * are, and what each column holds: one cell may decide (a code that begins with a zero, a fraction, an hour over 23, a ninth
- * word), wherever it stands.
+ * word), wherever it stands. `codes` says, by column, whether any cell in it begins with a zero and a figure, where that is known.
  */
-export function withWholeTypes(table: Table): { readonly table: Table; readonly types: readonly DataType[] } {
+export function withWholeTypes(table: Table, codes?: readonly boolean[]): { readonly table: Table; readonly types: readonly DataType[] } {
   const told = table.columns.map((_, column) => typeOfColumn(table, column));
-  const odd = oddTexts(table, told);
+  const odd = oddTexts(table, told, codes);
   const types = table.columns.map((_, i) => {
     const texts = odd[i] ?? [];
     return (texts.length === 0 ? undefined : findType(strewnTexts(table, i), nameOf(table, i), texts).type) ?? told[i]?.type ?? 'text';
@@ -40,15 +40,17 @@ export function withWholeTypes(table: Table): { readonly table: Table; readonly 
 }
 
 /** In each column, different texts that may decide against what the strewn ones say. Row by row, as the cells lie in memory. */
-function oddTexts(table: Table, found: readonly FoundType[]): readonly (readonly string[])[] {
+function oddTexts(table: Table, found: readonly FoundType[], codes?: readonly boolean[]): readonly (readonly string[])[] {
   const { first, count } = sectionRows(table, 'body');
   if (strewnRows(first, count).length === count) return [];
   const watched = found.map(({ type }, column) => {
     const decisive = mayDecide[type];
     return decisive ? { test: decisive.test, seen: new Set(strewnTexts(table, column)), odd: new Array<string>() } : undefined;
   });
+  const isAsked = (type: DataType, column: number): boolean =>
+    mayDecide[type] !== undefined && (codes === undefined || mayDecide[type].first !== ZERO || codes[column] === true);
   // The letter that a column's texts have to begin with to be asked at all; any letter, or not asked.
-  const firsts = Int32Array.from(found, ({ type }) => (mayDecide[type] ? (mayDecide[type].first ?? ANY) : NEVER));
+  const firsts = Int32Array.from(found, ({ type }, column) => (isAsked(type, column) ? (mayDecide[type]?.first ?? ANY) : NEVER));
   for (let row = first; row < first + count; row++) {
     const cells = table.rows[row] ?? [];
     for (let column = 0; column < firsts.length; column++) {
@@ -65,6 +67,8 @@ function oddTexts(table: Table, found: readonly FoundType[]): readonly (readonly
   return watched.map((each) => each?.odd ?? []);
 }
 const [ANY, NEVER] = [-1, -2] as const;
+/** Texts that begin with it are asked only whether they are codes. */
+const ZERO = 48;
 
 /** One sentence on what the columns hold, beside text. */
 export function saysTypes(types: readonly DataType[]): readonly string[] {
