@@ -174,22 +174,22 @@ describe('Arranging what came in', () => {
     const lines = Array.from({ length: 3000 }, (_, i) => [`L${i}`, day(i), String(i), `${i}.5`, i % 2 ? 'yes' : 'no']);
     const at = (row: number, column: number, text: string): string[][] => lines.map((cells, i) => (i === row ? cells.with(column, text) : cells));
     const head = ['Crossing', 'Day', 'Seats', 'Fare', 'Sold'];
-    const all: readonly (readonly [string, readonly (readonly string[])[]])[] = [
+    const all: readonly (readonly [string, readonly (readonly string[])[], (readonly string[])?])[] = [
       ['plain', lines],
       ['a code among whole numbers', at(1777, 2, '007')],
       ['a code among numbers', at(1777, 3, '0075')],
       ['a blank row', at(1500, 0, '').map((cells, i) => (i === 1500 ? cells.map(() => ' ') : cells))],
       ['a blank first cell', at(1500, 0, '')],
-      ['a blank column in front and a code behind it', at(1777, 2, '007').map((cells) => ['', ...cells])],
-      ['a blank column and a code behind it', at(1777, 3, '0075').map((cells) => cells.with(1, ''))],
+      ['a blank column in front and a code behind it', at(1777, 2, '007').map((cells) => ['', ...cells]), ['', ...head]],
+      ['a blank column and a code behind it', at(1777, 3, '0075').map((cells) => cells.with(1, '')), head.with(1, '')],
       ['a short row', lines.map((cells, i) => (i === 900 ? cells.slice(0, 3) : cells))],
       ['a last row that is short', [...lines, ['Source: the log']]],
       ['a long cell', at(20, 4, 'x'.repeat(12_000))],
       ['an apostrophe before a sign', at(1777, 2, "'-07")],
     ];
-    for (const [what, rows] of all)
+    for (const [what, rows, first = head] of all)
       for (const end of ['', '\n']) {
-        const read = bringIn('log.csv', new TextEncoder().encode([head, ...rows].map((cells) => cells.join(',')).join('\n') + end));
+        const read = bringIn('log.csv', new TextEncoder().encode([first, ...rows].map((cells) => cells.join(',')).join('\n') + end));
         if (!read.ok) throw new Error(read.problems[0]?.say);
         const { plain, ...raw } = read.value.raw;
         expect(plain).withContext(what).toBeDefined();
