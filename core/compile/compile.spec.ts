@@ -170,7 +170,7 @@ describe('A page', () => {
   it('writes a theme once, however often it is placed', () => expect(compiled().css.match(/border-collapse/g)?.length).toBe(1));
   it('places by width, side and room', () => {
     const { css: text } = compiled();
-    expect(text).toContain('#place-3{margin:24px 0 24px 0}#place-3>table{width:100%}');
+    expect(text).toContain('#box-3{margin:24px 0 24px 0}#place-3>table{width:100%}');
     expect(text).toContain('#place-4>table{width:20rem;margin:0 0 0 auto}');
   });
   it('carries no script and no inline style', () => expect(compiled().html).not.toMatch(/<script|style=|javascript:/));

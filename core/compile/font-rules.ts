@@ -18,5 +18,5 @@ export const fontRules = (nodes: readonly CssNode[], text?: string): readonly Cs
 
 const fontLists = (nodes: readonly CssNode[]): readonly string[] =>
   nodes.flatMap((node) =>
-    node.kind === 'media' ? fontLists(node.rules) : node.declarations.filter(([property]) => property === 'font-family').map(([, value]) => value),
+    node.kind !== 'rule' ? fontLists(node.rules) : node.declarations.filter(([property]) => property === 'font-family').map(([, value]) => value),
   );

@@ -6,6 +6,7 @@ import { rule, type CssNode } from './stylesheet';
  * description in it is heard, not seen.
  */
 export const frameRules: readonly CssNode[] = [
+  rule(`.${contract.box}`, ['container', `${contract.container}/inline-size`]),
   rule(`.${contract.frame}`, ['overflow-x', 'auto'], ['position', 'relative']),
   rule(`.${contract.note}`, ['position', 'sticky'], ['inset-inline-start', '0'], ['margin', '.5em 0 0'], ['font-size', 'smaller']),
   rule(`.${contract.about}`, ['position', 'absolute'], ['clip-path', 'inset(50%)'], ['width', '1px'], ['height', '1px'], ['overflow', 'hidden']),

@@ -1,5 +1,5 @@
 export { besideCss, themeCss, type ThemeCssOptions } from './theme-css';
-export { classesOf, framedTable, ownClasses, tableElement, tableRules, unseenDigits, type TableHtmlOptions } from './table-html';
+export { boxed, classesOf, framedTable, ownClasses, tableElement, tableRules, unseenDigits, type TableHtmlOptions } from './table-html';
 export { compilePage, type CompiledPage, type PageInput, type PageOptions } from './page-html';
 export { frameRules } from './frame';
 export { faceRule, fontRules } from './font-rules';
@@ -8,6 +8,7 @@ export { surrounded, type AroundOptions } from './around-html';
 export { dressingClass, wornOf } from './dressing-rules';
 export { element, textWithBreaks, writeHtml, type Element, type MarkupNode } from './markup';
 export { rule, writeCss, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
+export { byWidth } from './by-width';
 export { besideOf, type Beside } from './beside';
 export { dressedNodes } from './dressing-html';
 export { cellNodes } from './cell-html';

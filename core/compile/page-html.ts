@@ -1,15 +1,16 @@
 import { placementCss, wordingOf, type Block, type Page } from '../page';
-import { gridOf, needsContainer, shownText, textOf as textOfCell, type Table } from '../table';
+import { gridOf, shownText, textOf as textOfCell, type Table } from '../table';
 import type { Theme } from '../theme';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
 import { besideOf } from './beside';
+import { byWidth } from './by-width';
 import { frameRules } from './frame';
 import { fontRules } from './font-rules';
 import { headerFrameRules, headerRules } from './header-rules';
 import { pinnedRules } from './pinned-rules';
 import { contract } from './selectors';
 import { rule, type CssNode, type Stylesheet } from './stylesheet';
-import { framedTable, tableElement, tableRules, type TableHtmlOptions } from './table-html';
+import { boxed, framedTable, tableElement, tableRules, type TableHtmlOptions } from './table-html';
 import { themeCss } from './theme-css';
 import { sortIconRules, visitedTable, visitorRules } from './visitor-html';
 
@@ -46,17 +47,15 @@ export function compilePage(input: PageInput, options: PageOptions): CompiledPag
     const beside = besideOf(dressed.filter((table) => table !== undefined));
     const keepsHeader = page.blocks.some((block) => block.kind === 'table' && block.theme === id && block.visitor?.header === true);
     const around = page.blocks.some((block) => block.kind === 'table' && block.theme === id && block.visitor !== null);
-    return [
-      ...themeCss(found.theme, { key: found.key, lean: true, around, beside }),
-      ...(around ? sortIconRules(found.theme, found.key) : []),
-      ...(keepsHeader ? headerRules(found.theme, found.key) : []),
-      ...(isPinned ? pinnedRules(found.theme, found.key, beside.exceptions) : []),
-    ];
+    return byWidth(found.theme, (theme) => [
+      ...themeCss(theme, { key: found.key, lean: true, around, beside }),
+      ...(around ? sortIconRules(theme, found.key) : []),
+      ...(keepsHeader ? headerRules(theme, found.key) : []),
+      ...(isPinned ? pinnedRules(theme, found.key, beside.exceptions) : []),
+    ]);
   });
   const isVisited = page.blocks.some((block) => block.kind === 'table' && block.visitor !== null);
-  const placements = page.blocks.flatMap((block, i) =>
-    block.kind === 'table' ? placementRules(`#place-${i + 1}`, block, input.tables.get(block.table)) : [],
-  );
+  const placements = page.blocks.flatMap((block, i) => (block.kind === 'table' ? placementRules(i + 1, block, input.tables.get(block.table)) : []));
   return {
     html: element(
       'html',
@@ -116,20 +115,21 @@ function textOf({ page, tables }: PageInput): string {
     .join('');
 }
 
-function placementRules(selector: string, block: Extract<Block, { kind: 'table' }>, placed: Table | undefined): readonly CssNode[] {
-  const { frame, table } = placementCss(block);
+function placementRules(at: number, block: Extract<Block, { kind: 'table' }>, placed: Table | undefined): readonly CssNode[] {
+  const { box, table } = placementCss(block);
+  const selector = `#place-${at}`;
   // What visitors use stands around the frame, and within the room that the placement has.
   const within = block.visitor === null ? selector : `${selector}>.${contract.frame}`;
-  const measure: readonly (readonly [string, string])[] = placed && needsContainer(placed) ? [['container-type', 'inline-size']] : [];
-  const outer = rule(selector, ...frame, ...(within === selector ? measure : []));
   return [
-    outer,
-    ...(within !== selector && measure.length > 0 ? [rule(within, ...measure)] : []),
+    rule(`#${boxId(at)}`, ...box),
     ...(block.visitor?.header === true ? headerFrameRules(within) : []),
     ...(table.length > 0 ? [rule(`${within}>table`, ...table)] : []),
     ...(placed ? tableRules(placed, `${within}>table`) : []),
   ];
 }
+
+/** The box around a placement, which has the room around it. */
+const boxId = (at: number): string => `box-${at}`;
 
 function blockNodes(block: Block, index: number, { tables, themes }: PageInput): readonly MarkupNode[] {
   if (block.kind === 'heading') return [element(`h${block.level}`, {}, block.text)];
@@ -156,7 +156,7 @@ function blockNodes(block: Block, index: number, { tables, themes }: PageInput):
   if (visitor !== null) {
     const isMore = visitor.columns && table.columns.some(({ hidden }) => hidden);
     const whole = isMore ? tableElement(table, { ...options, described: true, whole: true }) : undefined;
-    return [visitedTable(framed, table, visitor, { id, theme, whole })];
+    return [boxed(visitedTable(framed, table, visitor, { id, theme, whole }), boxId(index + 1))];
   }
-  return [{ ...framed, attributes: { ...framed.attributes, id: `place-${index + 1}`, class: contract.frame } }];
+  return [boxed({ ...framed, attributes: { ...framed.attributes, id, class: contract.frame } }, boxId(index + 1))];
 }

@@ -53,6 +53,9 @@ export const contract = {
   no: 'zp-no',
   pinned: 'zp-pinned',
   frame: 'zp-frame',
+  /** The box around a frame and its bars, whose width decides which of the theme's width steps holds; the name of the container too. */
+  box: 'zp-box',
+  container: 'zp',
   /** A custom property, on cells with a picture of their own: the picture. No swatch has this name. */
   behind: '--zp_behind',
   about: 'zp-about',

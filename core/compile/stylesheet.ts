@@ -1,11 +1,19 @@
 /** A stylesheet as a tree. Selectors and values come from the catalogue and from values that were read, never from a person's text. */
 export type CssNode =
   | { readonly kind: 'rule'; readonly selector: string; readonly declarations: readonly Declaration[] }
-  | { readonly kind: 'media'; readonly query: string; readonly rules: readonly CssNode[] };
+  | { readonly kind: 'media' | 'container'; readonly query: string; readonly rules: readonly CssNode[] };
 export type Declaration = readonly [property: string, value: string];
 export type Stylesheet = readonly CssNode[];
 
 export const rule = (selector: string, ...declarations: readonly Declaration[]): CssNode => ({ kind: 'rule', selector, declarations });
+
+/** Visits every rule in its order, with the queries that it stands within. */
+export function walk(sheet: Stylesheet, visit: (selector: string, declarations: readonly Declaration[], within: string) => void, within = ''): void {
+  for (const node of sheet) {
+    if (node.kind === 'rule') visit(node.selector, node.declarations, within);
+    else walk(node.rules, visit, `${within}@${node.kind} ${node.query}`);
+  }
+}
 
 /** The stylesheet as text: readable, or with no space that is not needed. */
 export function writeCss(sheet: Stylesheet, style: 'readable' | 'compact' = 'readable'): string {
@@ -13,12 +21,12 @@ export function writeCss(sheet: Stylesheet, style: 'readable' | 'compact' = 'rea
 }
 
 function compact(node: CssNode): string {
-  if (node.kind === 'media') return `@media ${node.query}{${node.rules.map(compact).join('')}}`;
+  if (node.kind !== 'rule') return `@${node.kind} ${node.query}{${node.rules.map(compact).join('')}}`;
   return `${node.selector}{${node.declarations.map(([property, value]) => `${property}:${value}`).join(';')}}`;
 }
 
 function readable(node: CssNode, indent: string): string {
-  if (node.kind === 'media')
-    return `${indent}@media ${node.query} {\n${node.rules.map((inner) => readable(inner, `${indent}  `)).join('')}${indent}}\n`;
+  if (node.kind !== 'rule')
+    return `${indent}@${node.kind} ${node.query} {\n${node.rules.map((inner) => readable(inner, `${indent}  `)).join('')}${indent}}\n`;
   return `${indent}${node.selector} {\n${node.declarations.map(([property, value]) => `${indent}  ${property}: ${value};\n`).join('')}${indent}}\n`;
 }

@@ -11,7 +11,6 @@ import {
   isUnevenRow,
   marksOf,
   namedHeaders,
-  needsContainer,
   padOf,
   rowGroups,
   setColumns,
@@ -93,20 +92,21 @@ export function tableElement(whole: Table, options: TableHtmlOptions): Element {
 
 /** The table in the frame that lets a wide one scroll: a named region that the keyboard reaches (WCAG 2.2, 2.1.1). */
 export function framedTable(table: Table, options: TableHtmlOptions): Element {
-  // Shares beside fixed lengths are told from the frame's width.
-  const style = options.inline && needsContainer(table) ? 'container-type: inline-size' : undefined;
   const name = table.caption === '' ? { 'aria-label': table.name } : { 'aria-labelledby': `${options.id}-caption` };
   const { description, note } = table;
   const below = note === '' ? [] : [element('p', { class: contract.note }, ...textWithBreaks(note))];
   const about = description === '' ? [] : [element('p', { id: aboutId(options), class: contract.about }, ...textWithBreaks(description))];
   return element(
     'div',
-    { class: contract.frame, role: 'region', ...name, tabindex: 0, style },
+    { class: contract.frame, role: 'region', ...name, tabindex: 0 },
     tableElement(table, { ...options, described: true }),
     ...below,
     ...about,
   );
 }
+
+/** A framed table, with its bars or without, in the box whose width decides which of the theme's width steps holds. */
+export const boxed = (framed: Element, id?: string, style?: string): Element => element('div', { class: contract.box, id, style }, framed);
 
 /** What this table asks for beside its theme: where its caption stands, and a first column that stays. */
 export function ownClasses({ caption, captionSide, captionAlign, pinned }: Table): readonly string[] {

@@ -153,7 +153,7 @@ function writtenColour(look: Look, name: string, typed: string): string {
 
 /** Names of the custom properties that a node's values read. Scanned by hand: this runs at every edit. */
 function collectVariables(node: CssNode, used: Set<string>): void {
-  if (node.kind === 'media') return node.rules.forEach((inner) => collectVariables(inner, used));
+  if (node.kind !== 'rule') return node.rules.forEach((inner) => collectVariables(inner, used));
   for (const [, value] of node.declarations) {
     for (let at = value.indexOf('var('); at >= 0; at = value.indexOf('var(', at + 4)) used.add(value.slice(at + 4, value.indexOf(')', at)));
   }

@@ -33,7 +33,7 @@ describe('A placed table that visitors use', () => {
   it('keeps its width and its room', () => {
     expect(placed(null).css).toContain('#place-1>table{width:20rem');
     expect(placed(PLAIN_VISITOR).css).toContain('#place-1>.zp-frame>table{width:20rem');
-    expect(placed(PLAIN_VISITOR).css).toContain('#place-1{margin:8px 8px 8px 8px}');
+    expect(placed(PLAIN_VISITOR).css).toContain('#box-1{margin:8px 8px 8px 8px}');
   });
 
   it('says labels as they were written, and nothing in them becomes markup', () => {

@@ -1,4 +1,16 @@
-import { conditionNames, partNames, propertiesOf, propertyOf, starterOf, type Place, type PropertyName, type Theme } from '../theme';
+import {
+  conditionNames,
+  partNames,
+  placeAt,
+  propertiesOf,
+  propertyOf,
+  starterOf,
+  widthsOf,
+  type Place,
+  type PropertyName,
+  type Theme,
+  type WidthStep,
+} from '../theme';
 import { placeInWords } from './edit-theme';
 import { same } from './merge';
 
@@ -20,8 +32,10 @@ export function changesBetween(before: Theme, after: Theme): readonly ThemeChang
     ...told('Grows from', starterOf(before.base).name, starterOf(after.base).name),
     ...told('Type scale', scaleInWords(before), scaleInWords(after)),
     ...listChanges('Swatch', before.swatches, after.swatches, ({ colour }) => colour),
+    ...listChanges('Width step', widthsOf(before), widthsOf(after), ({ width }) => `${width}px and narrower`),
     ...listChanges('Picture', before.pictures ?? [], after.pictures ?? [], ({ media }) => media),
     ...valueChanges(before, after),
+    ...widthChanges(before, after),
   ];
 }
 
@@ -45,13 +59,24 @@ function listChanges<T extends { readonly name: string }>(
   return names.flatMap((name) => told(`${what} ${name}`, find(before, name), find(after, name)));
 }
 
-function valueChanges(before: Theme, after: Theme): readonly ThemeChange[] {
+/** Steps that came, went or begin elsewhere, and what changed at each. */
+function widthChanges(before: Theme, after: Theme): readonly ThemeChange[] {
+  const [was, is] = [widthsOf(before), widthsOf(after)];
+  const names = [...new Set([...was, ...is].map(({ name }) => name))];
+  return names.flatMap((name) => {
+    const valuesIn = (steps: readonly WidthStep[]): Theme['values'] => steps.find((step) => step.name === name)?.values ?? {};
+    const [from, to] = [valuesIn(was), valuesIn(is)];
+    return from === to ? [] : valueChanges({ ...before, values: from }, { ...after, values: to }, name);
+  });
+}
+
+function valueChanges(before: Theme, after: Theme, step = ''): readonly ThemeChange[] {
   return partNames.flatMap((part) => {
     if (same(before.values[part], after.values[part])) return [];
     return conditionNames.flatMap((condition) =>
       propertiesOf(part).flatMap(({ name }): readonly ThemeChange[] => {
         const [was, is] = [before.values[part]?.[condition]?.[name], after.values[part]?.[condition]?.[name]];
-        const place = { part, condition };
+        const place = placeAt({ part, condition }, step);
         return was === is ? [] : [{ what: placeInWords(place, propertyOf(name).name), before: was, after: is, place, property: name }];
       }),
     );

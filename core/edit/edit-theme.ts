@@ -1,7 +1,11 @@
 import {
+  atStep,
   conditionOf,
   partOf,
   propertyOf,
+  stepOf,
+  wholeOf,
+  widthsOf,
   type ConditionName,
   type PartName,
   type PartValues,
@@ -11,12 +15,28 @@ import {
   type Values,
 } from '../theme';
 
-/** The theme with a text set at a place; `undefined` takes it away, so that the place falls back. */
-export function setValue(theme: Theme, { part, condition }: Place, property: PropertyName, text: string | undefined): Theme {
+/**
+ * The theme with a text set at a place; `undefined` takes it away, so that the place falls back. A theme that is looked at
+ * at a width step gets it at that step.
+ */
+export function setValue(theme: Theme, { part, condition, step }: Place, property: PropertyName, text: string | undefined): Theme {
+  const here = stepOf(theme);
+  if (here !== '') return atStep(setValue(wholeOf(theme), { part, condition, step: step ?? here }, property, text), here);
+  if (step !== undefined) return atOneStep(theme, step, (values) => setValue({ ...theme, values }, { part, condition }, property, text).values);
   const conditions: PartValues = theme.values[part] ?? {};
   const own: Values = conditions[condition] ?? {};
   if (own[property] === text) return theme;
   return { ...theme, values: prune({ ...theme.values, [part]: prune({ ...conditions, [condition]: prune({ ...own, [property]: text }) }) }) };
+}
+
+/** The theme with the values of one of its steps changed; the usual steps become its own with that. */
+function atOneStep(theme: Theme, step: string, change: (values: Theme['values']) => Theme['values']): Theme {
+  const before = widthsOf(theme);
+  const widths = before.map((each) => {
+    const values = each.name === step ? change(each.values) : each.values;
+    return values === each.values ? each : { ...each, values };
+  });
+  return widths.every((each, i) => each === before[i]) ? theme : { ...theme, widths };
 }
 
 /** Without fields that are undefined or hold nothing. */
@@ -28,8 +48,22 @@ function prune<T extends object>(fields: T): T {
 
 /** The theme with every text changed. */
 export function mapTexts(theme: Theme, change: (text: string, property: PropertyName, place: Place) => string): Theme {
-  const values = Object.fromEntries(
-    Object.entries(theme.values).map(([part, conditions]) => [
+  const { values, widths } = theme;
+  const changed = textsIn(values, change);
+  if (!widths) return { ...theme, values: changed };
+  return {
+    ...theme,
+    values: changed,
+    widths: widths.map((step) => ({
+      ...step,
+      values: textsIn(step.values, (text, property, place) => change(text, property, { ...place, step: step.name })),
+    })),
+  };
+}
+
+function textsIn(values: Theme['values'], change: (text: string, property: PropertyName, place: Place) => string): Theme['values'] {
+  return Object.fromEntries(
+    Object.entries(values).map(([part, conditions]) => [
       part,
       Object.fromEntries(
         Object.entries(conditions).map(([condition, own]) => [
@@ -44,12 +78,15 @@ export function mapTexts(theme: Theme, change: (text: string, property: Property
       ),
     ]),
   );
-  return { ...theme, values };
 }
 
-/** A place and a property in words: `Body rows, even: fill`. */
-export function placeInWords({ part, condition }: Place, property?: PropertyName): string {
-  const place = condition === 'rest' ? partOf(part).label : `${partOf(part).label}, ${conditionOf(condition).label.toLowerCase()}`;
+/** A place and a property in words: `Body rows, even, at narrow: fill`. */
+export function placeInWords({ part, condition, step }: Place, property?: PropertyName): string {
+  const place = [
+    partOf(part).label,
+    ...(condition === 'rest' ? [] : [conditionOf(condition).label.toLowerCase()]),
+    ...(step ? [`at ${step}`] : []),
+  ].join(', ');
   return property ? `${place}: ${propertyOf(property).label.toLowerCase()}` : place;
 }
 
@@ -58,14 +95,21 @@ export interface Scope {
   readonly parts?: readonly PartName[];
   readonly conditions?: readonly ConditionName[];
   readonly properties?: readonly PropertyName[];
+  /** Only what is set at this width step; empty for what is set at every width. */
+  readonly step?: string;
 }
 
 /** The theme without its own values in a scope, so that they come from above again. A scope that names nothing is everything. */
-export function resetValues(theme: Theme, { parts, conditions, properties }: Scope): Theme {
+export function resetValues(theme: Theme, { parts, conditions, properties, step }: Scope): Theme {
   const within = <T>(list: readonly T[] | undefined, item: T): boolean => list === undefined || list.includes(item);
   let changed = theme;
   mapTexts(theme, (text, property, place) => {
-    if (within(parts, place.part) && within(conditions, place.condition) && within(properties, property))
+    if (
+      (step === undefined || step === (place.step ?? '')) &&
+      within(parts, place.part) &&
+      within(conditions, place.condition) &&
+      within(properties, property)
+    )
       changed = setValue(changed, place, property, undefined);
     return text;
   });

@@ -28,4 +28,5 @@ export {
 } from './swatches';
 export { applyBrand } from './brand';
 export { changesBetween, type ThemeChange } from './changes';
+export { addWidthStep, changeWidthStep, deleteWidthStep } from './width-steps';
 export { removeStep, renameStep, setScale, setStep } from './type-scale';

@@ -1,6 +1,6 @@
-import { besideCss, besideOf, fontRules, framedTable, frameRules, pinnedRules, themeCss, writeCss, writeHtml } from '../compile';
+import { besideCss, besideOf, boxed, byWidth, fontRules, framedTable, frameRules, pinnedRules, themeCss, writeCss, writeHtml } from '../compile';
 import { fontAddress, mediaAddress, type Theme } from '../theme';
-import type { Table } from '../table';
+import { needsContainer, type Table } from '../table';
 
 /** A theme as files: its stylesheet, and what the stylesheet names beside it. */
 export interface ThemeFiles {
@@ -14,7 +14,7 @@ export interface ThemeFiles {
 /** The theme's stylesheet with everything that a dressed table needs beside its markup; addresses are relative to it. */
 export function themeFiles(theme: Theme, key: string): ThemeFiles {
   const title = theme.name.replace(/[*/]/g, ' ');
-  const rules = [...themeCss(theme, { key, around: true, lean: true }), ...pinnedRules(theme, key)];
+  const rules = byWidth(theme, (at) => [...themeCss(at, { key, around: true, lean: true }), ...pinnedRules(at, key)]);
   const written = writeCss([...fontRules(rules), ...frameRules, ...rules]);
   const found = (address: string, name: RegExp): readonly string[] => [
     ...new Set(Array.from(written.matchAll(new RegExp(`"${address}(${name.source})"`, 'g')), ([, each]) => each ?? '')),
@@ -37,8 +37,10 @@ export const themeFile = (theme: Theme, key: string): string => themeFiles(theme
  * stand after the theme's stylesheet.
  */
 export function tableFile(table: Table, dress: { readonly key: string; readonly theme: Theme } | undefined): string {
-  const rules = dress ? besideCss(dress.theme, dress.key, besideOf([table])) : [];
+  const rules = dress ? byWidth(dress.theme, (theme) => besideCss(theme, dress.key, besideOf([table]))) : [];
   // Nothing that a value says can end the style.
   const style = rules.length === 0 ? '' : `<style>\n${writeCss(rules).trim().replaceAll('</', '<\\/')}\n</style>\n`;
-  return `${style}${writeHtml(framedTable(table, { id: 'table', theme: dress?.key, inline: true }))}\n`;
+  // Shares beside fixed lengths are told from the box's width, with no stylesheet as well.
+  const measure = needsContainer(table) ? 'container-type: inline-size' : undefined;
+  return `${style}${writeHtml(boxed(framedTable(table, { id: 'table', theme: dress?.key, inline: true }), undefined, measure))}\n`;
 }

@@ -47,7 +47,7 @@ describe('A placement', () => {
   });
   it('sits where it is told by automatic margins', () => {
     const block = { id: 'a', kind: 'table', table: 't', theme: 'h', width: 'content', align: 'center', room: '8px', visitor: null } as const;
-    expect(placementCss(block)).toEqual({ frame: [['margin', '8px 8px 8px 8px']], table: [['margin', '0 auto']] });
+    expect(placementCss(block)).toEqual({ box: [['margin', '8px 8px 8px 8px']], table: [['margin', '0 auto']] });
     expect(placementCss({ ...block, width: 'fill' }).table).toEqual([['width', '100%']]);
   });
 });

@@ -31,18 +31,18 @@ export function readRoom(text: string): Outcome<readonly string[]> {
 const css = (outcome: Outcome<string>): string => (outcome.ok ? outcome.value : 'auto');
 
 /**
- * The frame's and the table's styles for a placement. The frame keeps the room around and never grows wider
+ * The styles of a placement's box and of its table. The box keeps the room around and never grows wider
  * than its column; the table sits in it by automatic margins (CSS 2.2, section 17.5.2).
  */
 export function placementCss({ width, align, room }: TableBlock): {
-  readonly frame: readonly (readonly [string, string])[];
+  readonly box: readonly (readonly [string, string])[];
   readonly table: readonly (readonly [string, string])[];
 } {
   const sides = readRoom(room);
   const margin = { start: '0 auto 0 0', center: '0 auto', end: '0 0 0 auto' }[align];
   const inline = css(readWidth(width));
   return {
-    frame: [['margin', sides.ok ? sides.value.join(' ') : '0']],
+    box: [['margin', sides.ok ? sides.value.join(' ') : '0']],
     table: [...(inline === 'auto' ? [] : [['width', inline] as const]), ...(inline === '100%' ? [] : [['margin', margin] as const])],
   };
 }

@@ -143,6 +143,17 @@ export function randomTheme(d: Dice, bases: readonly string[]): Theme {
   return { format: 'zest-theme/1', name: 'Random', base: d.pick(bases), swatches: names.map((name) => ({ name, colour: hex(d) })), values };
 }
 
+/** The theme with up to three width steps, at which some values or many are others. */
+export function withSteps(d: Dice, theme: Theme): Theme {
+  const all = [880, 640, 400].filter(() => d.chance(0.75));
+  const widths = (all.length > 0 ? all : [640]).map((width, i) => {
+    const { values } = randomTheme(d, [theme.base]);
+    const some = Object.fromEntries(Object.entries(values).filter(() => d.chance(0.4)));
+    return { name: `step-${i}`, width, values: some };
+  });
+  return { ...theme, widths };
+}
+
 const randomNumber = (d: Dice): string =>
   d.pick([`${d.whole(-90, 900)}`, `£${d.whole(1, 90)}.50`, `−${d.whole(1, 9)}.125`, `${d.whole(1, 9)},${d.whole(100, 999)}`]);
 

@@ -16,7 +16,19 @@ export {
 export { containerOf, exceptedFor, places, placesFor, type Slot } from './strength';
 export { edgeProperties, exceptionProperties, isExceptionProperty, type Excepted } from './excepted';
 /* Documents */
-export { THEME_FORMAT, countValues, ownText, type PartValues, type Picture, type Place, type Swatch, type Theme, type Values } from './theme';
+export {
+  THEME_FORMAT,
+  countValues,
+  ownText,
+  type PartValues,
+  type Picture,
+  type Place,
+  type Swatch,
+  type Theme,
+  type Values,
+  type WidthStep,
+} from './theme';
+export { STEP_LEAST, STEP_MOST, WIDTHS_MOST, atStep, hasSteps, ownLayers, placeAt, stepFor, stepOf, wholeOf, widthsOf } from './widths';
 export { MEDIA_ID, NAME_MOST, PICTURES_MOST, SWATCH_NAME, nameSchema, readTheme, themeSchema } from './read-theme';
 export { ground, starterNames, starterOf, starters, type Starter } from './starters';
 export { keyFrom } from './key';

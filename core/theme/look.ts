@@ -4,10 +4,11 @@ import { propertyOf, type Property, type PropertyName, type ValueKind } from './
 import { ground } from './starters/ground';
 import { starterOf } from './starters';
 import { readSwatches } from './read-swatches';
-import { ownText, type Picture, type Place, type Swatch, type Theme } from './theme';
+import { type Picture, type Place, type Swatch, type Theme } from './theme';
 import type { TypeScale } from './type-scale';
 import type { PartName } from './parts';
 import type { Value, Vocabulary } from './reading';
+import { ownLayers, placeAt } from './widths';
 import { readValue } from './values';
 
 /** Who says a value: the theme itself, its base theme, or the ground under every theme. */
@@ -53,14 +54,16 @@ export function lookOf(theme: Theme): Look {
   const base = starterOf(theme.base);
   const scale = theme.scale ?? base.scale ?? groundScale();
   const words = wordsOf(theme.swatches, base, scale, theme.pictures);
-  const layers: readonly { source: Source; theme: Theme }[] = [
-    { source: 'theme', theme },
-    { source: 'base', theme: base },
-    { source: 'ground', theme: ground },
+  const layers: readonly { source: Source; step: string; values: Theme['values'] }[] = [
+    ...ownLayers(theme).map(({ name, values }) => ({ source: 'theme' as const, step: name, values })),
+    { source: 'base', step: '', values: base.values },
+    { source: 'ground', step: '', values: ground.values },
   ];
+  const textIn = (values: Theme['values'], { part, condition }: Place, property: PropertyName): string | undefined =>
+    values[part]?.[condition]?.[property];
   const isOff = (part: PartName): boolean => {
     const place = { part, condition: 'rest' } as const;
-    const text = layers.map(({ theme: layer }) => ownText(layer, place, 'look')).find((each) => each !== undefined && words.read('switch', each).ok);
+    const text = layers.map(({ values }) => textIn(values, place, 'look')).find((each) => each !== undefined && words.read('switch', each).ok);
     return text === 'off';
   };
   const off = new Set(switchable.filter(isOff));
@@ -76,9 +79,9 @@ export function lookOf(theme: Theme): Look {
     said: (place, property) => {
       const found: Saying[] = [];
       if (isSilent(place.part, property)) return found;
-      for (const { source, theme: layer } of layers) {
-        const text = ownText(layer, place, property);
-        if (text !== undefined) found.push({ source, place, text, read: words.read(propertyOf(property).kind, text) });
+      for (const { source, step, values } of layers) {
+        const text = textIn(values, place, property);
+        if (text !== undefined) found.push({ source, place: placeAt(place, step), text, read: words.read(propertyOf(property).kind, text) });
       }
       return found;
     },
@@ -86,8 +89,8 @@ export function lookOf(theme: Theme): Look {
     isOff: (part) => off.has(part),
     valueAt: (place, { name, kind }) => {
       if (isSilent(place.part, name)) return undefined;
-      for (const { theme: layer } of layers) {
-        const text = ownText(layer, place, name);
+      for (const { values } of layers) {
+        const text = textIn(values, place, name);
         const outcome = text === undefined ? undefined : words.read(kind, text);
         if (outcome?.ok) return outcome.value;
       }

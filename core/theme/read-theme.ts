@@ -1,4 +1,4 @@
-import { array, mixed, number, object, string, type ObjectSchema } from 'yup';
+import { array, mixed, number, object, string, type ObjectSchema, type TestContext, type ValidationError } from 'yup';
 import { parseColour } from '../colour';
 import { SWATCH_REFERENCE } from './read-swatches';
 import { bad, type Outcome, type Problem } from '../outcome';
@@ -8,6 +8,7 @@ import { partNames, partOf, type PartName } from './parts';
 import { canBeSet, propertiesOf } from './properties';
 import { starterNames } from './starters';
 import { THEME_FORMAT, type Theme } from './theme';
+import { STEP_LEAST, STEP_MOST, WIDTHS_MOST } from './widths';
 
 export const NAME_MOST = 120;
 export const SWATCHES_MOST = 200;
@@ -55,6 +56,20 @@ const stepSchema = object({
   step: number().strict().required().integer('A step is a whole number.').min(-10).max(10),
 }).noUnknown();
 
+const widthSchema = object({
+  name: string()
+    .strict()
+    .required('A width step needs a name.')
+    .matches(SWATCH_NAME, 'A width step’s name is made of lower-case letters, digits and hyphens, a letter first.'),
+  width: number()
+    .strict()
+    .required('A width step says at which width it begins.')
+    .integer('A width step begins at a whole number of px.')
+    .min(STEP_LEAST, `A width step begins at ${STEP_LEAST} px at least.`)
+    .max(STEP_MOST, `A width step begins at ${STEP_MOST} px at most.`),
+  values: mixed<Theme['values']>().required('A width step has values, even if none is set.').test('values', valuesAreRight),
+}).noUnknown('A width step has a name, a width and values only.');
+
 const scaleSchema = object({
   base: number().strict().required().min(6, 'The base size is at least 6 px.').max(60, 'The base size is at most 60 px.'),
   ratio: number().strict().required().min(1, 'The ratio is at least 1.').max(2, 'The ratio is at most 2.'),
@@ -94,12 +109,15 @@ export const themeSchema: ObjectSchema<Theme> = object({
     .default(undefined)
     .max(PICTURES_MOST, `A theme has at most ${PICTURES_MOST} pictures of its own.`)
     .test('unique', 'Two pictures have the same name.', (pictures) => unique(pictures)),
-  values: mixed<Theme['values']>()
-    .required('A theme has values, even if none is set.')
-    .test('values', (value, context) => {
-      const problem = misplaced(value)[0];
-      return problem === undefined || context.createError({ message: problem.say, path: `values${problem.at ? `.${problem.at}` : ''}` });
-    }),
+  values: mixed<Theme['values']>().required('A theme has values, even if none is set.').test('values', valuesAreRight),
+  widths: array()
+    .strict()
+    .of(widthSchema.required())
+    .optional()
+    .default(undefined)
+    .max(WIDTHS_MOST, `A theme has at most ${WIDTHS_MOST} width steps.`)
+    .test('unique', 'Two width steps have the same name.', (widths) => unique(widths))
+    .test('apart', 'Two width steps begin at the same width.', (widths) => new Set(widths?.map(({ width }) => width)).size === (widths?.length ?? 0)),
 }).noUnknown('A theme has no other fields.') as unknown as ObjectSchema<Theme>;
 
 /** Reads a theme document from JSON that came from anywhere. Every problem says where it is. */
@@ -108,6 +126,11 @@ export function readTheme(json: unknown): Outcome<Theme> {
   if (!shape.ok) return shape;
   const problems = misplaced(shape.value.values);
   return problems.length > 0 ? bad(...problems) : shape;
+}
+
+function valuesAreRight(value: unknown, context: TestContext): true | ValidationError {
+  const problem = misplaced(value)[0];
+  return problem === undefined || context.createError({ message: problem.say, path: `${context.path}${problem.at ? `.${problem.at}` : ''}` });
 }
 
 const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value);

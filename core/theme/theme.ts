@@ -20,6 +20,15 @@ export interface Picture {
 export type Values = { readonly [property in PropertyName]?: string };
 export type PartValues = { readonly [condition in ConditionName]?: Values };
 
+/** Values that hold where the container is narrow: the box around the frame of the table, not the screen. */
+export interface WidthStep {
+  /** Like a swatch's: lower-case letters, digits and hyphens. */
+  readonly name: string;
+  /** The widest container at which it holds, in px. */
+  readonly width: number;
+  readonly values: Theme['values'];
+}
+
 /** A theme as it is kept and exchanged: `"format": "zest-theme/1"`, described in docs/theme-format.md. */
 export interface Theme {
   readonly format: 'zest-theme/1';
@@ -33,6 +42,8 @@ export interface Theme {
   /** Pictures of its own, beside those of the media shelf. */
   readonly pictures?: readonly Picture[];
   readonly values: { readonly [part in PartName]?: PartValues };
+  /** Its width steps, in any order; without them, it has the usual two, at which nothing differs. */
+  readonly widths?: readonly WidthStep[];
 }
 
 export const THEME_FORMAT = 'zest-theme/1';
@@ -41,14 +52,17 @@ export const THEME_FORMAT = 'zest-theme/1';
 export interface Place {
   readonly part: PartName;
   readonly condition: ConditionName;
+  /** Name of a width step; without one, at every width. */
+  readonly step?: string;
 }
 
 /** The text set at a place of this very theme, or undefined. */
-export const ownText = (theme: Theme, { part, condition }: Place, property: PropertyName): string | undefined =>
-  theme.values[part]?.[condition]?.[property];
+export const ownText = (theme: Theme, { part, condition, step }: Place, property: PropertyName): string | undefined =>
+  (step === undefined ? theme : theme.widths?.find(({ name }) => name === step))?.values[part]?.[condition]?.[property];
 
 /** How many values a theme sets itself. */
 export const countValues = (theme: Theme): number =>
-  Object.values(theme.values)
+  [theme, ...(theme.widths ?? [])]
+    .flatMap(({ values }) => Object.values(values))
     .flatMap((part) => Object.values(part))
     .reduce((sum, values) => sum + Object.keys(values).length, 0);

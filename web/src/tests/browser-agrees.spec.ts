@@ -1,4 +1,6 @@
 import {
+  boxed,
+  byWidth,
   contract,
   element,
   besideOf,
@@ -11,8 +13,8 @@ import {
   type MarkupNode,
 } from '../../../core/compile';
 import { gridOf, heldOn, slotOf, type GridCell, type Held, type Table } from '../../../core/table';
-import { starterNames, type ConditionName, type Slot, type Theme } from '../../../core/theme';
-import { dice, randomHeld, randomTable, randomTheme, withExceptions } from '../../../core/tests/random';
+import { atStep, starterNames, stepFor, widthsOf, type ConditionName, type Slot, type Theme } from '../../../core/theme';
+import { dice, randomHeld, randomTable, randomTheme, withExceptions, withSteps } from '../../../core/tests/random';
 import {
   bandOf,
   differences,
@@ -67,19 +69,24 @@ const barElements = (): Element[] =>
   );
 
 /** A page of its own for a dressed table: 16 px, white, black. Gives the differences between prediction and browser. */
-function disagreements(theme: Theme, table: Table, held: Held, lean: boolean): string[] {
+function disagreements(whole: Theme, table: Table, held: Held, lean: boolean, width = 1000): string[] {
+  const theme = atStep(whole, stepFor(whole, width));
   const host = document.createElement('div');
   const shadow = host.attachShadow({ mode: 'open' });
   document.body.append(host);
   try {
-    const css = writeCss([...frameRules, ...themeCss(theme, { key: 'case', held: true, around: true, lean, beside: besideOf([table]) })]);
+    const css = writeCss([
+      ...frameRules,
+      ...byWidth(whole, (at) => themeCss(at, { key: 'case', held: true, around: true, lean, beside: besideOf([table]) })),
+    ]);
     const markup = element(
       'div',
       { class: contract.around('case') },
       ...barElements(),
       tableElement(table, { id: 'case', theme: 'case', held, slots: true, contentOf: inside }),
     );
-    shadow.innerHTML = `<style>:host{all:initial;font:16px/normal page;color:#000}${css}</style>${writeHtml(markup)}<i id="probe"></i>`;
+    shadow.innerHTML = `<style>:host{all:initial;font:16px/normal page;color:#000}${css}</style>${writeHtml(boxed(markup))}<i id="probe"></i>`;
+    host.style.cssText = `display:block;width:${width}px`;
     const around = shadow.querySelector<HTMLElement>('.zp-case-around');
     const box = shadow.querySelector('table');
     if (!around || !box) throw new Error('The case has a table');
@@ -179,6 +186,20 @@ describe('What core predicts is what Chromium computes', () => {
         const table = withExceptions(d, randomTable(d));
         const found = disagreements(theme, table, randomHeld(d, table), seed % 2 === 1);
         expect(found.slice(0, 5)).withContext(`seed ${seed}`).toEqual([]);
+      }
+    });
+  }
+
+  for (let block = 0; block < 12; block++) {
+    it(`for themes with width steps, at widths in and beside each, seeds ${block * 25} to ${block * 25 + 24}`, () => {
+      for (let seed = block * 25; seed < block * 25 + 25; seed++) {
+        const d = dice(20_000 + seed);
+        const theme = withSteps(d, randomTheme(d, starterNames));
+        const table = d.chance(0.3) ? withExceptions(d, randomTable(d)) : randomTable(d);
+        const step = d.pick(widthsOf(theme)).width;
+        const width = d.pick([step, step + 1, step - 1, 1000, 300]);
+        const found = disagreements(theme, table, randomHeld(d, table), seed % 2 === 1, width);
+        expect(found.slice(0, 5)).withContext(`seed ${seed} at ${width}px`).toEqual([]);
       }
     });
   }

@@ -10,6 +10,9 @@ import { ChangeDetectionStrategy, Component, computed, input, model } from '@ang
         <span [style.left.%]="(tick / most()) * 100">{{ tick }}</span>
       }
     </div>
+    @for (mark of marks(); track mark) {
+      <i class="mark" aria-hidden="true" [style.left.%]="(mark / most()) * 100"></i>
+    }
     <input
       type="range"
       [attr.aria-label]="label()"
@@ -41,6 +44,13 @@ import { ChangeDetectionStrategy, Component, computed, input, model } from '@ang
       bottom: 3px;
       padding-inline-start: 3px;
       border-inline-start: 1px solid var(--zest-line);
+    }
+    .mark {
+      position: absolute;
+      inset-block-end: 0;
+      width: 2px;
+      height: 12px;
+      background: var(--zest-ink);
     }
     input {
       position: absolute;
@@ -86,6 +96,8 @@ export class Ruler {
   /** Width of the whole ruler in px. */
   readonly most = input.required<number>();
   readonly label = input('Container width');
+  /** Widths at which something else begins to hold, as marks on the ruler. */
+  readonly marks = input<readonly number[]>([]);
   /** Round widths along the ruler, but for those that the handle's own number would cover. */
   protected readonly ticks = computed(() => {
     const [most, handle] = [this.most(), Math.min(this.width(), this.most())];

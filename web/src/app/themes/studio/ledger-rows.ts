@@ -12,6 +12,7 @@ import {
   propertyOf,
   type Property,
   starterOf,
+  stepOf,
   type ConditionName,
   type PartName,
   type PropertyName,
@@ -86,7 +87,9 @@ function cellOf(theme: Theme, part: PartName, condition: ConditionName, row: Row
   const first = resolved[0];
   if (!first) throw new RangeError(`The row ${row} has no property`);
   const bundle = bundles.find(({ name }) => name === row);
-  const isOwn = ({ from }: Resolved): boolean => from.source === 'theme' && from.place?.part === part && from.place.condition === condition;
+  const step = stepOf(theme);
+  const isOwn = ({ from }: Resolved): boolean =>
+    from.source === 'theme' && from.place?.part === part && from.place.condition === condition && (from.place.step ?? '') === step;
   const texts = resolved.map(({ text }) => text);
   const own = resolved.some(isOwn);
   return {

@@ -56,7 +56,7 @@ export class Ledger {
     return at && row ? `${row.label}, ${this.label(at.condition)}` : '';
   });
   protected readonly visualText = computed(() => {
-    const [at, theme] = [this.visual(), this.state.theme()];
+    const [at, theme] = [this.visual(), this.state.viewed()];
     const cell = at && theme && ledgerCell(theme, this.state.parts(), at.condition, at.row);
     return cell && !cell.mixed ? cell.text : '';
   });
@@ -68,11 +68,11 @@ export class Ledger {
   });
   protected readonly conditions = computed(() => sharedConditions(this.state.parts()));
   protected readonly silence = computed(() => {
-    const theme = this.state.theme();
+    const theme = this.state.viewed();
     return theme ? silenceOf(theme, this.state.parts(), this.state.table()) : '';
   });
   protected readonly rows = computed<readonly ShownRow[]>(() => {
-    const theme = this.state.theme();
+    const theme = this.state.viewed();
     if (!theme) return [];
     const parts = this.state.parts();
     return ledgerRows(parts, this.opened(), this.search()).map((row, i, all) => ({
@@ -106,7 +106,7 @@ export class Ledger {
 
   constructor() {
     effect((onCleanup) => {
-      const [theme, part, conditions] = [this.state.theme(), this.state.part(), this.conditions()];
+      const [theme, part, conditions] = [this.state.viewed(), this.state.part(), this.conditions()];
       const timer = setTimeout(
         () => this.together.set(theme ? failingTogether(theme, part, conditions) : new Map<ConditionName, SlotReadability>()),
         REST_MS,
@@ -134,7 +134,7 @@ export class Ledger {
     return cell?.contrast?.passes ? this.together().get(condition) : undefined;
   }
 
-  protected label = (condition: ConditionName): string => conditionLabel(this.state.theme(), condition);
+  protected label = (condition: ConditionName): string => conditionLabel(this.state.viewed(), condition);
   protected isOpen = (row: LedgerRow): boolean => this.opened().has(row.name);
   protected toggle(row: LedgerRow): void {
     this.opened.update((opened) =>
@@ -170,7 +170,7 @@ export class Ledger {
   }
 
   protected edit(condition: ConditionName, row: RowName, text?: string): void {
-    const theme = this.state.theme();
+    const theme = this.state.viewed();
     const cell = theme && ledgerCell(theme, this.state.parts(), condition, row);
     if (!cell) return;
     this.focus(condition, row);
@@ -183,7 +183,7 @@ export class Ledger {
   }
 
   protected openVisual(condition: ConditionName, row: RowName): void {
-    const theme = this.state.theme();
+    const theme = this.state.viewed();
     if (!theme || !ledgerCell(theme, this.state.parts(), condition, row)) return;
     this.focus(condition, row);
     this.changes.detectChanges();
@@ -253,12 +253,12 @@ export class Ledger {
 
   /** Gives the first chosen condition's values to the others; with one cell chosen, to every condition of its row. */
   protected fillAcross(): void {
-    const theme = this.state.theme();
+    const theme = this.state.viewed();
     if (theme) this.state.typeMany(fillAcross(theme, this.state.parts(), this.range(), this.conditions()));
   }
 
   protected copy(event: ClipboardEvent): void {
-    const theme = this.state.theme();
+    const theme = this.state.viewed();
     if (this.editing() || !theme) return;
     event.clipboardData?.setData('text/plain', rangeText(theme, this.state.parts(), this.range()));
     event.preventDefault();

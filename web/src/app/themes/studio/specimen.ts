@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, inject, input, output, signal, viewChild } from '@angular/core';
-import { contract, element, frameRules, surrounded, tableElement, themeCss, writeCss, writeHtml } from '../../../../../core/compile';
+import { boxed, byWidth, contract, element, frameRules, surrounded, tableElement, themeCss, writeCss, writeHtml } from '../../../../../core/compile';
 import { gridOf, heldOn, partOfCell, sectionRows, widthOf, type GridCell, type Table } from '../../../../../core/table';
 import { partOf, type ConditionName, type PartName, type Theme } from '../../../../../core/theme';
 
@@ -177,7 +177,10 @@ export class Specimen {
 
   constructor() {
     effect(() => {
-      const css = writeCss([...frameRules, ...themeCss(this.theme(), { key: 'specimen', held: true, around: true })], 'compact');
+      const css = writeCss(
+        [...frameRules, ...byWidth(this.theme(), (theme) => themeCss(theme, { key: 'specimen', held: true, around: true }))],
+        'compact',
+      );
       this.sheet.replaceSync(`:host{color:#000;font:16px/1.4 system-ui,sans-serif}table{width:100%}${css}`);
       this.attach();
       this.placeTags();
@@ -192,7 +195,7 @@ export class Specimen {
         tableElement(table, { id: 'specimen', theme: 'specimen', slots: true, held: { columns, headers }, contentOf }),
       );
       const shown = this.around() ? surrounded(markup, { theme: 'specimen', info: infoOf(table), empty: true }) : markup;
-      this.content.innerHTML = writeHtml(shown, 'compact');
+      this.content.innerHTML = writeHtml(boxed(shown), 'compact');
     });
     effect(() => {
       const held = this.held();

@@ -6,11 +6,15 @@ import { themeFiles } from '../../../../../core/hand-off';
 import { sayProblem } from '../../../../../core/outcome';
 import { previewOf, shownTable } from '../../../../../core/table';
 import {
+  atStep,
   lookOf,
   partOf,
+  placeAt,
   properties,
   propertiesOf,
   propertyOf,
+  stepFor,
+  widthsOf,
   type ConditionName,
   type PartName,
   type Picture,
@@ -18,6 +22,7 @@ import {
   type PropertyName,
   type Theme,
 } from '../../../../../core/theme';
+import { widthWithin } from './width-within';
 import { sampleTable } from '../../controls/sample-table';
 import { Deleting } from '../../controls/deleting';
 import { Api, type KeptTable } from '../../documents/api';
@@ -75,8 +80,23 @@ export class StudioState implements EditedLook {
   readonly focusRequested = signal(0);
   /** Texts that were typed and cannot be read, by part, condition and row: kept in their cells until they are mended. */
   readonly wrong = signal<ReadonlyMap<string, Wrong>>(new Map());
-  readonly look = computed(() => {
+  /** The width step that is looked at and set at; empty for what holds at every width. */
+  readonly step = signal('');
+  /** The theme as it is at that step. */
+  readonly viewed = computed(() => {
     const theme = this.theme();
+    return theme && atStep(theme, this.step());
+  });
+  /** How wide the container of the specimen can be without scrolling, in px. */
+  readonly room = signal(900);
+  /** How wide the container of the specimen is to be, in px, as far as its step allows. */
+  readonly wanted = signal(10_000);
+  readonly width = computed(() => {
+    const theme = this.theme();
+    return theme ? widthWithin(theme, this.step(), this.wanted()) : this.wanted();
+  });
+  readonly look = computed(() => {
+    const theme = this.viewed();
     return theme && lookOf(theme);
   });
 
@@ -112,7 +132,7 @@ export class StudioState implements EditedLook {
     this.change(`bring in the picture ${picture.name}`, '', (theme) => ({ ...theme, pictures: [...(theme.pictures ?? []), picture] }));
   };
 
-  wrongKey = (condition: ConditionName, row: RowName): string => `${this.parts().join('+')} ${condition} ${row}`;
+  wrongKey = (condition: ConditionName, row: RowName): string => `${this.parts().join('+')} ${condition} ${row} ${this.step()}`;
 
   /** Sets what was typed at a place; gives false and keeps the text beside the place when it cannot be read. */
   type = (condition: ConditionName, row: RowName, typed: string, touches = ''): boolean => this.typeMany([{ condition, row, typed }], touches);
@@ -149,14 +169,16 @@ export class StudioState implements EditedLook {
   }
 
   private put(theme: Theme, { condition, row }: Omit<Entry, 'typed'>, texts: readonly string[] | undefined): Theme {
+    const step = this.step();
     return this.parts().reduce(
-      (changed, part) => sidesOf(row).reduce((each, side, i) => setValue(each, { part, condition }, side, texts && (texts[i] ?? texts[0])), changed),
+      (changed, part) =>
+        sidesOf(row).reduce((each, side, i) => setValue(each, placeAt({ part, condition }, step), side, texts && (texts[i] ?? texts[0])), changed),
       theme,
     );
   }
 
   private inWords({ condition, row }: Omit<Entry, 'typed'>): string {
-    return placeInWords({ part: this.part(), condition }, sidesOf(row)[0]);
+    return placeInWords(placeAt({ part: this.part(), condition }, this.step()), sidesOf(row)[0]);
   }
 
   propertiesOf = (row: RowName): readonly PropertyName[] => sidesOf(row);
@@ -166,7 +188,7 @@ export class StudioState implements EditedLook {
   /** Takes back own values in a scope, so that they come from above again. */
   reset(what: string, scope: Scope): void {
     this.wrong.set(new Map());
-    this.session()?.act(`reset ${what}`, '', (theme) => resetValues(theme, scope));
+    this.session()?.act(`reset ${what}`, '', (theme) => resetValues(theme, { ...scope, step: this.step() }));
   }
 
   forgive(condition: ConditionName, row: RowName): void {
@@ -188,11 +210,26 @@ export class StudioState implements EditedLook {
   }
 
   /** Goes to where a value is set. */
-  goTo({ part, condition }: Place, row: RowName): void {
+  goTo({ part, condition, step = '' }: Place, row: RowName): void {
+    if (step !== this.step()) this.goToStep(step);
     this.parts.set([part]);
     this.condition.set(condition);
     this.row.set(row);
     this.focusRequested.update((n) => n + 1);
+  }
+
+  /** Looks at a width step: the specimen is as wide as it holds at most, or as there is room. */
+  goToStep(step: string): void {
+    const theme = this.theme();
+    if (!theme) return;
+    this.step.set(step);
+    this.wanted.set(widthsOf(theme).find(({ name }) => name === step)?.width ?? this.room());
+  }
+  /** Goes to a width, and to the step that holds there. */
+  goToWidth(width: number): void {
+    const theme = this.theme();
+    this.wanted.set(width);
+    if (theme) this.step.set(stepFor(theme, width));
   }
 
   change(label: string, touches: string, make: (theme: Theme) => Theme): void {

@@ -7,7 +7,7 @@ import { MatDialog } from '@angular/material/dialog';
 import { MatIconModule } from '@angular/material/icon';
 import { MatTooltipModule } from '@angular/material/tooltip';
 import { Router, RouterLink } from '@angular/router';
-import { bundles, conditionNames, countValues, partNames, partOf, propertyNames, starterOf } from '../../../../../core/theme';
+import { bundles, conditionNames, countValues, partNames, partOf, propertyNames, starterOf, widthsOf } from '../../../../../core/theme';
 import { Name } from '../../controls/rename';
 import { Ruler } from '../../controls/ruler';
 import { UndoRedo } from '../../controls/undo-redo';
@@ -22,6 +22,7 @@ import { StudioState } from './studio-state';
 import { Swatches } from './swatches';
 import { TypeScalePanel } from './type-scale';
 import { Why } from './why';
+import { WidthSteps } from './width-steps';
 
 @Component({
   selector: 'zest-studio',
@@ -41,6 +42,7 @@ import { Why } from './why';
     TypeScalePanel,
     UndoRedo,
     Why,
+    WidthSteps,
   ],
   providers: [OpenDocument, StudioState, { provide: EditedLook, useExisting: StudioState }],
   templateUrl: './studio.html',
@@ -59,31 +61,46 @@ export class Studio implements OnInit {
   readonly part = input<string>();
   readonly condition = input<string>();
   readonly property = input<string>();
+  readonly step = input<string>();
 
   /** As in studio.scss: the parts of the studio stand one below the other. */
   private readonly narrowView = toSignal(inject(BreakpointObserver).observe('(max-width: 900px)'));
   protected readonly narrow = computed(() => this.narrowView()?.matches ?? false);
 
-  readonly width = signal(10_000);
-  readonly room = signal(900);
+  readonly width = this.state.wanted;
+  readonly room = this.state.room;
+  /** The end of the ruler: beyond the widest step, so that what holds above it can be seen. */
+  protected readonly most = computed(() => Math.max(this.room(), this.state.width()));
+  protected readonly marks = computed(() => {
+    const theme = this.state.theme();
+    return theme ? widthsOf(theme).map(({ width }) => width) : [];
+  });
   private readonly stage = viewChild<ElementRef<HTMLElement>>('stage');
 
   constructor() {
     effect(() => {
-      const [part, condition, property] = [this.state.part(), this.state.condition(), this.state.row()];
-      void this.router.navigate([], { queryParams: { part, condition, property }, replaceUrl: true });
+      const [part, condition, property, step] = [this.state.part(), this.state.condition(), this.state.row(), this.state.step() || null];
+      void this.router.navigate([], { queryParams: { part, condition, property, step }, replaceUrl: true });
     });
     followRoom(this.stage, () => (this.narrow() ? 132 : 152), this);
   }
 
+  private asked: string | undefined;
   ngOnInit(): void {
+    this.asked = this.step();
     const part = partNames.find((name) => name === this.part());
     if (part) this.state.pick(part);
     const condition = conditionNames.find((name) => name === this.condition());
     if (condition && partOf(this.state.part()).conditions.includes(condition)) this.state.condition.set(condition);
     const row = [...propertyNames, ...bundles.map(({ name }) => name)].find((name) => name === this.property());
     if (row) this.state.row.set(row);
-    void this.state.open(this.id());
+    void this.state.open(this.id()).then(() => this.state.goToStep(this.stepAsked()));
+  }
+
+  /** The step that the address names, if the theme has it. */
+  private stepAsked(): string {
+    const theme = this.state.theme();
+    return (theme && widthsOf(theme).find(({ name }) => name === this.asked)?.name) ?? '';
   }
 
   protected about(): string {

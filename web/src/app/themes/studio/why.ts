@@ -150,17 +150,17 @@ export class Why {
     return kind === 'line' ? 'line' : label.toLowerCase();
   });
   protected readonly steps = computed<readonly Step[]>(() => {
-    const theme = this.state.theme();
+    const theme = this.state.viewed();
     if (!theme || !this.fits()) return [];
     const { chain } = resolvedAt(theme, this.state.part(), this.state.condition(), this.property());
     return chain.map((link) => ({ where: sourceInWords(theme, link), text: link.text, state: link.state, place: link.place, say: link.say }));
   });
   protected readonly finding = computed(() => {
-    const theme = this.state.theme();
+    const theme = this.state.viewed();
     return theme && this.isAboutReading() ? findingAt(theme, this.state.part(), this.state.condition()) : undefined;
   });
   protected readonly onPicture = computed(() => {
-    const theme = this.state.theme();
+    const theme = this.state.viewed();
     return theme !== undefined && this.isAboutReading() && hasPictureBehind(theme, { part: this.state.part(), conditions: [] });
   });
 

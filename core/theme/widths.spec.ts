@@ -1,0 +1,105 @@
+import {
+  addWidthStep,
+  changeWidthStep,
+  changesBetween,
+  deleteWidthStep,
+  renameSwatch,
+  resetValues,
+  setValue,
+  threeWayMerge,
+  usesOfSwatch,
+} from '../edit';
+import { resolve, resolveAt } from '../resolve';
+import { atStep, countValues, hasSteps, lookOf, ownText, readTheme, stepFor, stepOf, widthsOf, wholeOf, type Place, type Theme } from './index';
+
+const plain: Theme = {
+  format: 'zest-theme/1',
+  name: 'T',
+  base: 'hairline',
+  swatches: [{ name: 'reed', colour: '#336655' }],
+  values: { 'body-rows': { rest: { weight: '500', ink: 'reed' }, even: { weight: '600' } } },
+};
+const place = (step?: string): Place => ({ part: 'body-rows', condition: 'rest', ...(step === undefined ? {} : { step }) });
+const weightAt = (theme: Theme, step: string): string => resolveAt(atStep(theme, step), place(), 'weight').css;
+const stepped = setValue(setValue(plain, place('medium'), 'weight', '700'), place('narrow'), 'ink', 'reed 50%');
+
+describe('Width steps', () => {
+  it('are two until others are made, and hold from the width that they name', () => {
+    expect(widthsOf(plain).map(({ name, width }) => `${name} ${width}`)).toEqual(['medium 720', 'narrow 480']);
+    expect([1000, 721, 720, 481, 480, 1].map((width) => stepFor(plain, width))).toEqual(['', '', 'medium', 'medium', 'narrow', 'narrow']);
+    expect(hasSteps(plain)).toBeFalse();
+    expect(hasSteps(stepped)).toBeTrue();
+  });
+
+  it('say what they set, and else what wider ones say', () => {
+    expect(['', 'medium', 'narrow'].map((step) => weightAt(stepped, step))).toEqual(['500', '700', '700']);
+    expect(ownText(stepped, place('narrow'), 'ink')).toBe('reed 50%');
+    expect(ownText(stepped, place('narrow'), 'weight')).toBeUndefined();
+    const { chain } = resolve(atStep(stepped, 'narrow'), { part: 'body-rows', conditions: [] }, 'ink');
+    expect(chain.slice(0, 2).map((link) => `${link.place?.step ?? ''} ${link.state}`)).toEqual(['narrow holds', ' beaten']);
+  });
+
+  it('do not go beyond their place: a band of every width beats a step’s rest', () => {
+    const even = resolve(atStep(stepped, 'narrow'), { part: 'body-rows', conditions: ['even'] }, 'weight');
+    expect(even.text).toBe('600');
+  });
+
+  it('are set through a theme that is looked at there', () => {
+    const viewed = setValue(atStep(plain, 'narrow'), place(), 'ink', '#000000');
+    expect(stepOf(viewed)).toBe('narrow');
+    expect(lookOf(viewed).said(place(), 'ink')[0]?.text).toBe('#000000');
+    expect(ownText(wholeOf(viewed), place('narrow'), 'ink')).toBe('#000000');
+    expect(wholeOf(viewed).values).toBe(plain.values);
+  });
+
+  it('are counted, told, reset and merged', () => {
+    expect(countValues(stepped)).toBe(countValues(plain) + 2);
+    expect(changesBetween(plain, stepped).map(({ what }) => what)).toEqual(['Body rows, at medium: weight', 'Body rows, at narrow: ink']);
+    expect(hasSteps(resetValues(stepped, { parts: ['body-rows'], step: 'narrow' }))).toBeTrue();
+    expect(ownText(resetValues(stepped, { step: '' }), place('medium'), 'weight')).toBe('700');
+    expect(countValues(resetValues(stepped, {}))).toBe(0);
+    const mine = setValue(stepped, place('narrow'), 'size', '12px');
+    const theirs = setValue(stepped, place('medium'), 'size', '14px');
+    const merged = threeWayMerge(stepped, mine, theirs);
+    expect(merged.conflicts).toEqual([]);
+    expect(ownText(merged.value, place('narrow'), 'size')).toBe('12px');
+    expect(ownText(merged.value, place('medium'), 'size')).toBe('14px');
+  });
+
+  it('are reached by a swatch’s new name, and named among its uses', () => {
+    expect(ownText(renameSwatch(stepped, 'reed', 'moss'), place('narrow'), 'ink')).toBe('moss 50%');
+    expect(usesOfSwatch(stepped, 'reed').map((use) => ('place' in use ? (use.place.step ?? '') : use.swatch))).toEqual(['', 'narrow']);
+  });
+
+  it('are added, renamed, moved and taken away, each with what is set at it', () => {
+    const added = addWidthStep(stepped, 'column', 320);
+    if (!added.ok) throw new Error(added.problems[0]?.say);
+    expect(widthsOf(added.value).map(({ name }) => name)).toEqual(['medium', 'narrow', 'column']);
+    expect(weightAt(added.value, 'column')).toBe('700');
+    const changed = changeWidthStep(added.value, 'medium', { name: 'tablet', width: 800 });
+    expect(changed.ok && weightAt(changed.value, 'tablet')).toBe('700');
+    expect(weightAt(deleteWidthStep(stepped, 'medium'), 'narrow')).toBe('500');
+    for (const [name, width, say] of [
+      ['narrow', 300, /already/],
+      ['slim', 480, /“narrow” begins at 480px already/],
+      ['Slim', 300, /lower-case/],
+      ['slim', 20, /from 120 to 4000/],
+    ] as const) {
+      const refused = addWidthStep(stepped, name, width);
+      expect(refused.ok ? '' : refused.problems[0]?.say).toMatch(say);
+    }
+  });
+
+  it('are read from a document, with every mistake in its place', () => {
+    expect(readTheme(stepped)).toEqual({ ok: true, value: stepped });
+    const say = (widths: unknown): string => {
+      const read = readTheme({ ...plain, widths });
+      return read.ok ? '' : read.problems.map((problem) => `${problem.at ?? ''}: ${problem.say}`).join('; ');
+    };
+    expect(say([{ name: 'a', width: 480, values: { 'body-rows': { rest: { wieght: '1' } } } }])).toMatch(/widths\/0\/values\/.*no property “wieght”/);
+    expect(say([{ name: 'a', width: 480 }])).toMatch(/has values/);
+    expect(say([{ name: 'a', width: 48, values: {} }])).toMatch(/at least/);
+    expect(say(['a', 'a'].map((name, i) => ({ name, width: 480 + i, values: {} })))).toMatch(/same name/);
+    expect(say(['a', 'b'].map((name) => ({ name, width: 480, values: {} })))).toMatch(/same width/);
+  });
+});
