@@ -379,48 +379,6 @@ describe('In the studio', () => {
     await untilStyle('link', 'Crossings', 'color', 'rgb(125, 31, 51)');
   }, 60_000);
 
-  it('k. a width step has values of its own, which hold there and show what they fall back to', async () => {
-    await open('harbour-dusk');
-    await person.choose(/Shown on/, 'A small sample');
-    const padding = (): Promise<string> => style('cell', 'Fennel Point', 'padding-inline-start');
-    const before = await padding();
-    await person.click('button', /^At narrow, 480 pixels/);
-    await setValue('Padding', 'At rest', '2px 5px');
-    await person.until('the narrow padding', async () => ((await padding()) === '5px' ? true : undefined));
-    await person.find('gridcell', /^Size, At rest: body, from/);
-    await person.untilText(/Body rows, at narrow\s+2px/);
-    // Every width has what it had; dragged to 400 px, specimen and ledger go back to the step.
-    await person.click('button', 'Every width');
-    await person.until('the usual padding', async () => ((await padding()) === before ? true : undefined));
-    await person.find('gridcell', /^Padding, At rest: (?!2px)/);
-    await driver.executeScript(
-      'arguments[0].value = 400; arguments[0].dispatchEvent(new Event("input"))',
-      await person.find('slider', 'Container width'),
-    );
-    await person.find('gridcell', /^Padding, At rest: 2px 5px/);
-    await person.find('button', /^At narrow.*4 set/);
-    // A step is added, refused where one begins already, renamed and taken away.
-    await person.click('button', 'Add a width step');
-    await person.fill('textbox', 'Name', 'column');
-    await person.fill('spinbutton', /Holds up to/, '480');
-    await person.click('button', 'Add it');
-    await person.find('alert', /narrow.*480px already/);
-    await person.fill('spinbutton', /Holds up to/, '300');
-    await person.click('button', 'Add it');
-    await person.click('button', 'Change the step column');
-    await person.fill('textbox', 'Name', 'gutter');
-    await person.click('button', 'Change it');
-    await person.find('button', /^At gutter, 300/);
-    // It also has what the wider step says.
-    await person.find('gridcell', /^Padding, At rest: 2px 5px, from Body rows, at narrow/);
-    await person.click('button', 'Change the step gutter');
-    await person.click('button', 'Take it away');
-    await person.gone('button', /^At gutter/);
-    await person.untilKept();
-    await driver.navigate().refresh();
-    await person.find('button', /^At narrow.*4 set/);
-  }, 90_000);
-
   it('j. a theme is found as its name is typed, and a starter is tried on one’s own table before it is taken', async () => {
     await person.open(`${app.url}/themes`);
     await person.find('link', 'Harbour dusk');

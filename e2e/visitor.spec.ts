@@ -13,10 +13,10 @@ describe('A table that visitors use', () => {
 
   const column = (at: number, where = 'document'): Promise<readonly string[]> =>
     driver.executeScript(
-      `return [...${where}.querySelectorAll('[data-visitor] tbody tr:not([hidden])')].map((row) => row.cells[arguments[0]].textContent)`,
+      `return [...${where}.querySelectorAll('[data-visitor] tbody tr:not([hidden])')].map((row) => row.cells[arguments[0]].innerText)`,
       at,
     );
-  const status = (): Promise<string> => driver.executeScript("return document.querySelector('[data-visitor] [role=status]').textContent");
+  const status = (): Promise<string> => driver.executeScript("return document.querySelector('[data-visitor] [role=status]').innerText");
 
   it('is set up on a page, works in its preview as it will be published, and can be undone', async () => {
     await person.open(`${app.url}/pages/thistle-press`);
@@ -121,7 +121,7 @@ describe('A table that visitors use', () => {
     await person.open(`${app.url}/site/night-boats`);
     await person.find('searchbox', 'Search');
     const footer = (): Promise<number> =>
-      driver.executeScript("return Number(document.querySelector('#place-7 tfoot [data-total]').textContent.replaceAll(',', ''))");
+      driver.executeScript("return Number(document.querySelector('#place-7 tfoot [data-total]').innerText.replaceAll(',', ''))");
     const all = await footer();
     await person.focus('searchbox', 'Search');
     await person.press('moth');

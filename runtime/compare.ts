@@ -1,3 +1,4 @@
+import { textOf } from './text';
 import type { Unit } from './units';
 
 export type Direction = 'ascending' | 'descending';
@@ -9,7 +10,7 @@ function keyOf(unit: Unit, column: number): Key {
   const value = cell?.getAttribute('data-value');
   if (value === '') return null;
   if (value != null) return Number(value);
-  return cell?.textContent.trim() || null;
+  return textOf(cell) || null;
 }
 
 const known = new WeakMap<readonly Unit[], Map<number, readonly Key[]>>();

@@ -1,6 +1,7 @@
 import { readAddress, writeAddress, type State } from './address';
 import { folded, sorted, type Direction } from './compare';
 import { fillFilters, passes } from './filters';
+import { textOf } from './text';
 import { addUp } from './totals';
 import { sortHeaders, unitsOf, type Unit } from './units';
 
@@ -71,8 +72,7 @@ export function dress(box: HTMLElement): void {
   const search = (): void => {
     const asked = folded(state.search).split(/\s+/).filter(Boolean);
     if (asked.length === 0 && state.filters.size === 0) return void (matching = undefined);
-    if (asked.length > 0)
-      texts ??= units.map(({ rows }) => folded(rows.map((row) => [...row.cells].map((cell) => cell.textContent).join('\n')).join('\n')));
+    if (asked.length > 0) texts ??= units.map(({ rows }) => folded(rows.map((row) => [...row.cells].map(textOf).join('\n')).join('\n')));
     matching = new Set(units.filter((unit, i) => asked.every((word) => texts?.[i]?.includes(word)) && passes(unit, state.filters)));
   };
 
@@ -128,7 +128,7 @@ export function dress(box: HTMLElement): void {
     if (!row || !cell) return;
     const at = units.indexOf(unit);
     const made = make('input', { type: 'checkbox', className: 'zp-choose', checked: chosen.has(at) });
-    made.setAttribute('aria-label', say('choose', { row: cell.textContent.trim() }));
+    made.setAttribute('aria-label', say('choose', { row: textOf(cell) }));
     const mark = (): void => unit.rows.forEach((each) => each.toggleAttribute('data-selected', made.checked));
     made.addEventListener('change', () => {
       if (made.checked) chosen.add(at);

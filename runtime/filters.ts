@@ -1,4 +1,5 @@
 import { folded } from './compare';
+import { textOf } from './text';
 import type { Unit } from './units';
 
 /** What a column is filtered by: words, one of its values, or a range in which both ends count. */
@@ -14,7 +15,7 @@ export type Filters = Map<number, Filter>;
 export const passes = (unit: Unit, filters: Filters): boolean =>
   [...filters].every(([column, { text, is, from, to }]) => {
     const cell = unit.cellAt(column);
-    const has = cell?.textContent.trim() ?? '';
+    const has = textOf(cell);
     if (is !== undefined) return has === is;
     if (text !== undefined) return folded(has).includes(folded(text));
     const value = cell?.getAttribute('data-value');
@@ -64,7 +65,7 @@ export function fillFilters(box: HTMLElement, { columns, units, filters, languag
     const now = filters.get(column) ?? {};
     if (kind === 'choice') {
       const field = document.createElement('select');
-      const values = [...new Set(units.map((unit) => unit.cellAt(column)?.textContent.trim() ?? ''))].filter(Boolean);
+      const values = [...new Set(units.map((unit) => textOf(unit.cellAt(column))))].filter(Boolean);
       const { compare } = new Intl.Collator(language, { numeric: true });
       field.append(new Option(say('any'), ''), ...values.sort(compare).map((value) => new Option(value)));
       field.value = now.is ?? '';

@@ -1,3 +1,4 @@
+import { labelIn, textOf } from './text';
 import type { Unit } from './units';
 
 /** How a total is worked out and written, as its cell says. */
@@ -16,7 +17,7 @@ export function addUp(table: HTMLTableElement, found: readonly Unit[], language:
     const row = cell.parentElement as HTMLTableRowElement;
     const column = [...row.cells].slice(0, cell.cellIndex).reduce((sum, each) => sum + each.colSpan, 0);
     const cells = found.flatMap((unit) => unit.cellsAt(column));
-    const texts = cells.map((each) => each.getAttribute('data-value') ?? each.textContent.trim()).filter(Boolean);
+    const texts = cells.map((each) => each.getAttribute('data-value') ?? textOf(each)).filter(Boolean);
     const numbers = cells.flatMap((each) => (each.getAttribute('data-value') ? Number(each.getAttribute('data-value')) : [])).sort((a, b) => a - b);
     const sum = Number(numbers.reduce((total, each) => total + each, 0).toPrecision(12));
     const half = numbers.length >> 1;
@@ -36,6 +37,8 @@ export function addUp(table: HTMLTableElement, found: readonly Unit[], language:
     const amount = (value ?? 0) / (said.of ?? 1);
     const isBracketed = said.brackets && amount < 0;
     const text = new Intl.NumberFormat(language, said.as).format(isBracketed ? -amount : amount) + (said.unit ? `\u00a0${said.unit}` : '');
-    cell.textContent = isNone ? '' : isBracketed ? `(${text})` : text;
+    const shown = isNone ? '' : isBracketed ? `(${text})` : text;
+    const label = labelIn(cell);
+    cell.replaceChildren(...(label ? [label] : []), shown);
   }
 }

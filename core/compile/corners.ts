@@ -18,6 +18,18 @@ const WIDER = Math.round((BEYOND * Math.SQRT2 * 10) / (Math.SQRT2 - 1)) / 10;
  * group are clipped to the inner curve: the radius less the line and the gap (CSS Backgrounds 3, section 5.2).
  */
 export function cornerRules(theme: Theme, options: SelectorOptions): readonly CssNode[] {
+  const clip = cornerClip(theme);
+  if (clip === undefined) return [];
+  const [first, last] = [firstGroup(options), lastGroup(options)];
+  return [
+    rule(first, ['clip-path', clip('top')]),
+    rule(last, ['clip-path', clip('bottom')]),
+    rule(`${first}:where(:last-child)`, ['clip-path', clip('all')]),
+  ];
+}
+
+/** The clip of a row group at the table's top, at its bottom, or of the only one; undefined where no corner is round. */
+export function cornerClip(theme: Theme): ((which: 'top' | 'bottom' | 'all') => string) | undefined {
   const table = { part: 'table', condition: 'rest' } as const;
   const radius = resolveAt(theme, table, 'radius');
   const spaced = resolveAt(theme, table, 'cells').css === 'spaced';
@@ -26,11 +38,10 @@ export function cornerRules(theme: Theme, options: SelectorOptions): readonly Cs
   // Where lines differ the thinner one counts: its inner curve is the rounder one, and no fill lies on a line.
   const line = Math.min(top.width, end.width, bottom.width, start.width);
   const inner = innerRadius(radius, line, spaced ? gap : undefined);
-  if (inner === undefined) return [];
-  const first = firstGroup(options);
-  const last = lastGroup(options);
-  const clip = (corners: string): readonly [string, string] => ['clip-path', `inset(-${BEYOND}px round ${corners})`];
-  return [rule(first, clip(`${inner} ${inner} 0 0`)), rule(last, clip(`0 0 ${inner} ${inner}`)), rule(`${first}:where(:last-child)`, clip(inner))];
+  if (inner === undefined) return undefined;
+  const clip = (corners: string): string => `inset(-${BEYOND}px round ${corners})`;
+  const all = { top: `${inner} ${inner} 0 0`, bottom: `0 0 ${inner} ${inner}`, all: inner };
+  return (which) => clip(all[which]);
 }
 
 /** The radius less line and gap, fitted to the clip, worked out as far as their units are the same; undefined where nothing is left of it. */

@@ -1,4 +1,5 @@
 import { contract } from './selectors';
+import { moreFrames } from './arrangement-rules';
 import { rule, type CssNode } from './stylesheet';
 
 /**
@@ -8,9 +9,11 @@ import { rule, type CssNode } from './stylesheet';
 export const frameRules: readonly CssNode[] = [
   rule(`.${contract.box}`, ['container', `${contract.container}/inline-size`]),
   rule(`.${contract.frame}`, ['overflow-x', 'auto'], ['position', 'relative']),
+  rule(`.${contract.label}`, ['display', 'none']),
   rule(`.${contract.note}`, ['position', 'sticky'], ['inset-inline-start', '0'], ['margin', '.5em 0 0'], ['font-size', 'smaller']),
   rule(`.${contract.about}`, ['position', 'absolute'], ['clip-path', 'inset(50%)'], ['width', '1px'], ['height', '1px'], ['overflow', 'hidden']),
   rule(`.${contract.picture}`, ['max-width', '100%'], ['max-height', '4em'], ['vertical-align', 'middle']),
+  moreFrames,
   // What a table asks for itself is stronger than its theme: an element more.
   ...(['above', 'below'] as const).map((side) => rule(`.${contract.caption(side)}>caption`, ['caption-side', side === 'above' ? 'top' : 'bottom'])),
   ...(['start', 'center', 'end'] as const).map((align) => rule(`.${contract.caption(align)}>caption`, ['text-align', align])),

@@ -2,6 +2,7 @@ import { placementCss, wordingOf, type Block, type Page } from '../page';
 import { gridOf, shownText, textOf as textOfCell, type Table } from '../table';
 import type { Theme } from '../theme';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
+import { arrangementRules, stacks } from './arrangement-rules';
 import { besideOf } from './beside';
 import { byWidth } from './by-width';
 import { frameRules } from './frame';
@@ -52,6 +53,7 @@ export function compilePage(input: PageInput, options: PageOptions): CompiledPag
       ...(around ? sortIconRules(theme, found.key) : []),
       ...(keepsHeader ? headerRules(theme, found.key) : []),
       ...(isPinned ? pinnedRules(theme, found.key, beside.exceptions) : []),
+      ...arrangementRules(theme, found.key, beside.exceptions),
     ]);
   });
   const isVisited = page.blocks.some((block) => block.kind === 'table' && block.visitor !== null);
@@ -141,7 +143,8 @@ function blockNodes(block: Block, index: number, { tables, themes }: PageInput):
   const table = tables.get(block.table);
   if (!table) return [element('p', {}, 'The table that stood here is gone.')];
   const id = `place-${index + 1}`;
-  const theme = themes.get(block.theme)?.key;
+  const dress = themes.get(block.theme);
+  const theme = dress?.key;
   const { visitor } = block;
   const options: TableHtmlOptions = {
     id,
@@ -151,6 +154,7 @@ function blockNodes(block: Block, index: number, { tables, themes }: PageInput):
     filtered: visitor?.filter === true,
     totals: visitor?.totals === true,
     header: visitor?.header === true,
+    labelled: dress !== undefined && stacks(dress.theme),
   };
   const framed = framedTable(table, options);
   if (visitor !== null) {

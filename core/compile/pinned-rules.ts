@@ -13,12 +13,12 @@ const FIRST = `:first-child:not(.${contract.inset})`;
 /**
  * The first column of a table that pins it: its cells stay at their frame's start while the rest is scrolled (CSS
  * Positioned Layout 3, "Sticky positioning"). What scrolls beneath must not show through, so each gets its fills
- * blended over the table's beforehand; where the table has none, over the page's own ground.
+ * blended over the table's beforehand; where the table has none, over the page's own ground. `all` pins that of every table.
  */
-export function pinnedRules(theme: Theme, key: string, exceptions: readonly Exception[] = []): readonly CssNode[] {
+export function pinnedRules(theme: Theme, key: string, exceptions: readonly Exception[] = [], all = false): readonly CssNode[] {
   const look = lookOf(theme);
   const band = resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band').css;
-  const options: SelectorOptions = { theme: `${contract.theme(key)}:where(.${contract.pinned})`, held: false, band };
+  const options: SelectorOptions = { theme: all ? contract.theme(key) : `${contract.theme(key)}:where(.${contract.pinned})`, held: false, band };
   const table = resolveAt(theme, { part: 'table', condition: 'rest' }, 'fill');
   const ground: Rgba = table.kind === 'colour' ? flatten(table.rgba, WHITE) : WHITE;
   const isBare = table.kind !== 'colour' || table.rgba.alpha === 0;

@@ -56,6 +56,8 @@ export const contract = {
   /** The box around a frame and its bars, whose width decides which of the theme's width steps holds; the name of the container too. */
   box: 'zp-box',
   container: 'zp',
+  /** In a cell: what its column is called, shown where rows are stacked. Not part of its text. */
+  label: 'zp-label',
   /** A custom property, on cells with a picture of their own: the picture. No swatch has this name. */
   behind: '--zp_behind',
   about: 'zp-about',

@@ -4,6 +4,7 @@ import {
   cssWidths,
   gridOf,
   headerRole,
+  headersOf,
   heldOn,
   isNegativeCell,
   isGroupHeading,
@@ -57,6 +58,8 @@ export interface TableHtmlOptions {
   readonly totals?: boolean;
   /** Whether its header stays in view in its frame. */
   readonly header?: boolean;
+  /** Whether cells have the labels that rows need to be stacked, and roles that hold while they are. */
+  readonly labelled?: boolean;
   /** Shows the columns that are hidden. */
   readonly whole?: boolean;
 }
@@ -75,10 +78,12 @@ export function tableElement(whole: Table, options: TableHtmlOptions): Element {
     ['tbody', body],
     ['tfoot', footer],
   ] as const)
-    for (const group of groups) if (group.count > 0) children.push(element(tag, {}, ...rowsOf(table, group, options)));
+    for (const group of groups)
+      if (group.count > 0) children.push(element(tag, { role: options.labelled ? 'rowgroup' : undefined }, ...rowsOf(table, group, options)));
   return element(
     'table',
     {
+      role: options.labelled ? 'table' : undefined,
       class:
         [options.theme === undefined ? '' : contract.theme(options.theme), ...ownClasses(table), options.header ? contract.header : '']
           .filter(Boolean)
@@ -154,6 +159,7 @@ function rowsOf(table: Table, { first, count }: RowGroup, options: TableHtmlOpti
     const cells = gridOf(table).row(row);
     const held = options.held?.rows?.get(row) ?? [];
     const attributes = {
+      role: options.labelled ? 'row' : undefined,
       class: isUnevenRow(table, row) ? contract.uneven : undefined,
       [contract.selected]: held.includes('selected') ? '' : undefined,
       'aria-disabled': held.includes('disabled') ? 'true' : undefined,
@@ -175,6 +181,7 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
   return element(
     tag,
     {
+      role: options.labelled ? roleOf(cell, tag) : undefined,
       class: classesOf(table, cell, tag, isHeader ? [] : conditions) || undefined,
       id: named.size > 0 && tag === 'th' ? cellId(options, cell) : undefined,
       headers: named
@@ -193,8 +200,19 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
       [contract.sorts]: sortable && canSort(table, cell) && !isUnsorted(table, cell, unsorted) ? '' : undefined,
       'data-slot': slots ? `${cell.row} ${cell.column}` : undefined,
     },
+    ...(options.labelled ? labelOf(table, cell, tag) : []),
     ...(contentOf?.(cell) ?? dressedNodes(table, cell) ?? cellNodes(shownCell(table, cell))),
   );
+}
+
+const roleOf = ({ section }: GridCell, tag: 'th' | 'td'): string => (tag === 'td' ? 'cell' : section === 'header' ? 'columnheader' : 'rowheader');
+
+/** What stands beside a cell where rows are stacked: the names of its column, those of its tiers joined. */
+function labelOf(table: Table, cell: GridCell, tag: 'th' | 'td'): readonly MarkupNode[] {
+  if (cell.section === 'header' || tag === 'th' || isGroupHeading(table, cell.row)) return [];
+  const above = headersOf(table, cell).filter(({ section }) => section === 'header');
+  const names = [...new Set([...above].sort((a, b) => a.row - b.row || a.column - b.column).map(({ text }) => text.trim()))].filter(Boolean);
+  return names.length === 0 ? [] : [element('span', { class: contract.label, 'aria-hidden': 'true' }, names.join(', '))];
 }
 
 const isUnsorted = (table: Table, { column }: GridCell, names: readonly string[]): boolean =>

@@ -1,4 +1,18 @@
-import { besideCss, besideOf, boxed, byWidth, fontRules, framedTable, frameRules, pinnedRules, themeCss, writeCss, writeHtml } from '../compile';
+import {
+  arrangementRules,
+  stacks,
+  besideCss,
+  besideOf,
+  boxed,
+  byWidth,
+  fontRules,
+  framedTable,
+  frameRules,
+  pinnedRules,
+  themeCss,
+  writeCss,
+  writeHtml,
+} from '../compile';
 import { fontAddress, mediaAddress, type Theme } from '../theme';
 import { needsContainer, type Table } from '../table';
 
@@ -14,7 +28,7 @@ export interface ThemeFiles {
 /** The theme's stylesheet with everything that a dressed table needs beside its markup; addresses are relative to it. */
 export function themeFiles(theme: Theme, key: string): ThemeFiles {
   const title = theme.name.replace(/[*/]/g, ' ');
-  const rules = byWidth(theme, (at) => [...themeCss(at, { key, around: true, lean: true }), ...pinnedRules(at, key)]);
+  const rules = byWidth(theme, (at) => [...themeCss(at, { key, around: true, lean: true }), ...pinnedRules(at, key), ...arrangementRules(at, key)]);
   const written = writeCss([...fontRules(rules), ...frameRules, ...rules]);
   const found = (address: string, name: RegExp): readonly string[] => [
     ...new Set(Array.from(written.matchAll(new RegExp(`"${address}(${name.source})"`, 'g')), ([, each]) => each ?? '')),
@@ -42,5 +56,5 @@ export function tableFile(table: Table, dress: { readonly key: string; readonly 
   const style = rules.length === 0 ? '' : `<style>\n${writeCss(rules).trim().replaceAll('</', '<\\/')}\n</style>\n`;
   // Shares beside fixed lengths are told from the box's width, with no stylesheet as well.
   const measure = needsContainer(table) ? 'container-type: inline-size' : undefined;
-  return `${style}${writeHtml(boxed(framedTable(table, { id: 'table', theme: dress?.key, inline: true }), undefined, measure))}\n`;
+  return `${style}${writeHtml(boxed(framedTable(table, { id: 'table', theme: dress?.key, inline: true, labelled: dress !== undefined && stacks(dress.theme) }), undefined, measure))}\n`;
 }

@@ -25,6 +25,7 @@ export type ValueKind =
   | 'share'
   | 'shadow'
   | 'layout'
+  | 'arrangement'
   | 'side'
   | 'wrap'
   | 'figures'
@@ -130,6 +131,7 @@ export const properties = [
     css: 'width',
   },
   { ...box, name: 'layout', label: 'Columns', kind: 'layout', initial: 'by content', css: 'table-layout' },
+  { ...box, name: 'arrangement', label: 'Arrangement', kind: 'arrangement', conditions: rest, initial: 'as it is' },
   { ...space, name: 'side', label: 'Stands', kind: 'side', parts: ['caption'], falls: part, initial: 'above', css: 'caption-side' },
   {
     ...type,

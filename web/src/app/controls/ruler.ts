@@ -10,7 +10,7 @@ import { ChangeDetectionStrategy, Component, computed, input, model } from '@ang
         <span [style.left.%]="(tick / most()) * 100">{{ tick }}</span>
       }
     </div>
-    @for (mark of marks(); track mark) {
+    @for (mark of seenMarks(); track mark) {
       <i class="mark" aria-hidden="true" [style.left.%]="(mark / most()) * 100"></i>
     }
     <input
@@ -98,6 +98,7 @@ export class Ruler {
   readonly label = input('Container width');
   /** Widths at which something else begins to hold, as marks on the ruler. */
   readonly marks = input<readonly number[]>([]);
+  protected readonly seenMarks = computed(() => this.marks().filter((mark) => mark <= this.most()));
   /** Round widths along the ruler, but for those that the handle's own number would cover. */
   protected readonly ticks = computed(() => {
     const [most, handle] = [this.most(), Math.min(this.width(), this.most())];

@@ -1,5 +1,18 @@
 import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, inject, input, output, signal, viewChild } from '@angular/core';
-import { boxed, byWidth, contract, element, frameRules, surrounded, tableElement, themeCss, writeCss, writeHtml } from '../../../../../core/compile';
+import {
+  arrangementRules,
+  stacks,
+  boxed,
+  byWidth,
+  contract,
+  element,
+  frameRules,
+  surrounded,
+  tableElement,
+  themeCss,
+  writeCss,
+  writeHtml,
+} from '../../../../../core/compile';
 import { gridOf, heldOn, partOfCell, sectionRows, widthOf, type GridCell, type Table } from '../../../../../core/table';
 import { partOf, type ConditionName, type PartName, type Theme } from '../../../../../core/theme';
 
@@ -169,6 +182,7 @@ export class Specimen {
   /** Body rows whose held condition the person chose, by row of the grid. */
   private readonly chosen = signal<ReadonlyMap<number, readonly ConditionName[]>>(new Map());
   private readonly held = computed(() => heldOpen(this.table(), this.chosen(), this.columns()));
+  private readonly labelled = computed(() => stacks(this.theme()));
   private readonly host = viewChild.required<ElementRef<HTMLElement>>('host');
   private readonly sheet = new CSSStyleSheet();
   private readonly content = document.createElement('div');
@@ -178,7 +192,13 @@ export class Specimen {
   constructor() {
     effect(() => {
       const css = writeCss(
-        [...frameRules, ...byWidth(this.theme(), (theme) => themeCss(theme, { key: 'specimen', held: true, around: true }))],
+        [
+          ...frameRules,
+          ...byWidth(this.theme(), (theme) => [
+            ...themeCss(theme, { key: 'specimen', held: true, around: true }),
+            ...arrangementRules(theme, 'specimen'),
+          ]),
+        ],
         'compact',
       );
       this.sheet.replaceSync(`:host{color:#000;font:16px/1.4 system-ui,sans-serif}table{width:100%}${css}`);
@@ -192,7 +212,7 @@ export class Specimen {
         'div',
         // Reached by keyboard, as on a page (WCAG 2.2, 2.1.1): it scrolls where the table is wider.
         { class: contract.frame, role: 'region', 'aria-label': `Specimen: ${table.name}`, tabindex: 0 },
-        tableElement(table, { id: 'specimen', theme: 'specimen', slots: true, held: { columns, headers }, contentOf }),
+        tableElement(table, { id: 'specimen', theme: 'specimen', slots: true, held: { columns, headers }, contentOf, labelled: this.labelled() }),
       );
       const shown = this.around() ? surrounded(markup, { theme: 'specimen', info: infoOf(table), empty: true }) : markup;
       this.content.innerHTML = writeHtml(boxed(shown), 'compact');
@@ -256,7 +276,8 @@ export class Specimen {
           const text = columnWords(held, column);
           const box =
             text === '' ? undefined : this.content.querySelector(`[data-slot="${headerSlot(this.table(), column) ?? ''}"]`)?.getBoundingClientRect();
-          return box ? [{ column, text, left: Math.round(box.left - start + box.width / 2) }] : [];
+          // A header that is only heard has no place for a tag.
+          return box && box.width > 2 ? [{ column, text, left: Math.round(box.left - start + box.width / 2) }] : [];
         }),
       );
     });

@@ -1,0 +1,99 @@
+import { columnLine, isDrawn, type Line } from '../lines';
+import { resolveAt } from '../resolve';
+import { atStep, widthsOf, type Theme } from '../theme';
+import type { Exception } from '../table';
+import { cornerClip } from './corners';
+import { pinnedRules } from './pinned-rules';
+import { contract } from './selectors';
+import { rule, type CssNode, type Declaration } from './stylesheet';
+
+type Arrangement = 'as-is' | 'scrolls' | 'stacked';
+const arrangementOf = (theme: Theme): Arrangement => resolveAt(theme, { part: 'table', condition: 'rest' }, 'arrangement').css as Arrangement;
+
+/** Whether the theme stacks tables at any width, so that their cells need labels and roles. */
+export const stacks = (theme: Theme): boolean =>
+  ['', ...widthsOf(theme).map(({ name }) => name)].some((step) => arrangementOf(atStep(theme, step)) === 'stacked');
+
+/**
+ * How a table is laid out where the theme has it other than as it is. To be written after everything else of the theme, at
+ * each width step for itself.
+ */
+export function arrangementRules(theme: Theme, key: string, exceptions: readonly Exception[] = []): readonly CssNode[] {
+  const arrangement = arrangementOf(theme);
+  if (arrangement === 'scrolls') return [...pinnedRules(theme, key, exceptions, true), ...hintRules(key)];
+  return arrangement === 'stacked' ? stackedRules(theme, `.${contract.theme(key)}`) : [];
+}
+
+/** The name of the fade at a frame's end, which says that there is more. */
+const MORE = 'zp-more';
+
+/**
+ * What hints at more of a table that scrolls in its frame: its end fades until it is reached. Bound to the frame's own
+ * scrolling (Scroll-driven Animations 1), so that it is not there where nothing is hidden; browsers without it show the
+ * scroll bar alone.
+ */
+export const moreFrames: CssNode = {
+  kind: 'keyframes',
+  query: MORE,
+  rules: [
+    rule('0%,96%', ['mask-image', 'linear-gradient(var(--zp_to,to right),#000 calc(100% - 3em),#0003)']),
+    rule('100%', ['mask-image', 'linear-gradient(#000,#000)']),
+  ],
+};
+function hintRules(key: string): readonly CssNode[] {
+  const frame = `.${contract.frame}:has(>.${contract.theme(key)})`;
+  return [
+    rule(frame, ['animation', `${MORE} linear both`], ['animation-timeline', 'scroll(self inline)']),
+    rule(`${frame}:dir(rtl)`, ['--zp_to', 'to left']),
+  ];
+}
+
+/**
+ * Each row a block of its own: its row header on top, then a line for each cell with the label that the markup brings. The
+ * table itself stays one, so that its line, corners and caption do. Its header is heard, and seen as far as it sorts.
+ */
+function stackedRules(theme: Theme, table: string): readonly CssNode[] {
+  const groups = `${table}>:is(thead,tbody,tfoot)`;
+  const cells = `${groups}>tr>*`;
+  const line = (traits: Parameters<typeof columnLine>[1]): Declaration => ['border-block-start', drawn(columnLine(theme, traits))];
+  const unsorted = `${table}>thead>tr>:not([${contract.sorts}])`;
+  const clip = cornerClip(theme);
+  const bare = `${table}>thead:not(:has([${contract.sorts}]))+tbody`;
+  const spaced = resolveAt(theme, { part: 'table', condition: 'rest' }, 'cells').css === 'spaced';
+  const gap = resolveAt(theme, { part: 'table', condition: 'rest' }, 'gap').css;
+  return [
+    rule(table, ['table-layout', 'fixed'], ['width', '100%'], ['max-width', '100%']),
+    rule(`${table}>colgroup`, ['display', 'none']),
+    rule(`${groups},${groups}>tr`, ['display', 'block'], ['position', 'static']),
+    rule(
+      cells,
+      ['display', 'flow-root'],
+      ['position', 'static'],
+      ['width', 'auto'],
+      ['height', 'auto'],
+      ['white-space', 'normal'],
+      ['overflow-wrap', 'anywhere'],
+      ['text-align', 'end'],
+      ['border-inline', 'none'],
+    ),
+    rule(`${table}>:is(tbody,tfoot)>tr>:not(:first-child)`, line([])),
+    rule(`${table}>tbody>tr>.${contract.beside}`, line(['beside-row-headers'])),
+    rule(`${cells}:is(th,.${contract.head},.${contract.heading})`, ['text-align', 'start']),
+    rule(`${cells}>.${contract.label}`, ['display', 'block'], ['float', 'inline-start'], ['margin-inline-end', '1em']),
+    ...(spaced ? [rule(`${groups}>tr+tr`, ['margin-block-start', gap])] : []),
+    rule(`${table}>thead>tr`, ['display', 'flex'], ['flex-wrap', 'wrap']),
+    rule(
+      unsorted,
+      ['position', 'absolute'],
+      ['clip-path', 'inset(50%)'],
+      ['width', '1px'],
+      ['height', '1px'],
+      ['overflow', 'hidden'],
+      ['padding', '0'],
+      ['border', 'none'],
+    ),
+    ...(clip === undefined ? [] : [rule(bare, ['clip-path', clip('top')]), rule(`${bare}:last-child`, ['clip-path', clip('all')])]),
+  ];
+}
+
+const drawn = (line: Line): string => (isDrawn(line) ? line.css : 'none');

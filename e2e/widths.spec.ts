@@ -1,0 +1,100 @@
+import { Key, type WebDriver } from 'selenium-webdriver';
+import { axeFindings } from './axe';
+import { devTools } from './driver';
+import { consoleErrors, opened } from './opened';
+import type { Person } from './person';
+import type { App } from './server';
+
+/** A theme made fit for narrow containers, on the demo data. */
+describe('At narrow widths', () => {
+  let app: App;
+  let driver: WebDriver;
+  let person: Person;
+  opened({ demo: true }, (all) => ({ app, driver, person } = all));
+  afterEach(async () => {
+    expect(await consoleErrors(driver))
+      .withContext('console')
+      .toEqual([]);
+  });
+
+  const setValue = async (property: string, condition: string, text: string): Promise<void> => {
+    await person.click('gridcell', new RegExp(`^${property}, ${condition}:`));
+    await person.press(text, Key.ENTER);
+    await person.find('gridcell', new RegExp(`^${property}, ${condition}: .*set here`));
+  };
+  const padding = async (): Promise<string> => person.style(await person.find('cell', 'Fennel Point'), 'padding-inline-start');
+  const wide = (width: number): Promise<unknown> =>
+    devTools(driver, 'Emulation.setDeviceMetricsOverride', { width, height: 800, deviceScaleFactor: 1, mobile: false });
+
+  it('a width step has values of its own, which hold there and show what they fall back to', async () => {
+    await person.open(`${app.url}/themes/low-sound`);
+    await person.find('grid', 'Values of Body rows');
+    await person.choose(/Shown on/, 'A small sample');
+    const before = await padding();
+    await person.click('button', /^At narrow, 480 pixels/);
+    await setValue('Padding', 'At rest', '2px 5px');
+    await person.until('the narrow padding', async () => ((await padding()) === '5px' ? true : undefined));
+    await person.find('gridcell', /^Size, At rest: body, from/);
+    await person.untilText(/Body rows, at narrow\s+2px/);
+    // Every width has what it had; dragged to 400 px, specimen and ledger go back to the step.
+    await person.click('button', 'Every width');
+    await person.until('the usual padding', async () => ((await padding()) === before ? true : undefined));
+    await person.find('gridcell', /^Padding, At rest: (?!2px)/);
+    await driver.executeScript(
+      'arguments[0].value = 400; arguments[0].dispatchEvent(new Event("input"))',
+      await person.find('slider', 'Container width'),
+    );
+    await person.find('gridcell', /^Padding, At rest: 2px 5px/);
+    await person.find('button', /^At narrow.*4 set/);
+    // A step is added, refused where one begins already, renamed and taken away.
+    await person.click('button', 'Add a width step');
+    await person.fill('textbox', 'Name', 'column');
+    await person.fill('spinbutton', /Holds up to/, '480');
+    await person.click('button', 'Add it');
+    await person.find('alert', /narrow.*480px already/);
+    await person.fill('spinbutton', /Holds up to/, '300');
+    await person.click('button', 'Add it');
+    await person.click('button', 'Change the step column');
+    await person.fill('textbox', 'Name', 'gutter');
+    await person.click('button', 'Change it');
+    await person.find('button', /^At gutter, 300/);
+    // It also has what the wider step says.
+    await person.find('gridcell', /^Padding, At rest: 2px 5px, from Body rows, at narrow/);
+    await person.click('button', 'Change the step gutter');
+    await person.click('button', 'Take it away');
+    await person.gone('button', /^At gutter/);
+    await person.untilKept();
+    await driver.navigate().refresh();
+    await person.find('button', /^At narrow.*4 set/);
+  }, 90_000);
+
+  it('a wide timetable is stacked for a phone in four actions, keeps its table meaning, and is published so', async () => {
+    await person.open(`${app.url}/themes/thistle-ledger?part=table`);
+    await person.find('grid', 'Values of Whole table');
+    await person.click('button', /^At narrow, 480 pixels/);
+    await setValue('Arrangement', 'At rest', 'stacked');
+    await person.click('button', /^Publish edition/);
+    await person.untilText(/is published/);
+    await wide(360);
+    await person.open(`${app.url}/site/thistle-press`);
+    await person.find('table', /Workshop/);
+    const [across, tops] = await driver.executeScript<readonly [number, number]>(
+      `const row = document.querySelector('main tbody > tr');
+       return [document.documentElement.scrollWidth, new Set([...row.cells].map((cell) => cell.getBoundingClientRect().top)).size];`,
+    );
+    expect(across).toBeLessThanOrEqual(360);
+    expect(tops).toBeGreaterThan(2);
+    // Those who hear it have rows, headers and cells as before.
+    await person.find('rowheader', 'Setting a first line');
+    await person.find('columnheader', /Hours/);
+    expect(await axeFindings(driver)).toEqual([]);
+    await wide(1280);
+    await driver.wait(
+      async () =>
+        (await driver.executeScript(
+          "return new Set([...document.querySelector('main tbody > tr').cells].map((cell) => cell.getBoundingClientRect().top)).size",
+        )) === 1,
+      5000,
+    );
+  }, 60_000);
+});
