@@ -1,0 +1,127 @@
+import { frameRules, framedTable, themeCss, writeCss, writeHtml } from '../../../core/compile';
+import { fitOf, piecesOf, type Measure } from '../../../core/fit';
+import { tableOf, mergeCells, type Table } from '../../../core/table';
+import { dice, randomTheme, type Dice } from '../../../core/tests/random';
+import { starterNames, type Theme } from '../../../core/theme';
+import { canvasMeasure } from '../app/workers/canvas-measure';
+import { widthsInDocument } from '../app/workers/figure-widths';
+
+const shipped = [
+  ['inter', 'Inter'],
+  ['source serif', 'Source Serif 4'],
+  ['figtree', 'Figtree'],
+  ['bitter', 'Bitter'],
+  ['jetbrains mono', 'JetBrains Mono'],
+] as const;
+const words = [
+  'Skerrin',
+  'Tarn Isle',
+  'half-board, from 12:30',
+  'Low Sound – Oldquay',
+  '£1,204.50',
+  '−12',
+  '2026-11-27',
+  'no',
+  'Fährverbindung',
+  'a/b',
+  '18:05',
+  'what?now',
+  'AVATAR To',
+  '100 %',
+];
+const text = (d: Dice): string => Array.from({ length: d.whole(0, 3) }, () => d.pick(words)).join(' ');
+
+/** A table of words and numbers as people have them, with cells merged here and there. */
+function someTable(d: Dice): Table {
+  const [height, width] = [d.whole(2, 7), d.whole(1, 6)];
+  const rows = Array.from({ length: height }, () => Array.from({ length: width }, () => text(d)));
+  let table = tableOf('Some', rows, { headerRows: d.whole(0, 2), rowHeaders: d.whole(0, 1), caption: d.chance(0.3) ? 'Crossings' : '' });
+  for (let i = d.whole(0, 2); i > 0; i--) {
+    const at = { row: d.whole(0, height - 1), column: d.whole(0, width - 1) };
+    const merged = mergeCells(table, at, { row: at.row, column: Math.min(width - 1, at.column + d.whole(1, 2)) });
+    if (merged.ok) table = merged.value;
+  }
+  return table;
+}
+
+/** A share of the table makes no natural width: it takes what there is. */
+const withoutShare = (part: Theme['values']['row-headers']): Theme['values']['row-headers'] =>
+  /%|fill/.test(part?.rest?.width ?? '') ? { ...part, rest: { ...part?.rest, width: '9em' } } : part;
+
+describe('How wide a table has to be', () => {
+  let measure: Measure;
+  beforeAll(async () => {
+    const faces = shipped.flatMap(([, family]) => {
+      const file = family.toLowerCase().replaceAll(' ', '-');
+      const source = `url(/faces/${file}/files/${file}-latin-wght-normal.woff2)`;
+      return [new FontFace(family, source, { weight: '100 900' })];
+    });
+    for (const face of faces) document.fonts.add(await face.load());
+    measure = canvasMeasure(
+      new OffscreenCanvas(1, 1).getContext('2d') as OffscreenCanvasRenderingContext2D,
+      'Inter',
+      (text, type) => widthsInDocument([[text, type]], 'Inter')[0],
+    );
+  }, 30_000);
+
+  /** Least and natural width in Chromium. */
+  function observed(theme: Theme, table: Table): { least: number; natural: number } {
+    const host = document.createElement('div');
+    const shadow = host.attachShadow({ mode: 'open' });
+    document.body.append(host);
+    try {
+      const css = writeCss([...frameRules, ...themeCss(theme, { key: 'case', lean: true })]);
+      const markup = writeHtml(framedTable(table, { id: 'case', theme: 'case' }), 'compact');
+      shadow.innerHTML = `<style>:host{all:initial;display:block;font:16px/1.4 Inter;color:#000}${css}</style><div>${markup}</div>`;
+      const room = shadow.querySelector('div') as HTMLElement;
+      const box = shadow.querySelector('table') as HTMLElement;
+      const at = (width: number): number => (
+        (room.style.width = `${width}px`),
+        (box.style.width = width > 1000 ? 'auto' : '100%'),
+        box.getBoundingClientRect().width
+      );
+      return { least: at(1), natural: at(20_000) };
+    } finally {
+      host.remove();
+    }
+  }
+
+  it('has pieces where Chromium breaks lines', () => {
+    const probe = document.createElement('div');
+    probe.style.cssText = 'position:absolute;width:min-content;font:20px Inter';
+    document.body.append(probe);
+    for (const each of [...words, 'aa-bb', '11-22', '-5', 'a —b', 'x—y', '“quoted”', 'd’accord', 'e.g. this', 'A–B', '日本語の表', 'one two']) {
+      probe.textContent = each;
+      const widest = Math.max(
+        ...piecesOf(each).map((piece) => measure(piece, { family: 'Inter', size: 20, weight: 400, isItalic: false, spacing: 0, figures: 'normal' })),
+      );
+      expect(Math.abs(probe.getBoundingClientRect().width - widest))
+        .withContext(each)
+        .toBeLessThan(1);
+    }
+    probe.remove();
+  });
+
+  for (let block = 0; block < 12; block++)
+    it(`is what Chromium makes it, within 2 px, seeds ${block * 25} to ${block * 25 + 24}`, () => {
+      for (let seed = block * 25; seed < block * 25 + 25; seed++) {
+        const d = dice(41_000 + seed);
+        const random = randomTheme(d, starterNames);
+        const font = d.pick(shipped)[0];
+        const theme: Theme = {
+          ...random,
+          values: {
+            ...random.values,
+            table: { rest: { ...random.values.table?.rest, font, layout: 'by content', width: 'content' } },
+            'row-headers': withoutShare(random.values['row-headers']),
+          },
+        };
+        const table = someTable(d);
+        const [core, chromium] = [fitOf(theme, table, measure), observed(theme, table)];
+        for (const kind of ['least', 'natural'] as const)
+          expect(Math.abs(core[kind] - chromium[kind]))
+            .withContext(`${kind}, seed ${seed}: ${core[kind]} and ${chromium[kind]}`)
+            .toBeLessThanOrEqual(2);
+      }
+    });
+});
