@@ -97,4 +97,47 @@ describe('At narrow widths', () => {
       5000,
     );
   }, 60_000);
+
+  it('it is said how the table does, and one action makes it fit, with the reason', async () => {
+    await person.open(`${app.url}/themes/paper-stock`);
+    await person.choose(/Shown on/, 'Evening crossings');
+    await person.untilText(/At \d+ px it fits/);
+    const drag = async (width: number): Promise<void> => {
+      await driver.executeScript(
+        'arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event("input"))',
+        await person.find('slider', 'Container width'),
+        width,
+      );
+    };
+    await drag(400);
+    await person.untilText(/At 400 px it overflows by \d+ px/);
+    // What is said is what the browser does, within 2 px.
+    const said = Number(/overflows by (\d+) px/.exec(await person.text())?.[1]);
+    const beyond = await driver.executeScript<number>(
+      `const frame = document.querySelector('zest-specimen .host').shadowRoot.querySelector('.zp-frame');
+       for (const icon of frame.querySelectorAll('[aria-sort]')) icon.removeAttribute('aria-sort');
+       return frame.scrollWidth - frame.clientWidth;`,
+    );
+    expect(Math.abs(beyond - said)).toBeLessThanOrEqual(2);
+    await person.click('button', 'Make it fit');
+    await person.untilText(/each row becomes a block with labels/);
+    expect(await axeFindings(driver)).toEqual([]);
+    await person.click('button', /^Take/);
+    await drag(400);
+    await person.untilText(/At 400 px it fits/);
+    for (const width of [320, 480, 560, 640, 800]) {
+      await drag(width);
+      await person.until(`no overflow at ${width}`, async () =>
+        (await driver.executeScript<boolean>(
+          `const frame = document.querySelector('zest-specimen .host').shadowRoot.querySelector('.zp-frame');
+           return Math.abs(frame.clientWidth - arguments[0]) < 9 && frame.scrollWidth <= frame.clientWidth;`,
+          width,
+        ))
+          ? true
+          : undefined,
+      );
+    }
+    await person.click('button', /^Undo make it fit/);
+    await person.untilKept();
+  }, 60_000);
 });

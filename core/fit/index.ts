@@ -1,4 +1,7 @@
 export { fitOf, type Fit } from './fit';
+export { stretchesOfWidth, verdictAt, type Stretch } from './widths';
+export { NARROWEST, proposeSteps, type Proposal } from './propose';
+export { arrangementOf } from './arrangement';
 export type { Need } from './need';
 export type { Measure, TypeSetting } from './measure';
 export { piecesOf } from './pieces';

@@ -10,6 +10,15 @@ import { ChangeDetectionStrategy, Component, computed, input, model } from '@ang
         <span [style.left.%]="(tick / most()) * 100">{{ tick }}</span>
       }
     </div>
+    @for (band of seenBands(); track band.from) {
+      <i
+        class="band"
+        aria-hidden="true"
+        [class]="band.state"
+        [style.left.%]="(band.from / most()) * 100"
+        [style.width.%]="((band.to - band.from) / most()) * 100"
+      ></i>
+    }
     @for (mark of seenMarks(); track mark) {
       <i class="mark" aria-hidden="true" [style.left.%]="(mark / most()) * 100"></i>
     }
@@ -44,6 +53,18 @@ import { ChangeDetectionStrategy, Component, computed, input, model } from '@ang
       bottom: 3px;
       padding-inline-start: 3px;
       border-inline-start: 1px solid var(--zest-line);
+    }
+    .band {
+      position: absolute;
+      inset-block-end: -1px;
+      height: 4px;
+      background: var(--zest-leaf);
+    }
+    .band.tight {
+      background: repeating-linear-gradient(90deg, var(--zest-leaf) 0 4px, transparent 4px 7px);
+    }
+    .band.beyond {
+      background: var(--zest-alarm);
     }
     .mark {
       position: absolute;
@@ -98,6 +119,13 @@ export class Ruler {
   readonly label = input('Container width');
   /** Widths at which something else begins to hold, as marks on the ruler. */
   readonly marks = input<readonly number[]>([]);
+  /** Stretches of widths, drawn along the ruler by how something does there. */
+  readonly bands = input<readonly { readonly from: number; readonly to: number; readonly state: string }[]>([]);
+  protected readonly seenBands = computed(() =>
+    this.bands()
+      .filter(({ from }) => from <= this.most())
+      .map(({ from, to, state }) => ({ from: from - 1, to: Math.min(to, this.most()), state })),
+  );
   protected readonly seenMarks = computed(() => this.marks().filter((mark) => mark <= this.most()));
   /** Round widths along the ruler, but for those that the handle's own number would cover. */
   protected readonly ticks = computed(() => {

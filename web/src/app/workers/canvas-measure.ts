@@ -1,5 +1,7 @@
 import type { Measure, TypeSetting } from '../../../../core/fit';
 
+/** A text and how it is set, whose width is asked for. */
+export type Wanted = readonly [text: string, type: TypeSetting];
 /** A width that is known otherwise: a canvas sets only the figures that a font has by itself. */
 export type Known = (text: string, type: TypeSetting) => number | undefined;
 

@@ -1,7 +1,4 @@
-import type { TypeSetting } from '../../../../core/fit';
-import { fontOf } from './canvas-measure';
-
-export type Wanted = readonly [text: string, type: TypeSetting];
+import { fontOf, type Wanted } from './canvas-measure';
 
 /** Widths of texts in px, set in the document: for figures other than those that a font has by itself. All in one layout. */
 export function widthsInDocument(wanted: readonly Wanted[], pageFamily: string): readonly number[] {

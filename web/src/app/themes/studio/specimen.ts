@@ -38,6 +38,9 @@ interface ColumnTag {
   readonly text: string;
 }
 
+/** What text without a font of the theme's is set in. */
+export const SPECIMEN_FONT = 'system-ui,sans-serif';
+
 /** The table that the theme is tried on, in a shadow root. An edit of the theme replaces its sheet, not its elements. */
 @Component({
   selector: 'zest-specimen',
@@ -201,7 +204,7 @@ export class Specimen {
         ],
         'compact',
       );
-      this.sheet.replaceSync(`:host{color:#000;font:16px/1.4 system-ui,sans-serif}table{width:100%}${css}`);
+      this.sheet.replaceSync(`:host{color:#000;font:16px/1.4 ${SPECIMEN_FONT}}table{width:100%}${css}`);
       this.attach();
       this.placeTags();
     });

@@ -7,6 +7,7 @@ import { MatDialog } from '@angular/material/dialog';
 import { MatIconModule } from '@angular/material/icon';
 import { MatTooltipModule } from '@angular/material/tooltip';
 import { Router, RouterLink } from '@angular/router';
+import type { Stretch } from '../../../../../core/fit';
 import { bundles, conditionNames, countValues, partNames, partOf, propertyNames, starterOf, widthsOf } from '../../../../../core/theme';
 import { Name } from '../../controls/rename';
 import { Ruler } from '../../controls/ruler';
@@ -14,6 +15,7 @@ import { UndoRedo } from '../../controls/undo-redo';
 import { followRoom } from '../../controls/follow-room';
 import { OpenDocument } from '../../documents/open-document';
 import { Anatomy } from './anatomy';
+import { FitPanel } from './fit-panel';
 import { Ledger } from './ledger';
 import { Specimen } from './specimen';
 import { hardSpecimens } from './specimens';
@@ -29,6 +31,7 @@ import { WidthSteps } from './width-steps';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     Anatomy,
+    FitPanel,
     Ledger,
     MatButtonModule,
     MatIconModule,
@@ -75,6 +78,8 @@ export class Studio implements OnInit {
     const theme = this.state.theme();
     return theme ? widthsOf(theme).map(({ width }) => width) : [];
   });
+  /** How the specimen does at each width. */
+  protected readonly bands = signal<readonly Stretch[]>([]);
   private readonly stage = viewChild<ElementRef<HTMLElement>>('stage');
 
   constructor() {
