@@ -140,4 +140,20 @@ describe('At narrow widths', () => {
     await person.click('button', /^Undo make it fit/);
     await person.untilKept();
   }, 60_000);
+
+  it('a page is seen at three widths at once, each with a line on how its tables do', async () => {
+    await person.open(`${app.url}/pages/night-boats`);
+    await person.find('slider', 'Page width');
+    await person.untilText(/At \d+ px: /);
+    await person.click('button', 'Three widths');
+    await person.untilText(/360\s*1 table too wide by \d+ px, 2 tables stacked/);
+    await person.untilText(/1280\s*fits/);
+    // Nothing that is pointed at is too small (WCAG 2.2, 2.5.8).
+    expect(await person.text()).not.toMatch(/under 24 px/);
+    expect(await axeFindings(driver)).toEqual([]);
+    const framed = await driver.executeScript<readonly number[]>(
+      "return [...document.querySelectorAll('zest-three-widths iframe')].map((frame) => frame.contentWindow.innerWidth)",
+    );
+    expect(framed).toEqual([360, 768, 1280]);
+  }, 30_000);
 });

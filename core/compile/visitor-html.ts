@@ -93,11 +93,21 @@ export function sortIconRules(theme: Theme, key: string): readonly CssNode[] {
 
 /** What the runtime's controls need beside a theme: they look like what they stand in, can be hit, and say where they point. */
 export const visitorRules: readonly CssNode[] = [
-  rule(`.${contract.sort}`, ['all', 'unset'], ['cursor', 'pointer']),
+  // WCAG 2.2, 2.5.8: a target is at least 24 px wide and high; 44 where a finger points (2.5.5).
+  rule(
+    `.${contract.sort}`,
+    ['all', 'unset'],
+    ['cursor', 'pointer'],
+    ['display', 'inline-flex'],
+    ['align-items', 'center'],
+    ['min-width', '24px'],
+    ['min-height', '24px'],
+  ),
   rule(`.${contract.sort}:focus-visible`, ['outline', '2px solid'], ['outline-offset', '2px']),
   // The arrow is for the eye; aria-sort says the same.
   rule(`[aria-sort=ascending]>.${contract.sort}::after`, ['content', '"\\a0↑"/""']),
   rule(`[aria-sort=descending]>.${contract.sort}::after`, ['content', '"\\a0↓"/""']),
+  rule('[data-filters]>summary', ['min-height', '24px']),
   rule('[data-filters]>div', ['display', 'flex'], ['flex-wrap', 'wrap'], ['gap', '.5em 1em'], ['padding-block', '.5em']),
   rule('[data-filters] label', ['display', 'grid']),
   rule('[data-filters] input', ['box-sizing', 'border-box'], ['max-width', '11em'], ['min-height', '2em']),
@@ -124,11 +134,10 @@ export const visitorRules: readonly CssNode[] = [
   rule('[data-filters] button', ['align-self', 'end']),
   rule('[data-filters] button,[data-columns]', ['cursor', 'pointer']),
   rule(`.${contract.pager}:not([hidden])`, ['display', 'flex'], ['flex-wrap', 'wrap'], ['gap', '.25em']),
-  // WCAG 2.2, 2.5.8: a target is at least 24 px wide and high; 44 where a finger points (2.5.5).
   rule(`.${contract.pager}>button`, ['min-width', '24px'], ['min-height', '24px']),
   {
     kind: 'media',
     query: '(pointer:coarse)',
-    rules: [rule(`.${contract.pager}>button`, ['min-width', '44px'], ['min-height', '44px'])],
+    rules: [rule(`.${contract.pager}>button,.${contract.sort}`, ['min-width', '44px'], ['min-height', '44px'])],
   },
 ];

@@ -17,7 +17,9 @@ import { UndoRedo } from '../controls/undo-redo';
 import { followRoom } from '../controls/follow-room';
 import { Api, type KeptPage, type KeptTable, type KeptTheme } from '../documents/api';
 import { OpenDocument } from '../documents/open-document';
+import { detailOf, verdictOf, type Seen } from './page-verdict';
 import { Preview } from './preview';
+import { ThreeWidths } from './three-widths';
 import { VisitorForm } from './visitor-form';
 
 type LiveState = KeptPage['live'];
@@ -25,7 +27,20 @@ type LiveState = KeptPage['live'];
 @Component({
   selector: 'zest-page-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DatePipe, MatButtonModule, MatIconModule, MatMenuModule, MatTooltipModule, Name, Preview, RouterLink, Ruler, UndoRedo, VisitorForm],
+  imports: [
+    DatePipe,
+    MatButtonModule,
+    MatIconModule,
+    MatMenuModule,
+    MatTooltipModule,
+    Name,
+    Preview,
+    RouterLink,
+    Ruler,
+    ThreeWidths,
+    UndoRedo,
+    VisitorForm,
+  ],
   providers: [OpenDocument],
   templateUrl: './editor.html',
   styleUrl: './editor.scss',
@@ -47,6 +62,17 @@ export class PageEditor implements OnInit {
   protected readonly wrong = signal<Readonly<Record<string, string>>>({});
   readonly width = signal(10_000);
   readonly room = signal(800);
+  /** Whether the page is seen at three widths at once. */
+  protected readonly three = signal(false);
+  protected readonly seen = signal<Seen | undefined>(undefined);
+  protected readonly verdict = computed(() => {
+    const seen = this.seen();
+    return seen ? `At ${this.width()} px: ${verdictOf(seen)}` : '';
+  });
+  protected readonly detail = computed(() => {
+    const seen = this.seen();
+    return seen && !this.three() ? detailOf(seen) : null;
+  });
   private readonly stage = viewChild<ElementRef<HTMLElement>>('stage');
 
   protected readonly picked = computed(() => this.page()?.blocks.find(({ id }) => id === this.pickedId()));

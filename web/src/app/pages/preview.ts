@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, type ElementRef, computed, effect, input, output, signal, viewChild } from '@angular/core';
 import { dress } from '../../../../runtime/dress';
+import { lookAt, type Seen } from './page-verdict';
 import { compilePage, writeCss, writeHtml, type MarkupNode, type PageInput } from '../../../../core/compile';
 
 /**
@@ -9,14 +10,18 @@ import { compilePage, writeCss, writeHtml, type MarkupNode, type PageInput } fro
 @Component({
   selector: 'zest-preview',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<iframe
-    #frame
-    title="Page preview"
-    sandbox="allow-same-origin"
-    src="/preview.html"
-    [style.width.px]="width()"
-    (load)="ready()"
-  ></iframe>`,
+  template: `<div class="seen" [style.width.px]="width() * scale()">
+    <iframe
+      #frame
+      [title]="'Page preview, ' + width() + ' pixels'"
+      sandbox="allow-same-origin"
+      src="/preview.html"
+      [style.width.px]="width()"
+      [style.height.%]="100 / scale()"
+      [style.scale]="scale() === 1 ? null : scale()"
+      (load)="ready()"
+    ></iframe>
+  </div>`,
   styles: `
     :host {
       display: block;
@@ -24,12 +29,17 @@ import { compilePage, writeCss, writeHtml, type MarkupNode, type PageInput } fro
       overflow: auto;
       background: var(--zest-desk);
     }
+    .seen {
+      height: 100%;
+    }
     iframe {
       display: block;
-      border: 1px solid var(--zest-line);
-      border-block-start: 0;
+      border: 0;
+      /* No border: the page inside has the whole width. */
+      outline: 1px solid var(--zest-line);
       background: #fff;
       height: 100%;
+      transform-origin: 0 0;
       box-sizing: border-box;
       border-radius: 0 0 12px 12px;
     }
@@ -38,6 +48,10 @@ import { compilePage, writeCss, writeHtml, type MarkupNode, type PageInput } fro
 export class Preview {
   readonly input = input.required<PageInput>();
   readonly width = input.required<number>();
+  /** How large it is drawn: 1 for its own size. */
+  readonly scale = input(1);
+  /** What is seen of its tables, whenever it has been laid out anew. */
+  readonly seen = output<Seen>();
   /** A click on a block, by its place on the page. */
   readonly picked = output<number>();
   private readonly frame = viewChild.required<ElementRef<HTMLIFrameElement>>('frame');
@@ -63,7 +77,15 @@ export class Preview {
         box.removeAttribute('data-address');
         dress(box);
       }
+      this.lookAgain(view.document);
     });
+  }
+
+  private lookAgain(page: Document): void {
+    const look = (): void => this.seen.emit(lookAt(page));
+    requestAnimationFrame(look);
+    // Fonts that come in late change widths.
+    void page.fonts.ready.then(look);
   }
 
   protected ready(): void {
