@@ -101,7 +101,7 @@ describe('At narrow widths', () => {
   it('it is said how the table does, and one action makes it fit, with the reason', async () => {
     await person.open(`${app.url}/themes/paper-stock`);
     await person.choose(/Shown on/, 'Evening crossings');
-    await person.untilText(/At \d+ px it fits/);
+    await person.untilText(/\d+ px: fits/);
     const drag = async (width: number): Promise<void> => {
       await driver.executeScript(
         'arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event("input"))',
@@ -110,7 +110,7 @@ describe('At narrow widths', () => {
       );
     };
     await drag(400);
-    await person.untilText(/At 400 px it overflows by \d+ px/);
+    await person.untilText(/400 px: overflows by \d+ px/);
     // What is said is what the browser does, within 2 px.
     const said = Number(/overflows by (\d+) px/.exec(await person.text())?.[1]);
     const beyond = await driver.executeScript<number>(
@@ -124,7 +124,7 @@ describe('At narrow widths', () => {
     expect(await axeFindings(driver)).toEqual([]);
     await person.click('button', /^Take/);
     await drag(400);
-    await person.untilText(/At 400 px it fits/);
+    await person.untilText(/400 px: fits/);
     for (const width of [320, 480, 560, 640, 800]) {
       await drag(width);
       await person.until(`no overflow at ${width}`, async () =>

@@ -1,9 +1,10 @@
-/** The label that a cell brings for rows that are stacked; a box to choose the row by may stand before it. */
-export const labelIn = (cell: Element): Element | null => {
-  const first = cell.firstElementChild;
-  const label = first?.localName === 'input' ? first.nextElementSibling : first;
-  return label?.className === 'zp-label' ? label : null;
-};
+/** Elements of a cell that are no part of its text: its label for stacked rows, and what opens what columns that gave way hold. */
+const ASIDE = /^zp-(?:label|open|left)$/;
+const isAside = (node: ChildNode): boolean => ASIDE.test((node as Partial<Element>).className ?? '');
 
-/** What a cell says, without its label. */
-export const textOf = (cell: Element | undefined): string => (cell?.textContent.slice(labelIn(cell)?.textContent.length ?? 0) ?? '').trim();
+/** What stands in a cell beside its text. */
+export const asides = (cell: Element): readonly ChildNode[] => [...cell.childNodes].filter(isAside);
+
+/** What a cell says. */
+export const textOf = (cell: Element | undefined): string =>
+  (cell?.firstElementChild ? [...cell.childNodes].map((node) => (isAside(node) ? '' : node.textContent)).join('') : (cell?.textContent ?? '')).trim();

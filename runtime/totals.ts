@@ -1,4 +1,4 @@
-import { labelIn, textOf } from './text';
+import { asides, textOf } from './text';
 import type { Unit } from './units';
 
 /** How a total is worked out and written, as its cell says. */
@@ -38,7 +38,6 @@ export function addUp(table: HTMLTableElement, found: readonly Unit[], language:
     const isBracketed = said.brackets && amount < 0;
     const text = new Intl.NumberFormat(language, said.as).format(isBracketed ? -amount : amount) + (said.unit ? `\u00a0${said.unit}` : '');
     const shown = isNone ? '' : isBracketed ? `(${text})` : text;
-    const label = labelIn(cell);
-    cell.replaceChildren(...(label ? [label] : []), shown);
+    cell.replaceChildren(...asides(cell), shown);
   }
 }

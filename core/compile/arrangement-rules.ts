@@ -7,12 +7,17 @@ import { pinnedRules } from './pinned-rules';
 import { contract } from './selectors';
 import { rule, type CssNode, type Declaration } from './stylesheet';
 
-type Arrangement = 'as-is' | 'scrolls' | 'stacked';
+type Arrangement = 'as-is' | 'scrolls' | 'stacked' | 'most' | 'fewest';
 const arrangementOf = (theme: Theme): Arrangement => resolveAt(theme, { part: 'table', condition: 'rest' }, 'arrangement').css as Arrangement;
 
+const isSomewhere = (theme: Theme, ...wanted: readonly Arrangement[]): boolean =>
+  ['', ...widthsOf(theme).map(({ name }) => name)].some((step) => wanted.includes(arrangementOf(atStep(theme, step))));
+
 /** Whether the theme stacks tables at any width, so that their cells need labels and roles. */
-export const stacks = (theme: Theme): boolean =>
-  ['', ...widthsOf(theme).map(({ name }) => name)].some((step) => arrangementOf(atStep(theme, step)) === 'stacked');
+export const stacks = (theme: Theme): boolean => isSomewhere(theme, 'stacked');
+
+/** Whether the theme shows fewer columns at any width, so that columns say whether they give way, and rows open. */
+export const leavesOut = (theme: Theme): boolean => isSomewhere(theme, 'most', 'fewest');
 
 /**
  * How a table is laid out where the theme has it other than as it is. To be written after everything else of the theme, at
@@ -21,6 +26,8 @@ export const stacks = (theme: Theme): boolean =>
 export function arrangementRules(theme: Theme, key: string, exceptions: readonly Exception[] = []): readonly CssNode[] {
   const arrangement = arrangementOf(theme);
   if (arrangement === 'scrolls') return [...pinnedRules(theme, key, exceptions, true), ...hintRules(key)];
+  if (arrangement === 'most') return fewerRules(`.${contract.theme(key)}`, [contract.yields.first]);
+  if (arrangement === 'fewest') return fewerRules(`.${contract.theme(key)}`, [contract.yields.first, contract.yields.second]);
   return arrangement === 'stacked' ? stackedRules(theme, `.${contract.theme(key)}`) : [];
 }
 
@@ -95,5 +102,43 @@ function stackedRules(theme: Theme, table: string): readonly CssNode[] {
     ...(clip === undefined ? [] : [rule(bare, ['clip-path', clip('top')]), rule(`${bare}:last-child`, ['clip-path', clip('all')])]),
   ];
 }
+
+/**
+ * Columns that give way take no room and are not heard: their cells stay in their places, so that those after them do, with
+ * nothing in them that has a width, and cells over several columns shrink with them. Each row opens to what was left out.
+ */
+const fewerRules = (table: string, away: readonly string[]): readonly CssNode[] => {
+  const cells = `${table}>*>tr>:is(${away.map((name) => `.${name}`).join()})`;
+  return [
+    rule(
+      cells,
+      ['visibility', 'hidden'],
+      ['width', '0'],
+      ['padding', '0'],
+      ['border-inline', 'none'],
+      ['font-size', '0'],
+      ['letter-spacing', '0'],
+      ['white-space', 'nowrap'],
+      ['overflow', 'hidden'],
+    ),
+    rule(`${cells}>*`, ['display', 'none']),
+    rule(`${cells}::before,${cells}::after`, ['content', 'none']),
+    rule(
+      `${table} .${contract.open}`,
+      ['display', 'inline-grid'],
+      ['place-items', 'center'],
+      ['min-width', '24px'],
+      ['min-height', '24px'],
+      ['margin-inline-start', '.5em'],
+      ['padding', '0'],
+      ['font', 'inherit'],
+      ['color', 'inherit'],
+      ['background', 'none'],
+      ['border', '1px solid'],
+      ['border-radius', '4px'],
+      ['cursor', 'pointer'],
+    ),
+  ];
+};
 
 const drawn = (line: Line): string => (isDrawn(line) ? line.css : 'none');

@@ -8,7 +8,7 @@ export { surrounded, type AroundOptions } from './around-html';
 export { dressingClass, wornOf } from './dressing-rules';
 export { element, textWithBreaks, writeHtml, type Element, type MarkupNode } from './markup';
 export { rule, writeCss, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
-export { arrangementRules, stacks } from './arrangement-rules';
+export { arrangementRules, leavesOut, stacks } from './arrangement-rules';
 export { byWidth } from './by-width';
 export { besideOf, type Beside } from './beside';
 export { dressedNodes } from './dressing-html';

@@ -2,7 +2,7 @@ import { placementCss, wordingOf, type Block, type Page } from '../page';
 import { gridOf, shownText, textOf as textOfCell, type Table } from '../table';
 import type { Theme } from '../theme';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
-import { arrangementRules, stacks } from './arrangement-rules';
+import { arrangementRules, leavesOut, stacks } from './arrangement-rules';
 import { besideOf } from './beside';
 import { byWidth } from './by-width';
 import { frameRules } from './frame';
@@ -155,6 +155,7 @@ function blockNodes(block: Block, index: number, { tables, themes }: PageInput):
     totals: visitor?.totals === true,
     header: visitor?.header === true,
     labelled: dress !== undefined && stacks(dress.theme),
+    fewer: dress !== undefined && leavesOut(dress.theme),
   };
   const framed = framedTable(table, options);
   if (visitor !== null) {

@@ -56,6 +56,10 @@ export const contract = {
   /** The box around a frame and its bars, whose width decides which of the theme's width steps holds; the name of the container too. */
   box: 'zp-box',
   container: 'zp',
+  /** A column that gives way, on its cells; what opens the rest of a row, and what it opens. */
+  yields: { first: 'zp-first-away', second: 'zp-second-away' },
+  open: 'zp-open',
+  left: 'zp-left',
   /** In a cell: what its column is called, shown where rows are stacked. Not part of its text. */
   label: 'zp-label',
   /** A custom property, on cells with a picture of their own: the picture. No swatch has this name. */

@@ -60,6 +60,8 @@ export interface TableHtmlOptions {
   readonly header?: boolean;
   /** Whether cells have the labels that rows need to be stacked, and roles that hold while they are. */
   readonly labelled?: boolean;
+  /** Whether columns say whether they give way, and rows open to what was left out. */
+  readonly fewer?: boolean;
   /** Shows the columns that are hidden. */
   readonly whole?: boolean;
 }
@@ -182,7 +184,10 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
     tag,
     {
       role: options.labelled ? roleOf(cell, tag) : undefined,
-      class: classesOf(table, cell, tag, isHeader ? [] : conditions) || undefined,
+      class:
+        [classesOf(table, cell, tag, isHeader ? [] : conditions), options.fewer ? awayOf(table, cell.column, cell.columns) : '']
+          .filter(Boolean)
+          .join(' ') || undefined,
       id: named.size > 0 && tag === 'th' ? cellId(options, cell) : undefined,
       headers: named
         .get(cell)
@@ -202,6 +207,7 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
     },
     ...(options.labelled ? labelOf(table, cell, tag) : []),
     ...(contentOf?.(cell) ?? dressedNodes(table, cell) ?? cellNodes(shownCell(table, cell))),
+    ...(options.fewer ? leftOut(table, cell, options) : []),
   );
 }
 
@@ -213,6 +219,36 @@ function labelOf(table: Table, cell: GridCell, tag: 'th' | 'td'): readonly Marku
   const above = headersOf(table, cell).filter(({ section }) => section === 'header');
   const names = [...new Set([...above].sort((a, b) => a.row - b.row || a.column - b.column).map(({ text }) => text.trim()))].filter(Boolean);
   return names.length === 0 ? [] : [element('span', { class: contract.label, 'aria-hidden': 'true' }, names.join(', '))];
+}
+
+/** The class of columns that give way: of a cell over several where all of them do, by the one that stays longest. */
+function awayOf({ columns }: Table, column: number, count = 1): string | undefined {
+  const some = columns.slice(column, column + count).map(({ yields }) => yields);
+  if (some.some((each) => each === undefined)) return undefined;
+  return contract.yields[some.includes('second') ? 'second' : 'first'];
+}
+
+/**
+ * In a row's first cell: a button that opens what columns that give way hold, by the browser's own means (HTML Standard,
+ * "The popover attribute"), so that it needs no script. Its name is that of the row and those of the columns, in no language but theirs.
+ */
+function leftOut(table: Table, cell: GridCell, options: TableHtmlOptions): readonly MarkupNode[] {
+  if (cell.section !== 'body' || cell.column !== 0 || isGroupHeading(table, cell.row)) return [];
+  const names = columnNames(table);
+  const away = gridOf(table)
+    .row(cell.row)
+    .filter((each) => each !== cell && awayOf(table, each.column, each.columns) !== undefined && each.text.trim() !== '');
+  if (away.length === 0) return [];
+  const id = `${options.id}-left-${cell.row}`;
+  const name = `${cell.text.trim()}: ${away.map(({ column }) => names[column] ?? '').join(', ')}`;
+  const items = away.flatMap((each) => [
+    element('dt', {}, names[each.column] ?? ''),
+    element('dd', {}, ...(dressedNodes(table, each) ?? cellNodes(shownCell(table, each)))),
+  ]);
+  return [
+    element('button', { type: 'button', class: contract.open, popovertarget: id, 'aria-label': name }, '…'),
+    element('div', { id, class: contract.left, popover: '', role: 'group', 'aria-label': name }, element('dl', {}, ...items)),
+  ];
 }
 
 const isUnsorted = (table: Table, { column }: GridCell, names: readonly string[]): boolean =>

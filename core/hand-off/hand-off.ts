@@ -1,5 +1,6 @@
 import {
   arrangementRules,
+  leavesOut,
   stacks,
   besideCss,
   besideOf,
@@ -56,5 +57,5 @@ export function tableFile(table: Table, dress: { readonly key: string; readonly 
   const style = rules.length === 0 ? '' : `<style>\n${writeCss(rules).trim().replaceAll('</', '<\\/')}\n</style>\n`;
   // Shares beside fixed lengths are told from the box's width, with no stylesheet as well.
   const measure = needsContainer(table) ? 'container-type: inline-size' : undefined;
-  return `${style}${writeHtml(boxed(framedTable(table, { id: 'table', theme: dress?.key, inline: true, labelled: dress !== undefined && stacks(dress.theme) }), undefined, measure))}\n`;
+  return `${style}${writeHtml(boxed(framedTable(table, { id: 'table', theme: dress?.key, inline: true, labelled: dress !== undefined && stacks(dress.theme), fewer: dress !== undefined && leavesOut(dress.theme) }), undefined, measure))}\n`;
 }

@@ -18,6 +18,8 @@ export interface Column {
   readonly formula: string;
   /** What its values have to be beside its type; null for anything. */
   readonly rule: ColumnRule | null;
+  /** Whether it gives way where a theme shows fewer columns: among the first to go, or only among the second; else it stays. */
+  readonly yields?: 'first' | 'second';
 }
 
 /** A rule for the values of a column. What breaks it is marked, and never refused. Empty texts ask nothing. */

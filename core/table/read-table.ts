@@ -77,6 +77,11 @@ const columnSchema = object({
     .defined()
     .test('width', 'A column’s width is empty, or like 120px, 8em, 20% or 2fr.', (width) => readColumnWidth(width) !== undefined),
   hidden: boolean().strict().required(),
+  yields: string()
+    .strict()
+    .oneOf(['first', 'second'] as const, 'A column gives way first, second or not at all.')
+    .optional()
+    .default(undefined),
   type: choice('A column’s type', ['', ...dataTypeNames]),
   order: choice('The order of a column’s dates', ['', ...dateOrders]),
   format: formatSchema.nullable().defined().default(undefined),

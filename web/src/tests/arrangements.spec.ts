@@ -12,6 +12,7 @@ import {
   boxed,
   byWidth,
   framedTable,
+  leavesOut,
   frameRules,
   stacks,
   tableRules,
@@ -22,11 +23,13 @@ import {
   writeHtml,
 } from '../../../core/compile';
 import { setValue } from '../../../core/edit';
+import { stretchesOfWidth } from '../../../core/fit';
 import { PLAIN_VISITOR, type Visitor } from '../../../core/page';
 import { gridOf, headersOf, readTable, tableOf, type Table } from '../../../core/table';
 import { dice, randomTable, randomTheme, withExceptions } from '../../../core/tests/random';
 import { starterNames, type Theme } from '../../../core/theme';
 import { dress } from '../../../runtime/dress';
+import { canvasMeasure } from '../app/workers/canvas-measure';
 
 const hosts: HTMLElement[] = [];
 afterEach(() => hosts.splice(0).forEach((host) => host.remove()));
@@ -51,7 +54,14 @@ function placed(theme: Theme, table: Table, width: number, visitor?: Partial<Vis
     ]),
     ...tableRules(table, 'table'),
   ]);
-  const options = { id: 'case', theme: 'case', labelled: stacks(theme), sortable: visitor?.sort === true, totals: visitor?.totals === true };
+  const options = {
+    id: 'case',
+    theme: 'case',
+    labelled: stacks(theme),
+    fewer: leavesOut(theme),
+    sortable: visitor?.sort === true,
+    totals: visitor?.totals === true,
+  };
   const framed = framedTable(table, options);
   const whole = visitor ? visitedTable(framed, table, { ...PLAIN_VISITOR, ...visitor }, { id: 'case', theme: 'case' }) : framed;
   shadow.innerHTML = `<style>:host{all:initial;font:16px/1.4 sans-serif;color:#000}${css}</style><div class="room">${writeHtml(boxed(whole), 'compact')}</div>`;
@@ -195,6 +205,75 @@ describe('Stacked rows', () => {
   });
 });
 
+describe('Fewer columns', () => {
+  const away: Table = {
+    ...boats,
+    columns: boats.columns.map((column, i) => (i === 2 ? { ...column, yields: 'first' } : i === 3 ? { ...column, yields: 'second' } : column)),
+  };
+  const widths = (room: HTMLElement): readonly number[] => [...(bodyRows(room)[0]?.cells ?? [])].map((cell) => Math.round(boxOf(cell).width));
+
+  const filling = setValue(grown('boxed'), { part: 'table', condition: 'rest' }, 'width', 'fill');
+
+  it('leave no room to those that give way, and the others all of it', () => {
+    const [most, fewest] = ['most columns', 'fewest columns'].map((arrangement) => placed(arranged(filling, arrangement), away, 400));
+    const [of, than] = [most as HTMLElement, fewest as HTMLElement];
+    expect(widths(of).map((width) => width > 0)).toEqual([true, true, false, true]);
+    expect(widths(than).map((width) => width > 0)).toEqual([true, true, false, false]);
+    for (const room of [of, than]) expect(Math.round(boxOf(room.querySelector('table') as Element).width)).toBe(400);
+    // A header over several columns shrinks with them.
+    const group = than.querySelector('thead .zp-group') as Element;
+    const column = bodyRows(than)[0]?.cells[1] as Element;
+    expect(Math.abs(boxOf(group).right - boxOf(column).right)).toBeLessThan(1);
+  });
+
+  it('are not heard, and are what a row opens to, without script', () => {
+    const room = placed(arranged(grown('boxed'), 'fewest columns'), away, 400);
+    const cell = bodyRows(room)[0]?.cells[3] as HTMLElement;
+    expect(getComputedStyle(cell).visibility).toBe('hidden');
+    const open = room.querySelector('.zp-open') as HTMLButtonElement;
+    expect(open.getAttribute('aria-label')).toBe('Moth: Weekend, Fare');
+    expect(boxOf(open).width).toBeGreaterThanOrEqual(24);
+    const left = room.querySelector('.zp-left') as HTMLElement;
+    expect(left.matches(':popover-open')).toBeFalse();
+    open.click();
+    expect(left.matches(':popover-open')).toBeTrue();
+    expect(left.innerText.split(/\s*\n\s*/)).toEqual(['Weekend', '19:05', 'Fare', '£8.20']);
+    left.hidePopover();
+  });
+
+  it('are all there where there is room, and what opens rows is no text of theirs', () => {
+    const room = placed(arranged(grown('boxed'), 'fewest columns', 'narrow'), away, 900, { search: true, pageRows: 0 });
+    expect(widths(room).every((width) => width > 0)).toBeTrue();
+    expect(getComputedStyle(room.querySelector('.zp-open') as Element).display).toBe('none');
+    const field = room.querySelector('input') as HTMLInputElement;
+    field.value = 'moth weekend';
+    field.dispatchEvent(new Event('input'));
+    expect(bodyRows(room).length).toBe(0);
+  });
+
+  it('take what core says that they take, within 2 px, for random tables', () => {
+    const measure = canvasMeasure(new OffscreenCanvas(1, 1).getContext('2d') as OffscreenCanvasRenderingContext2D, 'sans-serif');
+    for (let seed = 0; seed < 100; seed++) {
+      const d = dice(33_000 + seed);
+      const table = randomTable(d);
+      const some: Table = {
+        ...table,
+        merges: [],
+        groups: [],
+        columns: table.columns.map((column, i) => (i > 0 && d.chance(0.4) ? { ...column, yields: 'first' } : column)),
+      };
+      const theme = arranged(grown(d.pick(starterNames.filter((name) => !['tiles', 'pebble', 'manifest'].includes(name)))), 'most columns');
+      const room = placed(theme, some, 1);
+      room.querySelectorAll('.zp-open').forEach((open) => open.remove());
+      const least = stretchesOfWidth(theme, some, measure, 4000).at(-1)?.least ?? 0;
+      expect(Math.abs(boxOf(room.querySelector('table') as Element).width - least))
+        .withContext(`seed ${seed}`)
+        .toBeLessThanOrEqual(2);
+      hosts.splice(0).forEach((host) => host.remove());
+    }
+  });
+});
+
 describe('No page scrolls sideways because of a table', () => {
   const demo = [berths, crew, crossings, fares, fleet, islands, log, workshops].map((json): Table => {
     const read = readTable(json);
@@ -204,7 +283,7 @@ describe('No page scrolls sideways because of a table', () => {
   for (const base of starterNames)
     it(`from 320 to 1920 px, for every demo table in every arrangement, in ${base}`, () => {
       for (const table of demo)
-        for (const arrangement of ['as it is', 'scrolls', 'stacked']) {
+        for (const arrangement of ['as it is', 'scrolls', 'stacked', 'most columns', 'fewest columns']) {
           const room = placed(arranged(grown(base), arrangement), { ...table, rows: table.rows.slice(0, 60), footerRows: 0 }, 320);
           for (const width of [320, 375, 480, 600, 768, 1024, 1440, 1920]) {
             room.style.width = `${width}px`;

@@ -52,6 +52,11 @@ export class Structure {
     const widths = new Set(this.chosen().map(({ width }) => width));
     return widths.size === 1 ? ([...widths][0] ?? '') : undefined;
   });
+  /** When the chosen columns give way; nothing where they stay or differ. */
+  protected readonly yields = computed(() => {
+    const each = new Set(this.chosen().map((column) => column.yields ?? ''));
+    return each.size === 1 ? ([...each][0] ?? '') : '';
+  });
   protected readonly isHidden = computed(() => this.chosen().every(({ hidden }) => hidden));
 
   private change(label: string, touches: string, make: (table: Table) => Table): void {
@@ -76,6 +81,10 @@ export class Structure {
   protected hide(hidden: boolean): void {
     const { column, toColumn } = this.choice();
     this.change(`${hidden ? 'hide' : 'show'} a column`, '', (table) => setColumns(table, column, toColumn, { hidden }));
+  }
+  protected giveWay(when: '' | 'first' | 'second'): void {
+    const { column, toColumn } = this.choice();
+    this.change('say when a column gives way', '', (table) => setColumns(table, column, toColumn, { yields: when || undefined }));
   }
   protected equal = (): void => this.change('make columns equally wide', '', equalColumns);
   protected pin = (pinned: boolean): void =>

@@ -19,7 +19,7 @@ const REST_MS = 120;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [CdkConnectedOverlay, CdkOverlayOrigin, CdkTrapFocus, MatButtonModule],
   template: `
-    <p role="status" [class.beyond]="verdict().isBeyond">{{ verdict().say }}</p>
+    <p role="status" [class.beyond]="verdict().isBeyond" [title]="verdict().say">{{ verdict().say }}</p>
     <button mat-button type="button" cdkOverlayOrigin #origin="cdkOverlayOrigin" (click)="propose()">Make it fit</button>
     <ng-template
       cdkConnectedOverlay
@@ -51,9 +51,20 @@ const REST_MS = 120;
   styles: `
     :host {
       display: flex;
+      flex: 0 1 auto;
+      min-width: 0;
       align-items: center;
       gap: 4px;
       color: var(--zest-soft);
+    }
+    :host > p {
+      min-width: 0;
+      overflow: hidden;
+      text-overflow: ellipsis;
+      white-space: nowrap;
+    }
+    button {
+      flex: none;
     }
     p {
       margin: 0;
@@ -86,7 +97,7 @@ export class FitPanel {
     const [theme, width, stretches] = [this.state.theme(), this.state.width(), this.stretches()];
     if (!theme || stretches.length === 0) return { say: '', isBeyond: false };
     const say = verdictAt(stretches, width, arrangementOf(atStep(theme, stepFor(theme, width))));
-    return { say: `At ${width} px it ${say}`, isBeyond: say.startsWith('overflows') };
+    return { say: `${width} px: ${say}`, isBeyond: say.startsWith('overflows') };
   });
 
   constructor() {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, inject, input, output, signal, viewChild } from '@angular/core';
 import {
   arrangementRules,
+  leavesOut,
   stacks,
   boxed,
   byWidth,
@@ -185,6 +186,7 @@ export class Specimen {
   /** Body rows whose held condition the person chose, by row of the grid. */
   private readonly chosen = signal<ReadonlyMap<number, readonly ConditionName[]>>(new Map());
   private readonly held = computed(() => heldOpen(this.table(), this.chosen(), this.columns()));
+  private readonly fewer = computed(() => leavesOut(this.theme()));
   private readonly labelled = computed(() => stacks(this.theme()));
   private readonly host = viewChild.required<ElementRef<HTMLElement>>('host');
   private readonly sheet = new CSSStyleSheet();
@@ -215,7 +217,15 @@ export class Specimen {
         'div',
         // Reached by keyboard, as on a page (WCAG 2.2, 2.1.1): it scrolls where the table is wider.
         { class: contract.frame, role: 'region', 'aria-label': `Specimen: ${table.name}`, tabindex: 0 },
-        tableElement(table, { id: 'specimen', theme: 'specimen', slots: true, held: { columns, headers }, contentOf, labelled: this.labelled() }),
+        tableElement(table, {
+          id: 'specimen',
+          theme: 'specimen',
+          slots: true,
+          held: { columns, headers },
+          contentOf,
+          labelled: this.labelled(),
+          fewer: this.fewer(),
+        }),
       );
       const shown = this.around() ? surrounded(markup, { theme: 'specimen', info: infoOf(table), empty: true }) : markup;
       this.content.innerHTML = writeHtml(boxed(shown), 'compact');

@@ -74,6 +74,9 @@ import { StudioState } from './studio-state';
       gap: 4px;
       align-items: center;
     }
+    .zest-choice {
+      white-space: nowrap;
+    }
     .width {
       color: var(--zest-soft);
       font-weight: 400;
