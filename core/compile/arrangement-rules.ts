@@ -7,7 +7,7 @@ import { pinnedRules } from './pinned-rules';
 import { contract } from './selectors';
 import { rule, type CssNode, type Declaration } from './stylesheet';
 
-type Arrangement = 'as-is' | 'scrolls' | 'stacked' | 'most' | 'fewest';
+type Arrangement = 'as-is' | 'scrolls' | 'stacked' | 'turned' | 'most' | 'fewest';
 const arrangementOf = (theme: Theme): Arrangement => resolveAt(theme, { part: 'table', condition: 'rest' }, 'arrangement').css as Arrangement;
 
 const isSomewhere = (theme: Theme, ...wanted: readonly Arrangement[]): boolean =>
@@ -15,6 +15,9 @@ const isSomewhere = (theme: Theme, ...wanted: readonly Arrangement[]): boolean =
 
 /** Whether the theme stacks tables at any width, so that their cells need labels and roles. */
 export const stacks = (theme: Theme): boolean => isSomewhere(theme, 'stacked');
+
+/** Whether the theme turns short tables at any width, so that their markup has them turned as well. */
+export const turns = (theme: Theme): boolean => isSomewhere(theme, 'turned');
 
 /** Whether the theme shows fewer columns at any width, so that columns say whether they give way, and rows open. */
 export const leavesOut = (theme: Theme): boolean => isSomewhere(theme, 'most', 'fewest');
@@ -26,6 +29,7 @@ export const leavesOut = (theme: Theme): boolean => isSomewhere(theme, 'most', '
 export function arrangementRules(theme: Theme, key: string, exceptions: readonly Exception[] = []): readonly CssNode[] {
   const arrangement = arrangementOf(theme);
   if (arrangement === 'scrolls') return [...pinnedRules(theme, key, exceptions, true), ...hintRules(key)];
+  if (arrangement === 'turned') return turnedRules(`.${contract.theme(key)}`);
   if (arrangement === 'most') return fewerRules(`.${contract.theme(key)}`, [contract.yields.first]);
   if (arrangement === 'fewest') return fewerRules(`.${contract.theme(key)}`, [contract.yields.first, contract.yields.second]);
   return arrangement === 'stacked' ? stackedRules(theme, `.${contract.theme(key)}`) : [];
@@ -102,6 +106,12 @@ function stackedRules(theme: Theme, table: string): readonly CssNode[] {
     ...(clip === undefined ? [] : [rule(bare, ['clip-path', clip('top')]), rule(`${bare}:last-child`, ['clip-path', clip('all')])]),
   ];
 }
+
+/** The table with its rows as columns, where the markup has it, in place of the other: a table of its own, with headers of its own. */
+const turnedRules = (table: string): readonly CssNode[] => [
+  rule(`${table}:has(+.${contract.turned})`, ['display', 'none']),
+  rule(`${table}.${contract.turned}`, ['display', 'table']),
+];
 
 /**
  * Columns that give way take no room and are not heard: their cells stay in their places, so that those after them do, with

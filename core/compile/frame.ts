@@ -9,7 +9,7 @@ import { rule, type CssNode } from './stylesheet';
 export const frameRules: readonly CssNode[] = [
   rule(`.${contract.box}`, ['container', `${contract.container}/inline-size`]),
   rule(`.${contract.frame}`, ['overflow-x', 'auto'], ['position', 'relative']),
-  rule(`.${contract.label},.${contract.open}`, ['display', 'none']),
+  rule(`.${contract.label},.${contract.open},.${contract.turned}`, ['display', 'none']),
   rule(
     `.${contract.left}`,
     ['max-width', 'min(24rem,90vw)'],

@@ -1,4 +1,5 @@
 export { besideCss, themeCss, type ThemeCssOptions } from './theme-css';
+export { turnedElements } from './table-html';
 export { boxed, classesOf, framedTable, ownClasses, tableElement, tableRules, unseenDigits, type TableHtmlOptions } from './table-html';
 export { compilePage, type CompiledPage, type PageInput, type PageOptions } from './page-html';
 export { frameRules } from './frame';
@@ -8,7 +9,7 @@ export { surrounded, type AroundOptions } from './around-html';
 export { dressingClass, wornOf } from './dressing-rules';
 export { element, textWithBreaks, writeHtml, type Element, type MarkupNode } from './markup';
 export { rule, writeCss, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
-export { arrangementRules, leavesOut, stacks } from './arrangement-rules';
+export { arrangementRules, leavesOut, stacks, turns } from './arrangement-rules';
 export { byWidth } from './by-width';
 export { besideOf, type Beside } from './beside';
 export { dressedNodes } from './dressing-html';

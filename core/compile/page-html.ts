@@ -1,8 +1,8 @@
 import { placementCss, wordingOf, type Block, type Page } from '../page';
-import { gridOf, shownText, textOf as textOfCell, type Table } from '../table';
+import { gridOf, shownText, turnedTable, textOf as textOfCell, type Table } from '../table';
 import type { Theme } from '../theme';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
-import { arrangementRules, leavesOut, stacks } from './arrangement-rules';
+import { arrangementRules, leavesOut, stacks, turns } from './arrangement-rules';
 import { besideOf } from './beside';
 import { byWidth } from './by-width';
 import { frameRules } from './frame';
@@ -45,7 +45,9 @@ export function compilePage(input: PageInput, options: PageOptions): CompiledPag
     if (!found) return [];
     const isPinned = page.blocks.some((block) => block.kind === 'table' && block.theme === id && input.tables.get(block.table)?.pinned === true);
     const dressed = page.blocks.flatMap((block) => (block.kind === 'table' && block.theme === id ? [input.tables.get(block.table)] : []));
-    const beside = besideOf(dressed.filter((table) => table !== undefined));
+    const placed = dressed.filter((table) => table !== undefined);
+    // What stands turned beside a table has its looks the other way round.
+    const beside = besideOf([...placed, ...(turns(found.theme) ? placed.flatMap((table) => turnedTable(table) ?? []) : [])]);
     const keepsHeader = page.blocks.some((block) => block.kind === 'table' && block.theme === id && block.visitor?.header === true);
     const around = page.blocks.some((block) => block.kind === 'table' && block.theme === id && block.visitor !== null);
     return byWidth(found.theme, (theme) => [
@@ -155,6 +157,7 @@ function blockNodes(block: Block, index: number, { tables, themes }: PageInput):
     totals: visitor?.totals === true,
     header: visitor?.header === true,
     labelled: dress !== undefined && stacks(dress.theme),
+    turned: visitor === null && dress !== undefined && turns(dress.theme),
     fewer: dress !== undefined && leavesOut(dress.theme),
   };
   const framed = framedTable(table, options);

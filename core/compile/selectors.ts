@@ -56,6 +56,8 @@ export const contract = {
   /** The box around a frame and its bars, whose width decides which of the theme's width steps holds; the name of the container too. */
   box: 'zp-box',
   container: 'zp',
+  /** On a table that stands for another with its rows as columns. */
+  turned: 'zp-turned',
   /** A column that gives way, on its cells; what opens the rest of a row, and what it opens. */
   yields: { first: 'zp-first-away', second: 'zp-second-away' },
   open: 'zp-open',

@@ -17,6 +17,7 @@ import {
   setColumns,
   shownCell,
   shownTable,
+  turnedTable,
   widthOf,
   type GridCell,
   type Held,
@@ -62,6 +63,10 @@ export interface TableHtmlOptions {
   readonly labelled?: boolean;
   /** Whether columns say whether they give way, and rows open to what was left out. */
   readonly fewer?: boolean;
+  /** Whether a short table that visitors do not use stands beside itself with its rows as columns. */
+  readonly turned?: boolean;
+  /** Whether this is that one. */
+  readonly isTurned?: boolean;
   /** Shows the columns that are hidden. */
   readonly whole?: boolean;
 }
@@ -87,7 +92,12 @@ export function tableElement(whole: Table, options: TableHtmlOptions): Element {
     {
       role: options.labelled ? 'table' : undefined,
       class:
-        [options.theme === undefined ? '' : contract.theme(options.theme), ...ownClasses(table), options.header ? contract.header : '']
+        [
+          options.theme === undefined ? '' : contract.theme(options.theme),
+          ...ownClasses(table),
+          options.header ? contract.header : '',
+          options.isTurned ? contract.turned : '',
+        ]
           .filter(Boolean)
           .join(' ') || undefined,
       style: options.style,
@@ -107,9 +117,17 @@ export function framedTable(table: Table, options: TableHtmlOptions): Element {
     'div',
     { class: contract.frame, role: 'region', ...name, tabindex: 0 },
     tableElement(table, { ...options, described: true }),
+    ...turnedElements(table, options),
     ...below,
     ...about,
   );
+}
+
+/** The same table with its rows as columns, for widths at which its theme has it so. */
+export function turnedElements(table: Table, options: TableHtmlOptions): readonly Element[] {
+  const turned = options.turned ? turnedTable(table) : undefined;
+  if (!turned) return [];
+  return [tableElement(turned, { theme: options.theme, id: `${options.id}-turned`, isTurned: true })];
 }
 
 /** A framed table, with its bars or without, in the box whose width decides which of the theme's width steps holds. */

@@ -1,6 +1,6 @@
 import { arrangementOf } from './arrangement';
 import { atStep, widthsOf, type Theme } from '../theme';
-import type { Table } from '../table';
+import { turnedTable, type Table } from '../table';
 import type { PageType } from '../resolve';
 import { fitOf } from './fit';
 import type { Measure } from './measure';
@@ -28,8 +28,9 @@ export function stretchesOfWidth(theme: Theme, table: Table, measure: Measure, m
       if (from > to) return [];
       const at = atStep(theme, step);
       const arrangement = arrangementOf(at);
-      const seen = withoutAway(table, arrangement);
-      const away = seen.columns.filter(({ hidden }) => hidden).length - table.columns.filter(({ hidden }) => hidden).length;
+      const seen = arrangement === 'turned' ? (turnedTable(table) ?? table) : withoutAway(table, arrangement);
+      const away =
+        arrangement === 'turned' ? 0 : seen.columns.filter(({ hidden }) => hidden).length - table.columns.filter(({ hidden }) => hidden).length;
       const { least, natural } = fitOf(at, seen, measure, page);
       if (arrangement === 'stacked') return [{ from, to, state: 'stacked', step, least, away }];
       const [fitsFrom, roomFrom] = [Math.ceil(least - 0.5), Math.ceil(natural - 0.5)];

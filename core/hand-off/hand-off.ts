@@ -2,6 +2,7 @@ import {
   arrangementRules,
   leavesOut,
   stacks,
+  turns,
   besideCss,
   besideOf,
   boxed,
@@ -15,7 +16,7 @@ import {
   writeHtml,
 } from '../compile';
 import { fontAddress, mediaAddress, type Theme } from '../theme';
-import { needsContainer, type Table } from '../table';
+import { needsContainer, turnedTable, type Table } from '../table';
 
 /** A theme as files: its stylesheet, and what the stylesheet names beside it. */
 export interface ThemeFiles {
@@ -52,10 +53,25 @@ export const themeFile = (theme: Theme, key: string): string => themeFiles(theme
  * stand after the theme's stylesheet.
  */
 export function tableFile(table: Table, dress: { readonly key: string; readonly theme: Theme } | undefined): string {
-  const rules = dress ? byWidth(dress.theme, (theme) => besideCss(theme, dress.key, besideOf([table]))) : [];
+  const rules = dress
+    ? byWidth(dress.theme, (theme) => besideCss(theme, dress.key, besideOf([table, ...(turns(dress.theme) ? [turnedTable(table) ?? table] : [])])))
+    : [];
   // Nothing that a value says can end the style.
   const style = rules.length === 0 ? '' : `<style>\n${writeCss(rules).trim().replaceAll('</', '<\\/')}\n</style>\n`;
   // Shares beside fixed lengths are told from the box's width, with no stylesheet as well.
   const measure = needsContainer(table) ? 'container-type: inline-size' : undefined;
-  return `${style}${writeHtml(boxed(framedTable(table, { id: 'table', theme: dress?.key, inline: true, labelled: dress !== undefined && stacks(dress.theme), fewer: dress !== undefined && leavesOut(dress.theme) }), undefined, measure))}\n`;
+  return `${style}${writeHtml(
+    boxed(
+      framedTable(table, {
+        id: 'table',
+        theme: dress?.key,
+        inline: true,
+        labelled: dress !== undefined && stacks(dress.theme),
+        fewer: dress !== undefined && leavesOut(dress.theme),
+        turned: dress !== undefined && turns(dress.theme),
+      }),
+      undefined,
+      measure,
+    ),
+  )}\n`;
 }

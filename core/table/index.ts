@@ -56,6 +56,7 @@ export { cssWidths, equalColumns, needsContainer, setColumns, setTotals, shownTa
 export { bodyGroups, dropHeading, groupsWithin, isGroupHeading, makeHeading, rowGroupOf, rowGroups, type RowGroup } from './groups';
 export { gridOf, type Grid, type GridCell } from './grid';
 export { columnGroups, headerRole, type HeaderRole } from './headers';
+export { TURNED_MOST, turnedTable } from './turned';
 export { headersOf, namedHeaders } from './assignment';
 export { saysTypes, typeOfColumn, withWholeTypes } from './found-types';
 export { bringAgain, columnNames, possibleKeys, type Again, type CellChange } from './bring-again';

@@ -86,7 +86,7 @@ export const randomText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
   shadow: (d) =>
     d.pick(['none', `0 2px 8px ${colour(d)}`, `inset 0 0 0 2px ${colour(d)}`, `1px 1px 0.5em -1px ${colour(d)}, 0 4px 10px rgb(10, 20, 30)`]),
   layout: (d) => d.pick(['by content', 'equal']),
-  arrangement: (d) => d.pick(['as it is', 'scrolls', 'stacked', 'most columns', 'fewest columns']),
+  arrangement: (d) => d.pick(['as it is', 'scrolls', 'stacked', 'turned', 'most columns', 'fewest columns']),
   side: (d) => d.pick(['above', 'below']),
   wrap: (d) => d.pick(['wrap', 'one line']),
   figures: (d) => d.pick(['as the font has them', 'tabular', 'old style']),

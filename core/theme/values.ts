@@ -91,7 +91,7 @@ const words = {
   cells: { joined: 'joined', single: 'single', spaced: 'spaced' },
   repeat: { 'both ways': 'repeat', across: 'repeat-x', down: 'repeat-y', once: 'no-repeat' },
   layout: { 'by content': 'auto', equal: 'fixed' },
-  arrangement: { 'as it is': 'as-is', scrolls: 'scrolls', stacked: 'stacked', 'most columns': 'most', 'fewest columns': 'fewest' },
+  arrangement: { 'as it is': 'as-is', scrolls: 'scrolls', stacked: 'stacked', turned: 'turned', 'most columns': 'most', 'fewest columns': 'fewest' },
   side: { above: 'top', below: 'bottom' },
   wrap: { wrap: 'normal', 'one line': 'nowrap' },
   figures: { 'as the font has them': 'normal', tabular: 'tabular-nums', proportional: 'proportional-nums', 'old style': 'oldstyle-nums' },

@@ -17,6 +17,7 @@ import {
   stacks,
   tableRules,
   themeCss,
+  turns,
   visitedTable,
   visitorRules,
   writeCss,
@@ -25,7 +26,7 @@ import {
 import { setValue } from '../../../core/edit';
 import { stretchesOfWidth } from '../../../core/fit';
 import { PLAIN_VISITOR, type Visitor } from '../../../core/page';
-import { gridOf, headersOf, readTable, tableOf, type Table } from '../../../core/table';
+import { gridOf, headersOf, readTable, setExceptions, tableOf, turnedTable, type Table } from '../../../core/table';
 import { dice, randomTable, randomTheme, withExceptions } from '../../../core/tests/random';
 import { starterNames, type Theme } from '../../../core/theme';
 import { dress } from '../../../runtime/dress';
@@ -44,7 +45,8 @@ function placed(theme: Theme, table: Table, width: number, visitor?: Partial<Vis
   hosts.push(host);
   const shadow = host.attachShadow({ mode: 'open' });
   document.body.append(host);
-  const beside = besideOf([table]);
+  const turned = turns(theme) ? turnedTable(table) : undefined;
+  const beside = besideOf(turned ? [table, turned] : [table]);
   const css = writeCss([
     ...frameRules,
     ...visitorRules,
@@ -59,6 +61,7 @@ function placed(theme: Theme, table: Table, width: number, visitor?: Partial<Vis
     theme: 'case',
     labelled: stacks(theme),
     fewer: leavesOut(theme),
+    turned: visitor === undefined && turns(theme),
     sortable: visitor?.sort === true,
     totals: visitor?.totals === true,
   };
@@ -274,6 +277,48 @@ describe('Fewer columns', () => {
   });
 });
 
+describe('Turned tables', () => {
+  const theme = arranged(grown('boxed'), 'turned', 'narrow');
+  const shownTables = (room: HTMLElement): readonly HTMLTableElement[] =>
+    [...room.querySelectorAll('table')].filter((each) => getComputedStyle(each).display !== 'none');
+
+  it('have their rows as columns where the container is narrow, with headers of their own', () => {
+    const room = placed(theme, boats, 400);
+    const [turned, ...others] = shownTables(room);
+    expect(others).toEqual([]);
+    const texts = [...(turned?.rows ?? [])].map((row) => [...row.cells].map((cell) => cell.innerText));
+    expect(texts).toEqual([
+      ['Boat', 'Moth', 'Wick', 'Boats'],
+      ['Leaves', 'Weekday', '18:35', '19:20', '2'],
+      ['Weekend', '19:05', '20:15', '2'],
+      ['Fare', '£8.20', '£11.00', ''],
+    ]);
+    const scopes = [...(turned?.querySelectorAll('th') ?? [])].map((each) => each.scope);
+    expect(scopes.filter((scope) => scope === 'row').length).toBeGreaterThanOrEqual(3);
+    expect(scopes.filter((scope) => scope === 'col').length).toBeGreaterThanOrEqual(2);
+    const ids = [...room.querySelectorAll('[id]')].map(({ id }) => id);
+    expect(new Set(ids).size).toBe(ids.length);
+  });
+
+  it('are as they are where there is room, and where they are long', () => {
+    expect(shownTables(placed(theme, boats, 900))[0]?.matches('.zp-turned')).toBeFalse();
+    const long = tableOf(
+      'Long',
+      Array.from({ length: 40 }, (_, i) => [`Boat ${i}`, 'x']),
+      { rowHeaders: 1 },
+    );
+    const room = placed(theme, long, 400);
+    expect(room.querySelectorAll('table').length).toBe(1);
+    expect(shownTables(room).length).toBe(1);
+  });
+
+  it('keep the looks that columns and rows have, the other way round', () => {
+    const tinted = setExceptions(boats, [{ row: null, column: 3 }], (each) => ({ ...each, values: { fill: '#ffeecc' } }));
+    const [turned] = shownTables(placed(theme, tinted, 400));
+    expect(getComputedStyle(turned?.rows[3]?.cells[1] as Element).backgroundColor).toBe('rgb(255, 238, 204)');
+  });
+});
+
 describe('No page scrolls sideways because of a table', () => {
   const demo = [berths, crew, crossings, fares, fleet, islands, log, workshops].map((json): Table => {
     const read = readTable(json);
@@ -283,7 +328,7 @@ describe('No page scrolls sideways because of a table', () => {
   for (const base of starterNames)
     it(`from 320 to 1920 px, for every demo table in every arrangement, in ${base}`, () => {
       for (const table of demo)
-        for (const arrangement of ['as it is', 'scrolls', 'stacked', 'most columns', 'fewest columns']) {
+        for (const arrangement of ['as it is', 'scrolls', 'stacked', 'turned', 'most columns', 'fewest columns']) {
           const room = placed(arranged(grown(base), arrangement), { ...table, rows: table.rows.slice(0, 60), footerRows: 0 }, 320);
           for (const width of [320, 375, 480, 600, 768, 1024, 1440, 1920]) {
             room.style.width = `${width}px`;

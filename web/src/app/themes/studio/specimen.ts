@@ -10,6 +10,8 @@ import {
   frameRules,
   surrounded,
   tableElement,
+  turnedElements,
+  turns,
   themeCss,
   writeCss,
   writeHtml,
@@ -186,6 +188,7 @@ export class Specimen {
   /** Body rows whose held condition the person chose, by row of the grid. */
   private readonly chosen = signal<ReadonlyMap<number, readonly ConditionName[]>>(new Map());
   private readonly held = computed(() => heldOpen(this.table(), this.chosen(), this.columns()));
+  private readonly turned = computed(() => turns(this.theme()));
   private readonly fewer = computed(() => leavesOut(this.theme()));
   private readonly labelled = computed(() => stacks(this.theme()));
   private readonly host = viewChild.required<ElementRef<HTMLElement>>('host');
@@ -226,6 +229,7 @@ export class Specimen {
           labelled: this.labelled(),
           fewer: this.fewer(),
         }),
+        ...turnedElements(table, { id: 'specimen', theme: 'specimen', turned: this.turned() }),
       );
       const shown = this.around() ? surrounded(markup, { theme: 'specimen', info: infoOf(table), empty: true }) : markup;
       this.content.innerHTML = writeHtml(boxed(shown), 'compact');
@@ -234,7 +238,7 @@ export class Specimen {
       const held = this.held();
       void this.around();
       // Rows stand in the document as they do in the grid; only their held conditions change.
-      this.content.querySelectorAll('table > * > tr').forEach((row, i) => {
+      this.content.querySelectorAll('table:not(.zp-turned) > * > tr').forEach((row, i) => {
         const names = held.rows?.get(i) ?? [];
         row.toggleAttribute(contract.selected, names.includes('selected'));
         if (names.includes('disabled')) row.setAttribute('aria-disabled', 'true');
@@ -274,7 +278,7 @@ export class Specimen {
     requestAnimationFrame(() => {
       const scroll = this.element.querySelector('.scroll');
       const top = (scroll?.getBoundingClientRect().top ?? 0) - (scroll?.scrollTop ?? 0);
-      const rows = [...this.content.querySelectorAll<HTMLElement>('table > tbody > tr')];
+      const rows = [...this.content.querySelectorAll<HTMLElement>('table:not(.zp-turned) > tbody > tr')];
       const first = sectionRows(this.table(), 'body').first;
       const held = this.held();
       this.tags.set(
