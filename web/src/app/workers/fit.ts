@@ -1,6 +1,6 @@
 import { Injectable } from '@angular/core';
 import { wrap, type Remote } from 'comlink';
-import type { Proposal, Stretch } from '../../../../core/fit';
+import type { Need, Proposal, Stretch } from '../../../../core/fit';
 import type { Table } from '../../../../core/table';
 import { familiesIn, type Theme } from '../../../../core/theme';
 import { widthsInDocument } from './figure-widths';
@@ -16,6 +16,10 @@ export class FitService {
   /** How a table does at every container width up to `most` px. */
   stretches = (theme: Theme, table: Table, most: number, pageFamily: string): Promise<readonly Stretch[]> =>
     this.inTurn((worker) => this.final(worker, theme, pageFamily, () => worker.stretches(theme, table, most, pageFamily)));
+
+  /** What each column needs at a width step. */
+  columns = (theme: Theme, step: string, table: Table, pageFamily: string): Promise<readonly Need[]> =>
+    this.inTurn((worker) => this.final(worker, theme, pageFamily, () => worker.columns(theme, step, table, pageFamily)));
 
   /** Steps at which the table fits. */
   proposal = (theme: Theme, table: Table, pageFamily: string): Promise<Proposal> =>

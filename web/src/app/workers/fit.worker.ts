@@ -1,9 +1,9 @@
 import { expose } from 'comlink';
 import { fontFamiliesOf } from './font-families';
 import { canvasMeasure, type Wanted } from './canvas-measure';
-import { proposeSteps, stretchesOfWidth, type Measure, type Proposal, type Stretch, type TypeSetting } from '../../../../core/fit';
+import { fitOf, proposeSteps, stretchesOfWidth, type Measure, type Need, type Proposal, type Stretch, type TypeSetting } from '../../../../core/fit';
 import type { Table } from '../../../../core/table';
-import { facesOf, familiesIn, fontAddress, type Theme } from '../../../../core/theme';
+import { atStep, facesOf, familiesIn, fontAddress, type Theme } from '../../../../core/theme';
 
 /** What was worked out, and the texts of which the width has to be looked at in the document first: then it is not final. */
 export interface Worked<T> {
@@ -23,6 +23,11 @@ class Fitter {
   async stretches(theme: Theme, table: Table, most: number, pageFamily: string): Promise<Worked<readonly Stretch[]>> {
     await this.load(theme);
     return this.worked((measure) => stretchesOfWidth(theme, table, measure, most), pageFamily);
+  }
+  /** What each column needs at a width step. */
+  async columns(theme: Theme, step: string, table: Table, pageFamily: string): Promise<Worked<readonly Need[]>> {
+    await this.load(theme);
+    return this.worked((measure) => fitOf(atStep(theme, step), table, measure).columns, pageFamily);
   }
   async proposal(theme: Theme, table: Table, pageFamily: string): Promise<Worked<Proposal>> {
     await this.load(theme);

@@ -3,8 +3,10 @@ import { CdkConnectedOverlay, CdkOverlayOrigin } from '@angular/cdk/overlay';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, output, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { NARROWEST, arrangementOf, verdictAt, type Proposal, type Stretch } from '../../../../../core/fit';
+import { columnNames, shownTable } from '../../../../../core/table';
 import { atStep, stepFor } from '../../../../../core/theme';
 import { FitService } from '../../workers/fit';
+import { FitChart, type ColumnNeed } from './fit-chart';
 import { SPECIMEN_FONT } from './specimen';
 import { StudioState } from './studio-state';
 
@@ -17,7 +19,7 @@ const REST_MS = 120;
 @Component({
   selector: 'zest-fit',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CdkConnectedOverlay, CdkOverlayOrigin, CdkTrapFocus, MatButtonModule],
+  imports: [CdkConnectedOverlay, CdkOverlayOrigin, CdkTrapFocus, FitChart, MatButtonModule],
   template: `
     <p role="status" [class.beyond]="verdict().isBeyond" [title]="verdict().say">{{ verdict().say }}</p>
     <button mat-button type="button" cdkOverlayOrigin #origin="cdkOverlayOrigin" (click)="propose()">Make it fit</button>
@@ -33,6 +35,9 @@ const REST_MS = 120;
     >
       @if (proposal(); as found) {
         <div class="zest-popover" role="dialog" aria-label="Steps at which it fits" cdkTrapFocus cdkTrapFocusAutoCapture>
+          @defer (on immediate) {
+            <zest-fit-chart [columns]="columns()" />
+          }
           @for (each of found.why; track each) {
             <p>{{ each }}</p>
           } @empty {
@@ -92,6 +97,7 @@ export class FitPanel {
   /** How it does at every width, for the ruler. */
   readonly found = output<readonly Stretch[]>();
   private readonly stretches = signal<readonly Stretch[]>([]);
+  protected readonly columns = signal<readonly ColumnNeed[]>([]);
   protected readonly proposal = signal<Proposal | undefined>(undefined);
   protected readonly verdict = computed(() => {
     const [theme, width, stretches] = [this.state.theme(), this.state.width(), this.stretches()];
@@ -123,7 +129,11 @@ export class FitPanel {
 
   protected async propose(): Promise<void> {
     const [theme, table] = [this.state.theme(), this.state.table()];
-    if (theme) this.proposal.set(await this.fit.proposal(theme, table, SPECIMEN_FONT));
+    if (!theme) return;
+    const needs = await this.fit.columns(theme, this.state.step(), table, SPECIMEN_FONT);
+    const names = columnNames(shownTable(table));
+    this.columns.set(needs.map((need, i) => ({ ...need, name: names[i] || `Column ${i + 1}` })));
+    this.proposal.set(await this.fit.proposal(theme, table, SPECIMEN_FONT));
   }
   protected take(proposal: Proposal): void {
     this.proposal.set(undefined);
