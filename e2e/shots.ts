@@ -57,6 +57,12 @@ try {
     await person.press(Key.SPACE);
     await person.find('dialog', /^Editor for Shadow/);
   });
+  await shoot('studio-widths', '/themes/harbour-dusk?part=table&step=narrow', async () => {
+    await person.find('button', /^At narrow/);
+    await person.untilText(/480 px: fits/);
+    await person.click('button', 'Make it fit');
+    await person.find('dialog', 'Steps at which it fits');
+  });
   await shoot('tables', '/tables', () => person.find('link', 'Evening crossings'));
   await shoot('table-again', '/tables/fares-by-age', async () => {
     await person.click('button', 'Bring in again');
@@ -80,6 +86,8 @@ try {
   await shoot('page', '/pages/night-boats', async () => {
     await person.click('button', /^Evening crossings/);
     await person.find('combobox', 'Theme');
+    await person.click('button', 'Three widths');
+    await person.untilText(/1280\s*fits/);
   });
   await shoot('table-columns', '/tables/islands', async () => {
     await person.click('cell', '58.50 m');
@@ -90,16 +98,6 @@ try {
     await person.click('button', 'Look');
     await person.click('button', 'This cell');
     await person.focus('combobox', 'Ink');
-  });
-  await shoot('table-history', '/tables/fares-by-age', async () => {
-    await person.click('cell', '£19.50');
-    await person.press('£18.50', Key.ENTER);
-    await person.untilKept();
-    await person.fill('textbox', 'Caption', 'Fares by age, from spring on');
-    await person.find('button', /^Undo set the caption/);
-    await person.untilKept();
-    await person.click('button', 'History');
-    await person.find('button', /^Go back to before this: type in/);
   });
   await shoot('live-page', '/site/night-boats', () => person.find('table', 'Fares by age'));
   await shoot('live-page-sorted', '/site/night-boats', async () => {

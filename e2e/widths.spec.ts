@@ -137,6 +137,11 @@ describe('At narrow widths', () => {
           : undefined,
       );
     }
+    await person.click('button', 'Three widths');
+    await person.untilText(/340\s*fits: each row is a block/);
+    await person.untilText(/1100\s*fits/);
+    expect(await axeFindings(driver)).toEqual([]);
+    await person.click('button', 'Three widths');
     await person.click('button', /^Undo make it fit/);
     await person.untilKept();
   }, 60_000);

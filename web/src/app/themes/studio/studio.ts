@@ -22,6 +22,7 @@ import { hardSpecimens } from './specimens';
 import { EditedLook } from '../../values/edited-look';
 import { StudioState } from './studio-state';
 import { Swatches } from './swatches';
+import { ThreeSpecimens } from './three-specimens';
 import { TypeScalePanel } from './type-scale';
 import { Why } from './why';
 import { WidthSteps } from './width-steps';
@@ -42,6 +43,7 @@ import { WidthSteps } from './width-steps';
     Ruler,
     Specimen,
     Swatches,
+    ThreeSpecimens,
     TypeScalePanel,
     UndoRedo,
     Why,
@@ -78,6 +80,8 @@ export class Studio implements OnInit {
     const theme = this.state.theme();
     return theme ? widthsOf(theme).map(({ width }) => width) : [];
   });
+  /** Whether the specimen is seen in three containers at once. */
+  protected readonly three = signal(false);
   /** How the specimen does at each width. */
   protected readonly bands = signal<readonly Stretch[]>([]);
   private readonly stage = viewChild<ElementRef<HTMLElement>>('stage');
