@@ -138,7 +138,7 @@ describe('At narrow widths', () => {
       );
     }
     await person.click('button', 'Three widths');
-    await person.untilText(/340\s*fits: each row is a block/);
+    await person.untilText(/340\s*fits, stacked/);
     await person.untilText(/1100\s*fits/);
     expect(await axeFindings(driver)).toEqual([]);
     await person.click('button', 'Three widths');

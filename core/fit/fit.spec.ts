@@ -113,7 +113,7 @@ describe('How a table does at every width', () => {
     expect(found[0]).toEqual(jasmine.objectContaining({ from: 1, to: 480, state: 'stacked', step: 'narrow' }));
     found.forEach(({ from }, i) => expect(from).toBe((found[i - 1]?.to ?? 0) + 1));
     expect(found.at(-1)?.to).toBe(1920);
-    expect(verdictAt(found, 400, 'stacked')).toBe('fits: each row is a block');
+    expect(verdictAt(found, 400, 'stacked')).toBe('fits, stacked');
     expect(verdictAt(found, 600, 'as-is')).toBe('overflows by 360 px');
     expect(verdictAt(found, 600, 'scrolls')).toBe('scrolls: 360 px are out of sight');
     expect(verdictAt(found, 1200, 'as-is')).toBe('fits');

@@ -56,7 +56,7 @@ function withoutAway(table: Table, arrangement: string): Table {
 export function verdictAt(stretches: readonly Stretch[], width: number, arrangement: string): string {
   const found = stretches.find(({ from, to }) => width >= from && width <= to) ?? stretches.at(-1);
   if (!found) return '';
-  if (found.state === 'stacked') return 'fits: each row is a block';
+  if (found.state === 'stacked') return 'fits, stacked';
   const without = found.away === 0 ? '' : found.away === 1 ? ' without 1 column' : ` without ${found.away} columns`;
   if (found.state === 'fits') return `fits${without}`;
   if (found.state === 'tight') return `fits${without}, with lines that break`;
