@@ -3,7 +3,7 @@ import { dice, randomTable, randomTheme } from '../tests/random';
 import { gridTable, themeWith } from '../tests/themes';
 import { mergeCells, tableOf } from '../table';
 import { starterNames, starters } from '../theme';
-import { compilePage, framedTable, tableElement, themeCss, writeCss, writeHtml } from './index';
+import { compilePage, heldKey, framedTable, tableElement, themeCss, writeCss, writeHtml } from './index';
 import postcss from 'postcss';
 
 const css = (values: Parameters<typeof themeWith>[0], held = false): string => writeCss(themeCss(themeWith(values), { key: 'x', held }), 'compact');
@@ -172,6 +172,26 @@ describe('A page', () => {
     const { css: text } = compiled();
     expect(text).toContain('#box-3{margin:24px 0 24px 0}#place-3>table{width:100%}');
     expect(text).toContain('#place-4>table{width:20rem;margin:0 0 0 auto}');
+  });
+  it('has a theme that is held at an edition beside the same theme as it is now, each under a class of its own', () => {
+    const [now, before] = [themeWith({ table: { rest: { ink: '#111111' } } }), themeWith({ table: { rest: { ink: '#222222' } } })];
+    const [held, follows] = page.blocks.filter((block) => block.kind === 'table');
+    if (!held || !follows) throw new Error('The page has two tables');
+    const { html, css: sheet } = compilePage(
+      {
+        page: { ...page, blocks: [{ ...held, held: 3 }, follows] },
+        tables: new Map([['t', table]]),
+        themes: new Map([
+          ['h', { key: 'h', theme: now }],
+          ['h@3', { key: heldKey('h', 3), theme: before }],
+        ]),
+      },
+      { stylesheet: '/s.css', siteName: 'Site' },
+    );
+    expect(Array.from(writeHtml(html).matchAll(/<table class="([^" ]+)/g), ([, name]) => name)).toEqual(['zp-h-e3', 'zp-h']);
+    const text = writeCss(sheet, 'compact');
+    expect(text).toMatch(/\.zp-h-e3>[^}]*#222222/);
+    expect(text).toMatch(/\.zp-h>[^}]*#111111/);
   });
   it('carries no script and no inline style', () => expect(compiled().html).not.toMatch(/<script|style=|javascript:/));
   it('with a table of 12 rows stays under 12 kB, HTML and CSS together, in every starter', () => {

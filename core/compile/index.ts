@@ -1,7 +1,7 @@
 export { besideCss, themeCss, type ThemeCssOptions } from './theme-css';
 export { turnedElements } from './table-html';
 export { boxed, classesOf, framedTable, ownClasses, tableElement, tableRules, unseenDigits, type TableHtmlOptions } from './table-html';
-export { compilePage, type CompiledPage, type PageInput, type PageOptions } from './page-html';
+export { compilePage, heldKey, type CompiledPage, type PageInput, type PageOptions } from './page-html';
 export { frameRules } from './frame';
 export { faceRule, fontRules } from './font-rules';
 export { contract } from './selectors';

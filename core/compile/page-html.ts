@@ -1,4 +1,4 @@
-import { placementCss, wordingOf, type Block, type Page } from '../page';
+import { placementCss, themeRef, wordingOf, type Block, type Page } from '../page';
 import { gridOf, shownText, turnedTable, textOf as textOfCell, type Table } from '../table';
 import type { Theme } from '../theme';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
@@ -15,12 +15,15 @@ import { boxed, framedTable, tableElement, tableRules, type TableHtmlOptions } f
 import { themeCss } from './theme-css';
 import { sortIconRules, visitedTable, visitorRules } from './visitor-html';
 
-/** What a page needs beside itself. A theme's key names its class. */
+/** What a page needs beside itself. Themes by what placements are dressed in (`themeRef`); a key names a class. */
 export interface PageInput {
   readonly page: Page;
   readonly tables: ReadonlyMap<string, Table>;
   readonly themes: ReadonlyMap<string, { readonly key: string; readonly theme: Theme }>;
 }
+
+/** The key of a theme that is held at an edition, so that it can stand beside others of the same theme. */
+export const heldKey = (key: string, edition: number): string => `${key}-e${edition}`;
 
 export interface PageOptions {
   /** Address of the stylesheet, as the page links to it. */
@@ -39,17 +42,17 @@ export interface CompiledPage {
 
 export function compilePage(input: PageInput, options: PageOptions): CompiledPage {
   const { page, themes } = input;
-  const used = [...new Set(page.blocks.flatMap((block) => (block.kind === 'table' ? [block.theme] : [])))];
+  const used = [...new Set(page.blocks.flatMap((block) => (block.kind === 'table' ? [themeRef(block)] : [])))];
   const themeSheets = used.flatMap((id) => {
     const found = themes.get(id);
     if (!found) return [];
-    const isPinned = page.blocks.some((block) => block.kind === 'table' && block.theme === id && input.tables.get(block.table)?.pinned === true);
-    const dressed = page.blocks.flatMap((block) => (block.kind === 'table' && block.theme === id ? [input.tables.get(block.table)] : []));
+    const isPinned = page.blocks.some((block) => block.kind === 'table' && themeRef(block) === id && input.tables.get(block.table)?.pinned === true);
+    const dressed = page.blocks.flatMap((block) => (block.kind === 'table' && themeRef(block) === id ? [input.tables.get(block.table)] : []));
     const placed = dressed.filter((table) => table !== undefined);
     // What stands turned beside a table has its looks the other way round.
     const beside = besideOf([...placed, ...(turns(found.theme) ? placed.flatMap((table) => turnedTable(table) ?? []) : [])]);
-    const keepsHeader = page.blocks.some((block) => block.kind === 'table' && block.theme === id && block.visitor?.header === true);
-    const around = page.blocks.some((block) => block.kind === 'table' && block.theme === id && block.visitor !== null);
+    const keepsHeader = page.blocks.some((block) => block.kind === 'table' && themeRef(block) === id && block.visitor?.header === true);
+    const around = page.blocks.some((block) => block.kind === 'table' && themeRef(block) === id && block.visitor !== null);
     return byWidth(found.theme, (theme) => [
       ...themeCss(theme, { key: found.key, lean: true, around, beside }),
       ...(around ? sortIconRules(theme, found.key) : []),
@@ -145,7 +148,7 @@ function blockNodes(block: Block, index: number, { tables, themes }: PageInput):
   const table = tables.get(block.table);
   if (!table) return [element('p', {}, 'The table that stood here is gone.')];
   const id = `place-${index + 1}`;
-  const dress = themes.get(block.theme);
+  const dress = themes.get(themeRef(block));
   const theme = dress?.key;
   const { visitor } = block;
   const options: TableHtmlOptions = {

@@ -39,7 +39,7 @@ export function themeFiles(theme: Theme, key: string): ThemeFiles {
   const pictures = found(mediaAddress(''), /[0-9a-f]+\.[a-z]+/);
   const css = written.replaceAll(`"${fontAddress('')}`, '"fonts/').replaceAll(`"${mediaAddress('')}`, '"pictures/');
   return {
-    css: `/* ${title}: put class="zp-${key}" on a table. Swatches are custom properties of that class. */\n${css}`,
+    css: `/* ${title}: put class="zp-${key}" on a table, in a frame in a box (docs/markup.md), whose width decides its width steps. Swatches are custom properties of that class. */\n${css}`,
     fonts,
     pictures,
   };

@@ -14,6 +14,8 @@ export type Block =
       /** Ids of the table and of the theme that dresses it. */
       readonly table: string;
       readonly theme: string;
+      /** Number of the theme's edition at which it stays; without one, it follows the newest. */
+      readonly held?: number;
       /** `content`, `fill`, or a length as in `32rem`. */
       readonly width: PlacementWidth;
       readonly align: PlacementAlign;
@@ -23,6 +25,9 @@ export type Block =
       readonly visitor: Visitor | null;
     };
 export type TableBlock = Extract<Block, { kind: 'table' }>;
+
+/** What a placement is dressed in: the id of its theme, with the edition at which it is held. */
+export const themeRef = ({ theme, held }: Pick<TableBlock, 'theme' | 'held'>): string => (held === undefined ? theme : `${theme}@${held}`);
 
 /** A page as it is kept and exchanged: `"format": "zest-page/4"`. */
 export interface Page {

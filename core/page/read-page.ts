@@ -70,6 +70,7 @@ const blockKinds = {
     kind: string().strict().required(),
     table: string().strict().defined().max(100),
     theme: string().strict().defined().max(100),
+    held: number().strict().integer('An edition’s number is a whole one.').min(1, 'Editions are counted from 1.').optional().default(undefined),
     width: string()
       .strict()
       .required()

@@ -2,7 +2,9 @@ import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { Router, type Request, type Response } from 'express';
-import { compilePage, element, writeCss, writeHtml, type CompiledPage } from '../../core/compile';
+import { compilePage, element, heldKey, writeCss, writeHtml, type CompiledPage, type PageInput } from '../../core/compile';
+import { themeRef, type Block } from '../../core/page';
+import type { Theme } from '../../core/theme';
 import { projectRoot } from '../project-root';
 import type { PageStore } from '../pages/queries';
 import type { ThemeStore } from '../themes/queries';
@@ -28,12 +30,23 @@ export function siteRoutes(pages: PageStore, themes: ThemeStore): Router {
   const compiled = async (slug: string): Promise<CompiledPage | undefined> => {
     const live = await pages.atAddress(slug);
     if (!live) return undefined;
-    const used = live.page.blocks.flatMap((block) => (block.kind === 'table' ? [block.theme] : []));
-    const published = await themes.newest([...new Set(used)]);
     return compilePage(
-      { page: live.page, tables: live.tables, themes: new Map(published.map(({ id, key, theme }) => [id, { key, theme }])) },
+      { page: live.page, tables: live.tables, themes: await themesOf(live.page.blocks) },
       { stylesheet: `/site/${encodeURIComponent(slug)}.css`, runtime: '/site/table.js', siteName: SITE_NAME },
     );
+  };
+
+  /** Each placement's theme: its newest edition, or the one at which it is held, under a class of its own. One that is gone gives way to the newest. */
+  const themesOf = async (blocks: readonly Block[]): Promise<PageInput['themes']> => {
+    const placed = blocks.filter((block) => block.kind === 'table');
+    const newest = new Map((await themes.newest([...new Set(placed.map(({ theme }) => theme))])).map((each) => [each.id, each]));
+    const found = new Map<string, { readonly key: string; readonly theme: Theme }>();
+    for (const block of placed) {
+      const now = newest.get(block.theme);
+      const held = now && block.held !== undefined ? await themes.edition(block.theme, block.held) : undefined;
+      if (now) found.set(themeRef(block), held ? { key: heldKey(now.key, block.held ?? 0), theme: held } : { key: now.key, theme: now.theme });
+    }
+    return found;
   };
 
   router.get('/', async (request, response) => {

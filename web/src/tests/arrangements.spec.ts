@@ -31,6 +31,7 @@ import { dice, randomTable, randomTheme, withExceptions } from '../../../core/te
 import { starterNames, type Theme } from '../../../core/theme';
 import { dress } from '../../../runtime/dress';
 import { canvasMeasure } from '../app/workers/canvas-measure';
+import { widthsInDocument } from '../app/workers/figure-widths';
 
 const hosts: HTMLElement[] = [];
 afterEach(() => hosts.splice(0).forEach((host) => host.remove()));
@@ -255,7 +256,11 @@ describe('Fewer columns', () => {
   });
 
   it('take what core says that they take, within 2 px, for random tables', () => {
-    const measure = canvasMeasure(new OffscreenCanvas(1, 1).getContext('2d') as OffscreenCanvasRenderingContext2D, 'sans-serif');
+    const measure = canvasMeasure(
+      new OffscreenCanvas(1, 1).getContext('2d') as OffscreenCanvasRenderingContext2D,
+      'sans-serif',
+      (text, type) => widthsInDocument([[text, type]], 'sans-serif')[0],
+    );
     for (let seed = 0; seed < 100; seed++) {
       const d = dice(33_000 + seed);
       const table = randomTable(d);

@@ -7,15 +7,16 @@ import { MatSnackBar } from '@angular/material/snack-bar';
 import { MatTooltipModule } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
-import type { PageInput } from '../../../../core/compile';
-import { pageSchema, readRoom, readWidth, type Block, type Page, type TableBlock } from '../../../../core/page';
+import { heldKey, type PageInput } from '../../../../core/compile';
+import { pageSchema, readRoom, readWidth, themeRef, type Block, type Page, type TableBlock } from '../../../../core/page';
 import { columnNames, tableOf, type Table } from '../../../../core/table';
+import type { Theme } from '../../../../core/theme';
 import { Deleting } from '../controls/deleting';
 import { Name } from '../controls/rename';
 import { Ruler } from '../controls/ruler';
 import { UndoRedo } from '../controls/undo-redo';
 import { followRoom } from '../controls/follow-room';
-import { Api, type KeptPage, type KeptTable, type KeptTheme } from '../documents/api';
+import { Api, type Edition, type KeptPage, type KeptTable, type KeptTheme } from '../documents/api';
 import { OpenDocument } from '../documents/open-document';
 import { detailOf, verdictOf, type Seen } from './page-verdict';
 import { Preview } from './preview';
@@ -57,6 +58,9 @@ export class PageEditor implements OnInit {
   protected readonly tables = signal<readonly KeptTable[]>([]);
   protected readonly themes = signal<readonly KeptTheme[]>([]);
   private readonly fullTables = signal<ReadonlyMap<string, Table>>(new Map());
+  /** Editions of the themes of placements, and held ones themselves, as they come in. */
+  private readonly editions = signal<ReadonlyMap<string, readonly Edition[]>>(new Map());
+  private readonly heldThemes = signal<ReadonlyMap<string, Theme>>(new Map());
   protected readonly live = signal<LiveState>(undefined);
   protected readonly pickedId = signal('');
   protected readonly wrong = signal<Readonly<Record<string, string>>>({});
@@ -78,7 +82,16 @@ export class PageEditor implements OnInit {
   protected readonly picked = computed(() => this.page()?.blocks.find(({ id }) => id === this.pickedId()));
   protected readonly preview = computed<PageInput | undefined>(() => {
     const page = this.page();
-    return page && { page, tables: this.fullTables(), themes: new Map(this.themes().map(({ id, key, document }) => [id, { key, theme: document }])) };
+    if (!page) return undefined;
+    const themes = new Map(this.themes().map(({ id, key, document }) => [id, { key, theme: document }]));
+    // A held edition that is on its way, or gone, is seen as the theme is now.
+    for (const block of page.blocks) {
+      const now = block.kind === 'table' && block.held !== undefined ? themes.get(block.theme) : undefined;
+      if (block.kind !== 'table' || block.held === undefined || !now) continue;
+      const held = this.heldThemes().get(themeRef(block));
+      themes.set(themeRef(block), held ? { key: heldKey(now.key, block.held), theme: held } : now);
+    }
+    return { page, tables: this.fullTables(), themes };
   });
 
   constructor() {
@@ -86,6 +99,9 @@ export class PageEditor implements OnInit {
     effect(() => {
       const wanted = [...new Set((this.page()?.blocks ?? []).flatMap((block) => (block.kind === 'table' && block.table ? [block.table] : [])))];
       for (const id of wanted) if (!this.fullTables().has(id)) void this.fetchTable(id);
+    });
+    effect(() => {
+      for (const block of this.page()?.blocks ?? []) if (block.kind === 'table') void this.fetchEditions(block);
     });
   }
 
@@ -105,6 +121,30 @@ export class PageEditor implements OnInit {
       this.themes.set(themes);
       this.live.set(pages.find(({ id }) => id === this.id())?.live);
     });
+  }
+
+  /** What is known of a placement's editions; asked for once. */
+  private readonly asked = new Set<string>();
+  private async fetchEditions(block: TableBlock): Promise<void> {
+    const { theme, held } = block;
+    const ref = themeRef(block);
+    const isNew = (what: string): boolean => what !== '' && !this.asked.has(what) && this.asked.add(what).size > 0;
+    if (isNew(theme)) {
+      const found = await firstValueFrom(this.api.editions(theme)).catch(() => []);
+      this.editions.update((all) => new Map(all).set(theme, found));
+    }
+    if (held !== undefined && isNew(ref)) {
+      const found = await firstValueFrom(this.api.edition(theme, held)).catch(() => undefined);
+      if (found) this.heldThemes.update((all) => new Map(all).set(ref, found));
+    }
+  }
+  protected editionsOf({ theme, held }: TableBlock): readonly Edition[] {
+    const known = this.editions().get(theme) ?? [];
+    return held === undefined || known.some(({ number }) => number === held) ? known : [{ number: held, publishedAt: '' }, ...known];
+  }
+  /** Holds the picked placement at an edition, or lets it follow. */
+  protected hold(edition: string): void {
+    this.set({ held: edition === '' ? undefined : Number(edition) });
   }
 
   private async fetchTable(id: string): Promise<void> {

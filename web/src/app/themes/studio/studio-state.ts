@@ -188,7 +188,10 @@ export class StudioState implements EditedLook {
   /** Takes back own values in a scope, so that they come from above again. */
   reset(what: string, scope: Scope): void {
     this.wrong.set(new Map());
-    this.session()?.act(`reset ${what}`, '', (theme) => resetValues(theme, { ...scope, step: this.step() }));
+    this.session()?.act(`reset ${what}`, '', (theme) =>
+      // Everything is what is set at every step too.
+      resetValues(theme, Object.keys(scope).length === 0 ? scope : { ...scope, step: this.step() }),
+    );
   }
 
   forgive(condition: ConditionName, row: RowName): void {
