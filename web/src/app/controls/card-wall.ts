@@ -45,13 +45,13 @@ const ROWS = 3;
     :host {
       display: block;
     }
-    [role='list'],
     [role='presentation'] {
       display: grid;
       gap: ${GAP}px;
-    }
-    [role='presentation'] {
       content-visibility: auto;
+    }
+    [role='presentation'] + [role='presentation'] {
+      margin-top: ${GAP}px;
     }
   `,
 })

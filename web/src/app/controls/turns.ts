@@ -6,8 +6,8 @@ const STILL = 150;
 const LATE = 20;
 /** So many late frames in a row may pass before one is built all the same. */
 const PATIENCE = 4;
-/** In a still view, so many in a frame: a screen of them in two or three. */
-const ALL = 6;
+/** In a still view, so many in a frame: a screen of them in seven or eight, none of which is late. */
+const ALL = 2;
 
 /**
  * Lets hundreds of costly elements be built as they come near the window's view. While it is scrolled that is one
