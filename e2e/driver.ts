@@ -6,8 +6,14 @@ export interface Viewport {
   readonly height: number;
 }
 
+/** A laptop's window; `ZEST_VIEWPORT=390x844` runs journeys on a phone's instead. */
+function usual(): Viewport {
+  const [, width = '1280', height = '800'] = /^(\d+)x(\d+)$/.exec(process.env['ZEST_VIEWPORT'] ?? '') ?? [];
+  return { width: Number(width), height: Number(height) };
+}
+
 /** Headless Chromium with a viewport of exactly this size. Paths are given, so nothing is looked for or fetched. */
-export async function openBrowser({ width, height }: Viewport = { width: 1280, height: 800 }): Promise<WebDriver> {
+export async function openBrowser({ width, height }: Viewport = usual()): Promise<WebDriver> {
   const options = new Options();
   options.setChromeBinaryPath(process.env['CHROME_BIN'] ?? '/usr/bin/chromium');
   options.addArguments(

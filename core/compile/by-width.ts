@@ -1,4 +1,5 @@
 import { atStep, widthsOf, type Theme } from '../theme';
+import { familyOf } from './families';
 import { contract } from './selectors';
 import { walk, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
 
@@ -46,15 +47,6 @@ export function byWidth(theme: Theme, sheetOf: (at: Theme) => Stylesheet): Style
 function queryOf({ above, upTo }: Range): string {
   if (above === undefined) return `(width<=${upTo}px)`;
   return upTo === undefined ? `(width>${above}px)` : `(${above}px<width<=${upTo}px)`;
-}
-
-/** Properties that a shorthand sets together, so that their order among each other counts. */
-const SHORTHAND = /^(?:background|font|inset|margin|mask|outline|overflow|padding|text-decoration)(?=-|$)/;
-function familyOf(property: string): string {
-  if (property.startsWith('--')) return property;
-  if (property === 'line-height') return 'font';
-  if (property.startsWith('border-')) return property.endsWith('radius') ? 'radius' : /-(?:spacing|collapse)$/.test(property) ? property : 'border';
-  return SHORTHAND.exec(property)?.[0] ?? property;
 }
 
 /** All that a sheet says of each family of properties, in its order, to be compared. */

@@ -1,14 +1,16 @@
 export { besideCss, themeCss, type ThemeCssOptions } from './theme-css';
 export { turnedElements } from './table-html';
 export { boxed, classesOf, framedTable, ownClasses, tableElement, tableRules, unseenDigits, type TableHtmlOptions } from './table-html';
-export { compilePage, heldKey, type CompiledPage, type PageInput, type PageOptions } from './page-html';
+export { compilePage, heldKey, type CompiledPage, type PageInput, type PageOptions, type Placed } from './page-html';
+export { familyOf } from './families';
+export { NO_MORE, weighed, type Weight } from './weighed';
 export { frameRules } from './frame';
 export { faceRule, fontRules } from './font-rules';
 export { contract } from './selectors';
 export { surrounded, type AroundOptions } from './around-html';
 export { dressingClass, wornOf } from './dressing-rules';
 export { element, textWithBreaks, writeHtml, type Element, type MarkupNode } from './markup';
-export { rule, writeCss, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
+export { rule, walk, writeCss, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
 export { arrangementRules, leavesOut, stacks, turns } from './arrangement-rules';
 export { byWidth } from './by-width';
 export { besideOf, type Beside } from './beside';

@@ -28,16 +28,29 @@ export const heldKey = (key: string, edition: number): string => `${key}-e${edit
 export interface PageOptions {
   /** Address of the stylesheet, as the page links to it. */
   readonly stylesheet: string;
+  /** Address of the site's house stylesheet, which comes before it; none leaves it out. */
+  readonly house?: string;
   /** Address of the runtime, for pages on which visitors can do something; none leaves it out. */
   readonly runtime?: string;
   readonly siteName: string;
   readonly lang?: string;
 }
 
+/** A table as it stands on a page. */
+export interface Placed {
+  /** Its block's place on the page, from 0, and the id of the box around it. */
+  readonly at: number;
+  readonly box: string;
+  readonly name: string;
+  /** The key of the theme that dresses it; undefined where there is none. */
+  readonly theme: string | undefined;
+}
+
 /** Markup and stylesheet of a page. What it refers to and cannot be found is left out with a sentence in its place. */
 export interface CompiledPage {
   readonly html: Element;
   readonly css: Stylesheet;
+  readonly placed: readonly Placed[];
 }
 
 export function compilePage(input: PageInput, options: PageOptions): CompiledPage {
@@ -73,35 +86,28 @@ export function compilePage(input: PageInput, options: PageOptions): CompiledPag
         element('meta', { charset: 'utf-8' }),
         element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
         element('title', {}, `${page.name} · ${options.siteName}`),
+        ...(options.house === undefined ? [] : [element('link', { rel: 'stylesheet', href: options.house })]),
         element('link', { rel: 'stylesheet', href: options.stylesheet }),
         ...(options.runtime !== undefined && isVisited ? [element('script', { src: options.runtime, defer: '' })] : []),
       ),
       element(
         'body',
         {},
-        element('header', {}, element('p', {}, options.siteName)),
-        element('main', {}, element('h1', {}, page.name), ...page.blocks.flatMap((block, i) => blockNodes(block, i, input))),
+        element('header', { id: 'masthead' }, element('p', {}, options.siteName)),
+        element(
+          'main',
+          { id: 'content' },
+          element('div', { class: 'entry' }, element('h1', {}, page.name), ...page.blocks.flatMap((block, i) => blockNodes(block, i, input))),
+        ),
       ),
     ),
-    css: [...fontRules(themeSheets, textOf(input)), ...siteCss, ...frameRules, ...(isVisited ? visitorRules : []), ...themeSheets, ...placements],
+    placed: page.blocks.flatMap((block, at): readonly Placed[] => {
+      const table = block.kind === 'table' ? input.tables.get(block.table) : undefined;
+      return block.kind === 'table' && table ? [{ at, box: boxId(at + 1), name: table.name, theme: themes.get(themeRef(block))?.key }] : [];
+    }),
+    css: [...fontRules(themeSheets, textOf(input)), ...frameRules, ...(isVisited ? visitorRules : []), ...themeSheets, ...placements],
   };
 }
-
-/** The practice site's own look: a column of text, nothing that touches tables. */
-const siteCss: Stylesheet = [
-  rule(
-    'body',
-    ['margin', '0 auto'],
-    ['max-width', '64rem'],
-    ['padding', '1rem 1.25rem 4rem'],
-    ['font', '1rem/1.55 Charter,"Bitstream Charter",Cambria,"Liberation Serif",serif'],
-    ['color', '#1f2320'],
-    ['background', '#fff'],
-  ),
-  rule('header p', ['margin', '0 0 2rem'], ['font-weight', '700']),
-  rule('h1', ['font-size', '2rem'], ['line-height', '1.15'], ['margin', '0 0 1rem']),
-  rule('main p', ['max-width', '38rem']),
-];
 
 /** Every text that the page's tables and what stands around them show, for the letters that its fonts need. */
 function textOf({ page, tables }: PageInput): string {

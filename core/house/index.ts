@@ -1,0 +1,10 @@
+export { Cascade, type Origin, type Winner } from './cascade';
+export { type Seeing } from './conditions';
+export { judge, missing, NOTHING_JUDGED, type Finding, type Judgement } from './judge';
+export { mannerOf, manners, type Manner } from './manners';
+export { isTaken, MOST_CHARACTERS, readHouse, readOwn, type HouseRule, type HouseSheet, type Notice } from './read-house';
+export { holdsOut, settled, type Stand } from './settle';
+export { isInherited, longhandsOf, setsLonghand, type Direction } from './shorthands';
+export { compareWeights, weightOf, type Specificity } from './specificity';
+export { nodesOf, treeOf, type Node } from './tree';
+export { weightInWords } from './words';
