@@ -1,4 +1,5 @@
 import { request as rawRequest } from 'node:http';
+import { houseIn } from '../core/house';
 import { emptyPage, type Page } from '../core/page';
 import { gridTable, themeWith } from '../core/tests/themes';
 import { ask, runServer, type Running } from './tests/running';
@@ -216,6 +217,48 @@ describe('The practice site', () => {
   it('stays up when a theme is deleted, since editions stay', async () => {
     await ask(`${server.url}/api/themes/${themeId}`, 'DELETE');
     expect((await ask(`${server.url}/site/night.css`)).text).toContain('#abcdef');
+  });
+
+  it('carries the site’s house stylesheet, weighed against its tables, and follows it', async () => {
+    const house = async (): Promise<Record<string, string>> => await revisionOf('house');
+    const css = async (): Promise<string> => (await ask(`${server.url}/site/night.css`)).text;
+    const before = await css();
+    const own = { ...houseIn(''), name: 'old.css', css: '@import "x"; #content td { padding: 9px } td { text-shadow: 0 0 red }' };
+    expect((await ask(`${server.url}/api/house`, 'PUT', own)).status).toBe(428);
+    expect((await ask(`${server.url}/api/house`, 'PUT', { ...own, css: 'x'.repeat(1_000_001) }, await house())).status).toBe(400);
+    expect((await ask(`${server.url}/api/house`, 'PUT', own, await house())).status).toBe(200);
+    expect((await ask(`${server.url}/site/-house.css`)).text).toBe('#content td{padding:9px}td{text-shadow:0 0 red}');
+    expect(await css()).toContain('.zp-box :where(td){text-shadow:revert}');
+    // What the page has chosen is what it weighs.
+    const { json } = await ask(`${server.url}/api/pages/${pageId}`);
+    const document = { ...(json['document'] as Page), weight: { ids: 1, classes: 0 } };
+    expect((await ask(`${server.url}/api/pages/${pageId}`, 'PUT', document, await revisionOf(`pages/${pageId}`))).status).toBe(200);
+    await ask(`${server.url}/api/pages/${pageId}/publish`, 'POST');
+    expect(await css()).toContain('.zp-box:not(#_) :where(td){text-shadow:revert}');
+    await ask(`${server.url}/api/pages/${pageId}`, 'PUT', json['document'], await revisionOf(`pages/${pageId}`));
+    await ask(`${server.url}/api/pages/${pageId}/publish`, 'POST');
+    expect((await ask(`${server.url}/api/house`, 'PUT', houseIn('plain'), await house())).status).toBe(200);
+    expect(await css()).toBe(before);
+  });
+
+  it('refuses to change a house stylesheet over another change', async () => {
+    const stale = await revisionOf('house');
+    await ask(`${server.url}/api/house`, 'PUT', houseIn('reset'), stale);
+    const { status, json } = await ask(`${server.url}/api/house`, 'PUT', houseIn('plain'), stale);
+    expect([status, json['type']]).toEqual([412, '/problems/changed-elsewhere']);
+    await ask(`${server.url}/api/house`, 'PUT', houseIn('plain'), await revisionOf('house'));
+  });
+
+  it('lets files be kept for good under the address that names their content', async () => {
+    const html = (await ask(`${server.url}/site/night`)).text;
+    const addresses = [...html.matchAll(/href="([^"]+\.css\?v=[^"]+)"/g)].map(([, address]) => address ?? '');
+    expect(addresses.length).toBe(2);
+    for (const address of addresses) {
+      const versioned = await ask(`${server.url}${address}`);
+      expect([versioned.status, versioned.headers.get('cache-control')]).toEqual([200, 'public, max-age=31536000, immutable']);
+      expect((await ask(`${server.url}${address.replace(/v=.*/, 'v=old')}`)).headers.get('cache-control')).toBe('no-cache');
+    }
+    expect((await ask(`${server.url}/site/night`)).headers.get('cache-control')).toBe('no-cache');
   });
 
   it('gives an address to one page only', async () => {

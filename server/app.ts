@@ -1,6 +1,8 @@
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
 import type { Database } from './database/database';
+import { HouseStore } from './house/queries';
+import { houseRoutes } from './house/routes';
 import { MediaStore } from './media/queries';
 import { PICTURE_MOST, fontFiles, mediaFiles, mediaRoutes } from './media/routes';
 import { PageStore } from './pages/queries';
@@ -27,20 +29,23 @@ export interface Stores {
   readonly tables: TableStore;
   readonly pages: PageStore;
   readonly media: MediaStore;
+  readonly house: HouseStore;
 }
 
 export function createStores(database: Database): Stores {
   const themes = new ThemeStore(database);
   const tables = new TableStore(database);
-  return { themes, tables, pages: new PageStore(database, themes, tables), media: new MediaStore(database) };
+  return { themes, tables, pages: new PageStore(database, themes, tables), media: new MediaStore(database), house: new HouseStore(database) };
 }
+
+const SITE_NAME = 'The practice site';
 
 /** Most that a request may send. */
 export const BODY_MOST = '16mb';
 
 /** The whole server as a value: nothing listens and nothing is read until it is asked. */
 export function createApp({ database, web, log }: AppDependencies): Express {
-  const { themes, tables, pages, media } = createStores(database);
+  const { themes, tables, pages, media, house } = createStores(database);
   const app = express();
   app.disable('x-powered-by');
   app.use(checkHost, checkOrigin, secureHeaders, compression());
@@ -55,11 +60,12 @@ export function createApp({ database, web, log }: AppDependencies): Express {
   app.use('/api/themes', themeRoutes(themes, media));
   app.use('/api/tables', tableRoutes(tables, themes));
   app.use('/api/pages', pageRoutes(pages));
+  app.use('/api/house', houseRoutes(house));
   app.get('/api/health', async (_request, response) => {
     await database.query('select 1');
     response.json({ ok: true });
   });
-  app.use('/site', siteRoutes(pages, themes));
+  app.use('/site', siteRoutes({ database, pages, themes, house, siteName: SITE_NAME }));
   app.use('/pictures', mediaFiles(media));
   app.use('/fonts', fontFiles());
   // Browsers ask for it beside every page of the practice site, which has none.

@@ -1,11 +1,21 @@
-import { generate, lexer, parse, type Atrule, type Block, type CssNode, type Declaration, type Rule, type Selector } from 'css-tree';
+import {
+  generate,
+  lexer,
+  parse,
+  type Atrule,
+  type Block,
+  type CssNode,
+  type Declaration,
+  type Rule,
+  type Selector,
+  type SelectorList,
+} from 'css-tree';
 import { bad, good, type Outcome } from '../outcome';
 import { contain } from './contain';
+import { tooLong } from './house';
 import { pseudoElementOf } from './matching';
 import { weightOf, type Specificity } from './specificity';
 
-/** A house stylesheet has at most so many characters. */
-export const MOST_CHARACTERS = 1_000_000;
 /** So many things that were left out are told one by one. */
 const MOST_NOTICES = 40;
 
@@ -54,19 +64,18 @@ export interface HouseSheet {
  * what would fetch something from elsewhere is left out, with a sentence. Refused is only what is too long to be looked at.
  */
 export function readHouse(source: string): Outcome<HouseSheet> {
-  if (source.length > MOST_CHARACTERS)
-    return bad({
-      code: 'too-large',
-      say: `This stylesheet has ${(source.length / 1_000_000).toFixed(1)} million characters; up to ${MOST_CHARACTERS / 1_000_000} million are read.`,
-      remedy: 'Leave out what has nothing to do with pages and tables, as scripts’ widgets and print layouts, and bring in the rest.',
-    });
+  const long = tooLong(source);
+  if (long !== undefined) return bad({ code: 'too-large', say: long });
   const notices: Notice[] = [];
   const note = (line: number, say: string): void => void notices.push({ line, say });
   const sheet = parse(source.replace(/^\uFEFF/, ''), {
     positions: true,
     parseCustomProperty: false,
-    onParseError: ({ line, message }: Error & { line?: number }) =>
-      note(line ?? 1, `This is not CSS, and is left out as browsers do: ${lower(message)}.`),
+    onParseError: ({ line, message }: Error & { line?: number }, instead: CssNode) => {
+      // A nested rule that begins with a name is none: it is read further on.
+      if (instead.type === 'Raw' && instead.value.includes('{')) return;
+      note(line ?? 1, `This is not CSS, and is left out as browsers do: ${lower(message)}.`);
+    },
   });
   contain(sheet, note);
   const rules = rulesOf(sheet, isTaken);
@@ -98,7 +107,7 @@ interface Around {
   readonly isOpen: boolean;
   readonly layer: string | undefined;
   /** The selectors that a nested rule stands within. */
-  readonly parent: string | undefined;
+  readonly parent: SelectorList | undefined;
   readonly line: number;
 }
 
@@ -108,8 +117,10 @@ function collect(node: CssNode, around: Around, found: Found): void {
       if (child.type === 'Rule') collectRule(child, around, found);
       else if (child.type === 'Atrule') collectAtrule(child, around, found);
       else if (node.type === 'Block' && child.type === 'Raw' && around.parent !== undefined)
-        // Nested rules that begin with a name come as they were typed.
-        collect(parse(child.value, { positions: false, onParseError: () => undefined }), around, found);
+        // Nested rules that begin with a name come as they were typed, and what stands in their queries too.
+        if (!child.value.includes('{'))
+          declare(around.parent, parse(child.value, { context: 'declarationList', onParseError: () => undefined }), around, found);
+        else collect(parse(child.value, { positions: false, onParseError: () => undefined }), around, found);
     }
 }
 
@@ -147,32 +158,30 @@ function layerAt(layers: Map<string, number>, name: string): number {
 function collectRule(node: Rule, around: Around, found: Found): void {
   if (node.prelude.type !== 'SelectorList') return;
   const line = node.loc?.start.line ?? around.line;
-  const selector = nested(generate(node.prelude), around.parent);
-  const inner = { ...around, line, parent: selector };
-  declare(selector, node.block, inner, found);
+  const selectors = nested(node.prelude, around.parent);
+  const inner = { ...around, line, parent: selectors };
+  declare(selectors, node.block, inner, found);
   collect(node.block, inner, found);
 }
 
 /** A nested rule's selectors as they stand outside (CSS Nesting 1, section 3). */
-function nested(selectors: string, parent: string | undefined): string {
+function nested(selectors: SelectorList, parent: SelectorList | undefined): SelectorList {
   if (parent === undefined) return selectors;
-  const list = parse(selectors, { context: 'selectorList' });
-  if (list.type !== 'SelectorList') return selectors;
-  return list.children
+  const around = `:is(${generate(parent)})`;
+  const text = selectors.children
     .toArray()
-    .map((each) => {
-      const text = generate(each);
-      return text.includes('&') ? text.replaceAll('&', `:is(${parent})`) : `:is(${parent}) ${text}`;
-    })
+    .map((each) => generate(each))
+    .map((each) => (each.includes('&') ? each.replaceAll('&', around) : `${around} ${each}`))
     .join(',');
+  const list = parse(text, { context: 'selectorList', onParseError: () => undefined });
+  return list.type === 'SelectorList' ? list : selectors;
 }
 
-function declare(selectors: string, block: Block, around: Around, found: Found): void {
+function declare(selectors: SelectorList, block: CssNode, around: Around, found: Found): void {
+  if (block.type !== 'Block' && block.type !== 'DeclarationList') return;
   const declarations = block.children.toArray().flatMap((child) => (child.type === 'Declaration' ? readDeclaration(child, found.takes) : []));
   if (declarations.length === 0) return;
-  const list = parse(selectors, { context: 'selectorList', onParseError: () => undefined });
-  if (list.type !== 'SelectorList') return;
-  for (const selector of list.children.toArray())
+  for (const selector of selectors.children.toArray())
     if (selector.type === 'Selector')
       found.rules.push({
         selector,

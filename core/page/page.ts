@@ -36,6 +36,15 @@ export interface Page {
   /** Its address below /site/. */
   readonly slug: string;
   readonly blocks: readonly Block[];
+  /** What the rules of its tables weigh more than a class, against the site's house stylesheet: so many ids and classes. */
+  readonly weight?: PageWeight;
+  /** Whether its tables' rules are `!important` where the house stylesheet is. */
+  readonly insists?: boolean;
+}
+
+export interface PageWeight {
+  readonly ids: number;
+  readonly classes: number;
 }
 
 export const PAGE_FORMAT = 'zest-page/4';

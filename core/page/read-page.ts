@@ -101,6 +101,14 @@ const blockSchema = lazy((block: unknown) => {
   );
 });
 
+const MOST_WEIGHT = 50;
+const part = number()
+  .strict()
+  .required()
+  .integer('A weight is made of whole numbers.')
+  .min(0, 'A weight has no fewer than 0 ids and classes.')
+  .max(MOST_WEIGHT, `A weight has at most ${MOST_WEIGHT} ids and classes.`);
+
 export const pageSchema = object({
   format: string()
     .strict()
@@ -125,6 +133,8 @@ export const pageSchema = object({
       'Two blocks have the same id.',
       (blocks) => new Set((blocks as { id?: string }[] | undefined)?.map((block) => block?.id)).size === (blocks?.length ?? 0),
     ),
+  weight: object({ ids: part, classes: part }).noUnknown().optional().default(undefined),
+  insists: boolean().strict().optional(),
 }).noUnknown('A page has no other fields.') as unknown as ObjectSchema<Page>;
 
 /** Reads a page document from JSON that came from anywhere. */

@@ -1,5 +1,6 @@
 import type { Page } from '../../core/page';
 import type { Table } from '../../core/table';
+import { changesOf } from '../changes/changes';
 import { Refusal } from '../problems';
 import type { Database } from '../database/database';
 import { DocumentStore } from '../documents/store';
@@ -45,7 +46,7 @@ export class PageStore extends DocumentStore<Page> {
    * they stand. A theme that was never published gets its first edition, since nothing else could be followed.
    */
   async publish(id: string): Promise<Edition & { readonly slug: string }> {
-    return this.database.transaction(async (queries) => {
+    const edition = await this.database.transaction(async (queries) => {
       const { document } = await this.get(id, queries);
       const placed = document.blocks.flatMap((block) => (block.kind === 'table' ? [block] : []));
       const tables: Record<string, Table> = {};
@@ -72,10 +73,13 @@ export class PageStore extends DocumentStore<Page> {
       await queries.query('insert into live_pages (slug, page_id, number) values ($1, $2, $3)', [document.slug, id, row.number]);
       return { number: row.number, publishedAt: new Date(row.published_at).toISOString(), slug: document.slug };
     });
+    changesOf(this.database).say({ kind: 'page', id });
+    return edition;
   }
 
   async unpublish(id: string): Promise<void> {
     await this.database.query('delete from live_pages where page_id = $1', [id]);
+    changesOf(this.database).say({ kind: 'page', id });
   }
 
   override async delete(id: string): Promise<void> {

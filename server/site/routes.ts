@@ -1,24 +1,22 @@
-import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { Router, type Request, type Response } from 'express';
-import { compilePage, element, heldKey, writeCss, writeHtml, type CompiledPage, type PageInput } from '../../core/compile';
-import { themeRef, type Block } from '../../core/page';
-import type { Theme } from '../../core/theme';
+import { element, writeHtml } from '../../core/compile';
 import { projectRoot } from '../project-root';
-import type { PageStore } from '../pages/queries';
-import type { ThemeStore } from '../themes/queries';
+import { LivePages, served, type LivePagesOptions, type Served } from './live-pages';
 
 const runtimeFile = path.join(projectRoot(), 'dist/runtime/table.js');
-const SITE_NAME = 'The practice site';
 
 /**
- * The practice site: a small website of its own beside the application. It serves published pages as plain
- * HTML and one stylesheet, with one script of ours where visitors can sort or search a table; a page's themes are read at each request, so a theme that is
- * published again is there at the next load.
+ * The practice site: a small website of its own beside the application. It serves published pages as plain HTML with two
+ * stylesheets, the house's and ours, and one script of ours where visitors can do something with a table. What a page is made
+ * of is read anew whenever it has changed, so a theme that is published again is there at the next load.
  */
-export function siteRoutes(pages: PageStore, themes: ThemeStore): Router {
+export function siteRoutes(options: LivePagesOptions): Router {
   const router = Router();
+  let script: Served | undefined;
+  const runtime = (): Served => (script ??= served(readFileSync(runtimeFile, 'utf8')));
+  const live = new LivePages(options, runtime);
   router.use((_request, response, next) => {
     response.set(
       'Content-Security-Policy',
@@ -26,33 +24,26 @@ export function siteRoutes(pages: PageStore, themes: ThemeStore): Router {
     );
     next();
   });
-
-  const compiled = async (slug: string): Promise<CompiledPage | undefined> => {
-    const live = await pages.atAddress(slug);
-    if (!live) return undefined;
-    return compilePage(
-      { page: live.page, tables: live.tables, themes: await themesOf(live.page.blocks) },
-      { stylesheet: `/site/${encodeURIComponent(slug)}.css`, runtime: '/site/table.js', siteName: SITE_NAME },
-    );
-  };
-
-  /** Each placement's theme: its newest edition, or the one at which it is held, under a class of its own. One that is gone gives way to the newest. */
-  const themesOf = async (blocks: readonly Block[]): Promise<PageInput['themes']> => {
-    const placed = blocks.filter((block) => block.kind === 'table');
-    const newest = new Map((await themes.newest([...new Set(placed.map(({ theme }) => theme))])).map((each) => [each.id, each]));
-    const found = new Map<string, { readonly key: string; readonly theme: Theme }>();
-    for (const block of placed) {
-      const now = newest.get(block.theme);
-      const held = now && block.held !== undefined ? await themes.edition(block.theme, block.held) : undefined;
-      if (now) found.set(themeRef(block), held ? { key: heldKey(now.key, block.held ?? 0), theme: held } : { key: now.key, theme: now.theme });
-    }
-    return found;
-  };
-
   router.get('/', async (request, response) => {
-    const live = [...(await pages.live()).values()].map(({ slug }) => slug).sort();
-    const links = live.map((slug) => element('li', {}, element('a', { href: `/site/${encodeURIComponent(slug)}` }, slug)));
-    const body = element(
+    const slugs = [...(await options.pages.live()).values()].map(({ slug }) => slug).sort();
+    answer(request, response, 'text/html', served(listOf(options.siteName, slugs)));
+  });
+  router.get('/table.js', (request, response) => answer(request, response, 'text/javascript', runtime()));
+  router.get('/-house.css', async (request, response) => answer(request, response, 'text/css', (await live.house()).css));
+  router.get('/:slug.css', async (request, response) => {
+    const found = await live.at(String(request.params['slug'] ?? ''));
+    answer(request, response, 'text/css', found?.css ?? served(''), found ? 200 : 404);
+  });
+  router.get('/:slug', async (request, response) => {
+    const found = await live.at(String(request.params['slug'] ?? ''));
+    answer(request, response, 'text/html', found?.html ?? served(missing), found ? 200 : 404);
+  });
+  return router;
+}
+
+const documentOf = (title: string, ...body: readonly (string | ReturnType<typeof element>)[]): string =>
+  `<!doctype html>\n${writeHtml(
+    element(
       'html',
       { lang: 'en' },
       element(
@@ -60,50 +51,32 @@ export function siteRoutes(pages: PageStore, themes: ThemeStore): Router {
         {},
         element('meta', { charset: 'utf-8' }),
         element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
-        element('title', {}, SITE_NAME),
+        element('title', {}, title),
+        element('link', { rel: 'stylesheet', href: '/site/-house.css' }),
       ),
-      element(
-        'body',
-        {},
-        element(
-          'main',
-          {},
-          element('h1', {}, SITE_NAME),
-          links.length > 0 ? element('ul', {}, ...links) : element('p', {}, 'No page has been published yet.'),
-        ),
-      ),
-    );
-    answer(request, response, 'text/html', page(body));
-  });
-  router.get('/table.js', (request, response) => answer(request, response, 'text/javascript', readFileSync(runtimeFile, 'utf8')));
-  router.get('/:slug.css', async (request, response) => {
-    const found = await compiled(String(request.params['slug'] ?? ''));
-    answer(request, response, 'text/css', found ? writeCss(found.css, 'compact') : '', found ? 200 : 404);
-  });
-  router.get('/:slug', async (request, response) => {
-    const found = await compiled(String(request.params['slug'] ?? ''));
-    answer(request, response, 'text/html', page(found?.html ?? missing), found ? 200 : 404);
-  });
-  return router;
+      element('body', {}, element('main', { id: 'content' }, element('div', { class: 'entry' }, element('h1', {}, title), ...body))),
+    ),
+  )}\n`;
+
+function listOf(siteName: string, slugs: readonly string[]): string {
+  const links = slugs.map((slug) => element('li', {}, element('a', { href: `/site/${encodeURIComponent(slug)}` }, slug)));
+  return documentOf(siteName, links.length > 0 ? element('ul', {}, ...links) : element('p', {}, 'No page has been published yet.'));
 }
 
-const page = (html: Parameters<typeof writeHtml>[0]): string => `<!doctype html>\n${writeHtml(html)}\n`;
-const missing = element(
-  'html',
-  { lang: 'en' },
-  element('head', {}, element('title', {}, 'Not here')),
-  element(
-    'body',
-    {},
-    element('main', {}, element('h1', {}, 'Not here'), element('p', {}, 'There is no page at this address, or it was taken down.')),
-  ),
-);
+const missing = documentOf('Not here', element('p', {}, 'There is no page at this address, or it was taken down.'));
 
-/** Sends text with a strong ETag; a caller that has it already is told so. */
-function answer(request: Request, response: Response, type: string, text: string, status = 200): void {
+/** A year, in seconds: as long as anything is kept (RFC 9111, section 4.2.1, leaves it open). */
+const FOR_GOOD = 31_536_000;
+
+/**
+ * Sends a text with a strong ETag; a caller that has it already is told so. What was asked for by the version that it has is
+ * kept for good, since another has another address; all else is asked for again.
+ */
+function answer(request: Request, response: Response, type: string, { text, tag }: Served, status = 200): void {
+  const isVersioned = request.query['v'] === tag;
   response
-    .set('ETag', `"${createHash('sha256').update(text).digest('base64url').slice(0, 22)}"`)
-    .set('Cache-Control', 'no-cache')
+    .set('ETag', `"${tag}"`)
+    .set('Cache-Control', isVersioned ? `public, max-age=${FOR_GOOD}, immutable` : 'no-cache')
     .type(type)
     .status(status);
   if (status === 200 && request.fresh) response.status(304).end();

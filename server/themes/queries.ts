@@ -1,4 +1,5 @@
 import { keyFrom, type Theme } from '../../core/theme';
+import { changesOf } from '../changes/changes';
 import type { Database, Queries } from '../database/database';
 import { DocumentStore } from '../documents/store';
 
@@ -58,7 +59,11 @@ export class ThemeStore extends DocumentStore<Theme> {
 
   /** The document as it stands becomes the next edition. A theme that is the same as its newest edition gets no new one. */
   async publish(id: string, queries?: Queries): Promise<Edition> {
-    if (!queries) return this.database.transaction((inside) => this.publish(id, inside));
+    if (!queries) {
+      const edition = await this.database.transaction((inside) => this.publish(id, inside));
+      changesOf(this.database).say({ kind: 'theme', id });
+      return edition;
+    }
     const { document } = await this.get(id, queries);
     const [same] = await queries.query<{ number: number; published_at: Date }>(
       `select number, published_at from theme_editions where theme_id = $1 and document = $2::jsonb

@@ -1,6 +1,7 @@
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
 import { catchError, throwError, type Observable } from 'rxjs';
+import type { House } from '../../../../core/house';
 import type { Page } from '../../../../core/page';
 import type { Row, Table, TableHead } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
@@ -32,6 +33,12 @@ export interface Done {
 export interface Edition {
   readonly number: number;
   readonly publishedAt: string;
+}
+/** The site's house stylesheet as it is kept. */
+export interface KeptHouse {
+  readonly document: House;
+  readonly revision: number;
+  readonly updatedAt: string;
 }
 export type Kind = 'themes' | 'tables' | 'pages';
 
@@ -79,6 +86,9 @@ export class Api {
 
   editions = (id: string): Observable<readonly Edition[]> => this.ask(this.http.get<readonly Edition[]>(`/api/themes/${id}/editions`));
   edition = (id: string, number: number): Observable<Theme> => this.ask(this.http.get<Theme>(`/api/themes/${id}/editions/${number}`));
+  house = (): Observable<KeptHouse> => this.ask(this.http.get<KeptHouse>('/api/house'));
+  saveHouse = (revision: number, house: House): Observable<KeptHouse> =>
+    this.ask(this.http.put<KeptHouse>('/api/house', house, { headers: { 'If-Match': `"${revision}"` } }));
   keepPicture = (file: File): Observable<{ readonly id: string }> =>
     this.ask(
       this.http.post<{ readonly id: string }>(`/api/media?name=${encodeURIComponent(file.name)}`, file, {

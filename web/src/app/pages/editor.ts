@@ -20,7 +20,9 @@ import { Api, type Edition, type KeptPage, type KeptTable, type KeptTheme } from
 import { OpenDocument } from '../documents/open-document';
 import { detailOf, verdictOf, type Seen } from './page-verdict';
 import { Preview } from './preview';
+import { HouseFindings } from './house-findings';
 import { ThreeWidths } from './three-widths';
+import { UnderHouse } from './under-house';
 import { VisitorForm } from './visitor-form';
 
 type LiveState = KeptPage['live'];
@@ -30,6 +32,7 @@ type LiveState = KeptPage['live'];
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     DatePipe,
+    HouseFindings,
     MatButtonModule,
     MatIconModule,
     MatMenuModule,
@@ -42,7 +45,7 @@ type LiveState = KeptPage['live'];
     UndoRedo,
     VisitorForm,
   ],
-  providers: [OpenDocument],
+  providers: [OpenDocument, UnderHouse],
   templateUrl: './editor.html',
   styleUrl: './editor.scss',
 })
@@ -94,7 +97,10 @@ export class PageEditor implements OnInit {
     return { page, tables: this.fullTables(), themes };
   });
 
+  protected readonly under = inject(UnderHouse);
+
   constructor() {
+    effect(() => this.under.page.set(this.preview()));
     followRoom(this.stage, () => 40, this);
     effect(() => {
       const wanted = [...new Set((this.page()?.blocks ?? []).flatMap((block) => (block.kind === 'table' && block.table ? [block.table] : [])))];
@@ -267,6 +273,18 @@ export class PageEditor implements OnInit {
       return true;
     });
     if (done) this.live.set(undefined);
+  }
+
+  /** Gives the page's tables the weight that settles what the house stylesheet takes from them. */
+  protected settle(): void {
+    const settles = this.under.standing()?.settles;
+    if (!settles) return;
+    const { weight, insists } = settles;
+    this.change('change how much the themes weigh', '', (page) => ({
+      ...page,
+      weight: weight.ids + weight.classes > 0 ? weight : undefined,
+      insists: insists || undefined,
+    }));
   }
 
   private change(label: string, touches: string, make: (page: Page) => Page): void {

@@ -19,6 +19,7 @@ import { Api, type KeptPage } from '../documents/api';
       <h1>Pages</h1>
       <span class="zest-note">{{ pages().length === 1 ? '1 page' : pages().length + ' pages' }}</span>
       <span class="fill"></span>
+      <a mat-button routerLink="/pages/house">House stylesheet</a>
       <button mat-flat-button (click)="create()">New page</button>
     </div>
     <div class="zest-view">

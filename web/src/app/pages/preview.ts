@@ -1,11 +1,18 @@
-import { ChangeDetectionStrategy, Component, type ElementRef, computed, effect, input, output, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, type ElementRef, computed, effect, input, output, signal, untracked, viewChild } from '@angular/core';
 import { dress } from '../../../../runtime/dress';
 import { lookAt, type Seen } from './page-verdict';
 import { compilePage, writeCss, writeHtml, type MarkupNode, type PageInput } from '../../../../core/compile';
+import { NOTHING_JUDGED, settled, type Judgement } from '../../../../core/house';
+
+/** What a page is seen under: the house stylesheet as pages carry it, and what it does to this one, once that is known. */
+export interface Housed {
+  readonly css: string;
+  readonly judgement: Judgement | undefined;
+}
 
 /**
  * A page seen in a frame: the same compile as the live page, in a document of its own where no script may run
- * and the tool's styles do not reach. An edit replaces its body and its sheet; the frame is not loaded again.
+ * and the tool's styles do not reach. An edit replaces its body and its sheets; the frame is not loaded again.
  */
 @Component({
   selector: 'zest-preview',
@@ -48,6 +55,7 @@ import { compilePage, writeCss, writeHtml, type MarkupNode, type PageInput } fro
 export class Preview {
   readonly input = input.required<PageInput>();
   readonly width = input.required<number>();
+  readonly housed = input<Housed>({ css: '', judgement: undefined });
   /** How large it is drawn: 1 for its own size. */
   readonly scale = input(1);
   /** What is seen of its tables, whenever it has been laid out anew. */
@@ -57,18 +65,27 @@ export class Preview {
   private readonly frame = viewChild.required<ElementRef<HTMLIFrameElement>>('frame');
   private readonly loaded = signal(false);
   private readonly compiled = computed(() => compilePage(this.input(), { stylesheet: '', siteName: 'The practice site' }));
-  private sheet?: CSSStyleSheet;
+  private readonly css = computed(() => writeCss(settled(this.compiled(), this.housed().judgement ?? NOTHING_JUDGED, this.input().page), 'compact'));
+  /** The house's sheet and ours, in the order of the live page. */
+  private sheets?: readonly [CSSStyleSheet, CSSStyleSheet];
 
   constructor() {
     effect(() => {
       const view = this.frame().nativeElement.contentWindow as (Window & typeof globalThis) | null;
       if (!this.loaded() || !view) return;
-      if (!this.sheet) {
-        this.sheet = new view.CSSStyleSheet();
-        view.document.adoptedStyleSheets = [this.sheet];
-      }
-      const { html, css } = this.compiled();
-      this.sheet.replaceSync(writeCss(css, 'compact'));
+      this.sheetsIn(view)[0].replaceSync(this.housed().css);
+      untracked(() => this.lookAgain(view.document));
+    });
+    effect(() => {
+      const view = this.frame().nativeElement.contentWindow as (Window & typeof globalThis) | null;
+      if (!this.loaded() || !view) return;
+      this.sheetsIn(view)[1].replaceSync(this.css());
+      untracked(() => this.lookAgain(view.document));
+    });
+    effect(() => {
+      const view = this.frame().nativeElement.contentWindow as (Window & typeof globalThis) | null;
+      if (!this.loaded() || !view) return;
+      const { html } = this.compiled();
       view.document.body.innerHTML = bodyOf(html)
         .map((node) => writeHtml(node))
         .join('');
@@ -81,6 +98,14 @@ export class Preview {
     });
   }
 
+  private sheetsIn(view: Window & typeof globalThis): readonly [CSSStyleSheet, CSSStyleSheet] {
+    if (!this.sheets) {
+      this.sheets = [new view.CSSStyleSheet(), new view.CSSStyleSheet()];
+      view.document.adoptedStyleSheets = [...this.sheets];
+    }
+    return this.sheets;
+  }
+
   private lookAgain(page: Document): void {
     const look = (): void => this.seen.emit(lookAt(page));
     requestAnimationFrame(look);
@@ -90,7 +115,7 @@ export class Preview {
 
   protected ready(): void {
     const view = this.frame().nativeElement.contentDocument;
-    this.sheet = undefined;
+    this.sheets = undefined;
     view?.addEventListener('click', (event) => {
       const place = (event.target as Element).closest('[id^=place-]')?.id.slice('place-'.length);
       if (place) this.picked.emit(Number(place) - 1);

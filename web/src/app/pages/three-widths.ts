@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import type { PageInput } from '../../../../core/compile';
 import { detailOf, verdictOf, type Seen } from './page-verdict';
-import { Preview } from './preview';
+import { Preview, type Housed } from './preview';
 
 /** A phone, a tablet, a desktop: widths of windows in px. */
 const WIDTHS = [360, 768, 1280] as const;
@@ -18,7 +18,14 @@ const GAP = 14;
         <figcaption [title]="detail(each)">
           <strong>{{ each }}</strong> <span [class.beyond]="isBeyond(each)">{{ say(each) }}</span>
         </figcaption>
-        <zest-preview [input]="input()" [width]="each" [scale]="scale()" (picked)="picked.emit($event)" (seen)="take(each, $event)" />
+        <zest-preview
+          [input]="input()"
+          [housed]="housed()"
+          [width]="each"
+          [scale]="scale()"
+          (picked)="picked.emit($event)"
+          (seen)="take(each, $event)"
+        />
       </figure>
     }
   `,
@@ -58,6 +65,7 @@ const GAP = 14;
 })
 export class ThreeWidths {
   readonly input = input.required<PageInput>();
+  readonly housed = input<Housed>({ css: '', judgement: undefined });
   /** Width that there is for all three, in px. */
   readonly room = input.required<number>();
   readonly picked = output<number>();

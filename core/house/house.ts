@@ -1,0 +1,56 @@
+import { object, string, type ObjectSchema } from 'yup';
+import { bad, good, type Outcome } from '../outcome';
+import { checkShape } from '../problems-of';
+import { mannerOf, manners } from './manners';
+import { MOST_CHARACTERS } from './limits';
+
+/** A site's house stylesheet as it is kept: one of those that ship, by its name, or one that was brought in. */
+export interface House {
+  readonly format: 'zest-house/1';
+  /** Name of a shipped manner; empty for one's own. */
+  readonly manner: string;
+  /** What one's own is called: a file's name, or as it was brought in. */
+  readonly name: string;
+  /** One's own stylesheet as it was brought in; empty for a shipped one. */
+  readonly css: string;
+}
+
+export const HOUSE_FORMAT = 'zest-house/1';
+export const houseIn = (manner: string): House => ({ format: HOUSE_FORMAT, manner, name: '', css: '' });
+
+/** The stylesheet itself. */
+export const cssOf = ({ manner, css }: House): string => mannerOf(manner)?.css ?? css;
+/** What it is called. */
+export const nameOf = ({ manner, name }: House): string => mannerOf(manner)?.label ?? name;
+
+export const houseSchema = object({
+  format: string()
+    .strict()
+    .required('The document says no format.')
+    .oneOf([HOUSE_FORMAT] as const, `This is no house stylesheet that can be read here: its format is not ${HOUSE_FORMAT}.`),
+  manner: string()
+    .strict()
+    .defined('The manner is missing; it may be empty.')
+    .oneOf(['', ...manners.map(({ name }) => name)], 'No house stylesheet of this name ships.'),
+  name: string().strict().defined().max(200, 'A house stylesheet’s name has at most 200 characters.'),
+  css: string()
+    .strict()
+    .defined('The stylesheet is missing; it may be empty.')
+    .test('size', (css, context) => {
+      const problem = tooLong(css);
+      return problem === undefined || context.createError({ message: problem });
+    }),
+}).noUnknown('A house stylesheet has no other fields.') as unknown as ObjectSchema<House>;
+
+/** What is said of a stylesheet that is too long; undefined where it is not. */
+export function tooLong(css: string): string | undefined {
+  if (css.length <= MOST_CHARACTERS) return undefined;
+  const millions = (count: number): string => (count / 1_000_000).toFixed(1).replace(/\.0$/, '');
+  return `This stylesheet has ${millions(css.length)} million characters; up to ${millions(MOST_CHARACTERS)} million are read. Leave out what has nothing to do with pages and tables, and bring in the rest.`;
+}
+
+/** Reads a house stylesheet from JSON that came from anywhere. */
+export function readHouseDocument(json: unknown): Outcome<House> {
+  const shape = checkShape(houseSchema, json);
+  return shape.ok ? good(shape.value) : bad(...shape.problems);
+}

@@ -1,0 +1,76 @@
+import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
+import { firstValueFrom } from 'rxjs';
+import type { PageInput } from '../../../../core/compile';
+import { cssOf, nameOf, standingOf, type House, type Judgement } from '../../../../core/house';
+import { Deleting } from '../controls/deleting';
+import { Api, type KeptHouse } from '../documents/api';
+import { HouseService } from '../workers/house';
+import type { HouseReading } from '../workers/house.worker';
+import type { Housed } from './preview';
+
+/** A page in sight and the house stylesheet that it is seen under: read and weighed beside the interface, always for the newest. */
+@Injectable()
+export class UnderHouse {
+  private readonly api = inject(Api);
+  private readonly worker = inject(HouseService);
+  private readonly deleting = inject(Deleting);
+
+  /** What the site has. */
+  readonly kept = signal<KeptHouse | undefined>(undefined);
+  /** What is looked at in its place, before it is taken. */
+  readonly tried = signal<House | undefined>(undefined);
+  readonly page = signal<PageInput | undefined>(undefined);
+  readonly house = computed(() => this.tried() ?? this.kept()?.document);
+  readonly name = computed(() => nameOf(this.house() ?? { manner: 'plain', name: '', css: '', format: 'zest-house/1' }));
+  private readonly source = computed(() => {
+    const house = this.house();
+    return house ? cssOf(house) : undefined;
+  });
+  readonly reading = signal<HouseReading | undefined>(undefined);
+  private readonly judged = signal<Judgement | undefined>(undefined);
+  /** For previews: what pages carry, and what it does to this one. */
+  readonly housed = computed<Housed>(() => ({ css: this.reading()?.css ?? '', judgement: this.judged() }));
+  readonly standing = computed(() => {
+    const [judgement, input] = [this.judged(), this.page()];
+    return judgement && input ? standingOf(judgement, input.page) : undefined;
+  });
+  private asked = 0;
+
+  constructor() {
+    void this.load();
+    effect(() => {
+      const source = this.source();
+      if (source === undefined) return;
+      void this.worker.read(source).then((reading) => {
+        if (untracked(this.source) === source) this.reading.set(reading);
+      });
+    });
+    effect(() => {
+      const [source, input] = [this.source(), this.page()];
+      if (source === undefined || !input) return;
+      const asked = ++this.asked;
+      void this.worker.judge(source, input).then((judgement) => {
+        if (asked === this.asked) this.judged.set(judgement);
+      });
+    });
+  }
+
+  private async load(): Promise<void> {
+    const kept = await this.deleting.attempt(() => firstValueFrom(this.api.house()));
+    if (kept) this.kept.set(kept);
+  }
+
+  /** Gives the site another house stylesheet. */
+  async take(house: House): Promise<boolean> {
+    const kept = this.kept();
+    if (!kept) return false;
+    const saved = await this.deleting.attempt(() => firstValueFrom(this.api.saveHouse(kept.revision, house)));
+    if (!saved) {
+      await this.load();
+      return false;
+    }
+    this.kept.set(saved);
+    this.tried.set(undefined);
+    return true;
+  }
+}

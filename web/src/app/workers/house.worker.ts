@@ -1,0 +1,45 @@
+import { expose } from 'comlink';
+import { compilePage, type PageInput } from '../../../../core/compile';
+import { judge, NOTHING_JUDGED, readHouse, ROWS_TO_JUDGE, type HouseSheet, type Judgement, type Notice } from '../../../../core/house';
+import { previewOf } from '../../../../core/table';
+
+/** A house stylesheet as pages carry it, and what was left out of it; or why it cannot be read. */
+export interface HouseReading {
+  readonly css: string;
+  readonly rules: number;
+  readonly notices: readonly Notice[];
+  readonly more: number;
+  readonly refused: string;
+}
+
+/** Reads house stylesheets and weighs them against pages, off the interface's thread. */
+class HouseReader {
+  /** The last one that was read: it is asked about again at every edit of a page. */
+  private source = '';
+  private sheet: HouseSheet | undefined;
+  private refused = '';
+
+  read(source: string): HouseReading {
+    this.take(source);
+    const { css = '', rules = [], notices = [], more = 0 } = this.sheet ?? {};
+    return { css, rules: rules.length, notices, more, refused: this.refused };
+  }
+
+  judge(source: string, input: PageInput): Judgement {
+    this.take(source);
+    if (!this.sheet) return NOTHING_JUDGED;
+    const tables = new Map([...input.tables].map(([id, table]) => [id, previewOf(table, ROWS_TO_JUDGE)]));
+    return judge(compilePage({ ...input, tables }, { stylesheet: '', siteName: '' }), this.sheet);
+  }
+
+  private take(source: string): void {
+    if (source === this.source) return;
+    const read = readHouse(source);
+    this.source = source;
+    this.sheet = read.ok ? read.value : undefined;
+    this.refused = read.ok ? '' : (read.problems[0]?.say ?? '');
+  }
+}
+
+export type HouseWorker = HouseReader;
+expose(new HouseReader());
