@@ -1,5 +1,6 @@
 /** Shorthands whose longhands begin as they do. */
-const SHORTHAND = /^(?:animation|background|container|flex|font|inset|list-style|margin|mask|outline|overflow|padding|text-decoration|transition)(?=-|$)/;
+const SHORTHAND =
+  /^(?:animation|background|container|flex|font|inset|list-style|margin|mask|outline|overflow|padding|text-decoration|transition)(?=-|$)/;
 /** Names that have to do with each other though they do not look like it. */
 const others: readonly (readonly [RegExp, string])[] = [
   [/^line-height$/, 'font'],

@@ -3,6 +3,16 @@ import { moreFrames } from './arrangement-rules';
 import { rule, type CssNode } from './stylesheet';
 
 /**
+ * What isolates a placement: its host is a block, and what stands in the shadow root begins with what browsers have, since
+ * type, ink and the like would come in from the page (CSS Scoping 1, section 3.3). Text keeps its direction and its language.
+ */
+export const isolatedRules: readonly CssNode[] = [
+  rule(contract.host, ['display', 'block']),
+  rule(':host', ['display', 'block']),
+  rule(`.${contract.alone}`, ['all', 'initial'], ['display', 'block']),
+];
+
+/**
  * A table wider than its column scrolls inside its frame; the page never scrolls sideways because of it. The
  * description in it is heard, not seen.
  */
@@ -28,6 +38,14 @@ export const frameRules: readonly CssNode[] = [
   rule(`.${contract.about}`, ['position', 'absolute'], ['clip-path', 'inset(50%)'], ['width', '1px'], ['height', '1px'], ['overflow', 'hidden']),
   rule(`.${contract.picture}`, ['max-width', '100%'], ['max-height', '4em'], ['vertical-align', 'middle']),
   moreFrames,
+  rule(
+    `.${contract.caption('unseen')}>caption`,
+    ['position', 'absolute'],
+    ['clip-path', 'inset(50%)'],
+    ['width', '1px'],
+    ['height', '1px'],
+    ['overflow', 'hidden'],
+  ),
   // What a table asks for itself is stronger than its theme: an element more.
   ...(['above', 'below'] as const).map((side) => rule(`.${contract.caption(side)}>caption`, ['caption-side', side === 'above' ? 'top' : 'bottom'])),
   ...(['start', 'center', 'end'] as const).map((align) => rule(`.${contract.caption(align)}>caption`, ['text-align', align])),

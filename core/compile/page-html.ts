@@ -1,11 +1,11 @@
-import { placementCss, themeRef, wordingOf, type Block, type Page } from '../page';
+import { dressed, isBleed, placementCss, themeRef, wordingOf, type Block, type Dress, type Page } from '../page';
 import { gridOf, shownText, turnedTable, textOf as textOfCell, type Table } from '../table';
 import type { Theme } from '../theme';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
 import { arrangementRules, leavesOut, stacks, turns } from './arrangement-rules';
 import { besideOf } from './beside';
 import { byWidth } from './by-width';
-import { frameRules } from './frame';
+import { frameRules, isolatedRules } from './frame';
 import { fontRules } from './font-rules';
 import { headerFrameRules, headerRules } from './header-rules';
 import { pinnedRules } from './pinned-rules';
@@ -18,6 +18,8 @@ import { sortIconRules, visitedTable, visitorRules } from './visitor-html';
 /** What a page needs beside itself. Themes by what placements are dressed in (`themeRef`); a key names a class. */
 export interface PageInput {
   readonly page: Page;
+  /** What reaches the whole site from a placement on another page. */
+  readonly site?: Dress;
   readonly tables: ReadonlyMap<string, Table>;
   readonly themes: ReadonlyMap<string, { readonly key: string; readonly theme: Theme }>;
 }
@@ -34,6 +36,8 @@ export interface PageOptions {
   readonly runtime?: string;
   readonly siteName: string;
   readonly lang?: string;
+  /** For previews, which make shadow roots themselves: templates say so by `data-root` and not to the browser. */
+  readonly rooted?: boolean;
 }
 
 /** A table as it stands on a page. */
@@ -44,6 +48,8 @@ export interface Placed {
   readonly name: string;
   /** The key of the theme that dresses it; undefined where there is none. */
   readonly theme: string | undefined;
+  /** Whether the page's own stylesheets do not reach it. */
+  readonly isolated: boolean;
 }
 
 /** Markup and stylesheet of a page. What it refers to and cannot be found is left out with a sentence in its place. */
@@ -53,7 +59,8 @@ export interface CompiledPage {
   readonly placed: readonly Placed[];
 }
 
-export function compilePage(input: PageInput, options: PageOptions): CompiledPage {
+export function compilePage(given: PageInput, options: PageOptions): CompiledPage {
+  const input = { ...given, page: dressed(given.page, given.site) };
   const { page, themes } = input;
   const used = [...new Set(page.blocks.flatMap((block) => (block.kind === 'table' ? [themeRef(block)] : [])))];
   const themeSheets = used.flatMap((id) => {
@@ -97,15 +104,31 @@ export function compilePage(input: PageInput, options: PageOptions): CompiledPag
         element(
           'main',
           { id: 'content' },
-          element('div', { class: 'entry' }, element('h1', {}, page.name), ...page.blocks.flatMap((block, i) => blockNodes(block, i, input))),
+          element(
+            'div',
+            { class: 'entry' },
+            element('h1', {}, page.name),
+            ...page.blocks.flatMap((block, i) => blockNodes(block, i, input, options)),
+          ),
         ),
       ),
     ),
     placed: page.blocks.flatMap((block, at): readonly Placed[] => {
       const table = block.kind === 'table' ? input.tables.get(block.table) : undefined;
-      return block.kind === 'table' && table ? [{ at, box: boxId(at + 1), name: table.name, theme: themes.get(themeRef(block))?.key }] : [];
+      return block.kind === 'table' && table
+        ? [{ at, box: boxId(at + 1), name: table.name, theme: themes.get(themeRef(block))?.key, isolated: block.isolated === true }]
+        : [];
     }),
-    css: [...fontRules(themeSheets, textOf(input)), ...frameRules, ...(isVisited ? visitorRules : []), ...themeSheets, ...placements],
+    css: [
+      ...fontRules(themeSheets, textOf(input)),
+      ...(page.blocks.some((block) => block.kind === 'table' && block.isolated) ? isolatedRules : []),
+      // The page is what a placement from edge to edge is measured by.
+      ...(page.blocks.some((block) => block.kind === 'table' && isBleed(block)) ? [rule('html', ['container-type', 'inline-size'])] : []),
+      ...frameRules,
+      ...(isVisited ? visitorRules : []),
+      ...themeSheets,
+      ...placements,
+    ],
   };
 }
 
@@ -144,7 +167,7 @@ function placementRules(at: number, block: Extract<Block, { kind: 'table' }>, pl
 /** The box around a placement, which has the room around it. */
 const boxId = (at: number): string => `box-${at}`;
 
-function blockNodes(block: Block, index: number, { tables, themes }: PageInput): readonly MarkupNode[] {
+function blockNodes(block: Block, index: number, { tables, themes }: PageInput, page: PageOptions): readonly MarkupNode[] {
   if (block.kind === 'heading') return [element(`h${block.level}`, {}, block.text)];
   if (block.kind === 'text')
     return block.text
@@ -165,15 +188,33 @@ function blockNodes(block: Block, index: number, { tables, themes }: PageInput):
     filtered: visitor?.filter === true,
     totals: visitor?.totals === true,
     header: visitor?.header === true,
+    bare: block.bare === true,
     labelled: dress !== undefined && stacks(dress.theme),
     turned: visitor === null && dress !== undefined && turns(dress.theme),
     fewer: dress !== undefined && leavesOut(dress.theme),
   };
   const framed = framedTable(table, options);
+  const alone = (box: Element): readonly Element[] => [block.isolated ? isolated(box, page) : box];
   if (visitor !== null) {
     const isMore = visitor.columns && table.columns.some(({ hidden }) => hidden);
     const whole = isMore ? tableElement(table, { ...options, described: true, whole: true }) : undefined;
-    return [boxed(visitedTable(framed, table, visitor, { id, theme, whole }), boxId(index + 1))];
+    return alone(boxed(visitedTable(framed, table, visitor, { id, theme, whole }), boxId(index + 1)));
   }
-  return [boxed({ ...framed, attributes: { ...framed.attributes, id, class: contract.frame } }, boxId(index + 1))];
+  return alone(boxed({ ...framed, attributes: { ...framed.attributes, id, class: contract.frame } }, boxId(index + 1)));
 }
+
+/**
+ * A placement in a shadow root of its own, which comes with the markup and needs no script (HTML Standard, "The template
+ * element", shadowrootmode). It brings the page's stylesheet along, since none of the page's own reach it.
+ */
+const isolated = (box: Element, { stylesheet, rooted }: PageOptions): Element =>
+  element(
+    contract.host,
+    {},
+    element(
+      'template',
+      { shadowrootmode: 'open' },
+      element('link', { rel: 'stylesheet', href: stylesheet }),
+      element('div', { class: contract.alone }, box),
+    ),
+  );

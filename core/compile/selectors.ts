@@ -46,7 +46,7 @@ export const contract = {
   total: 'data-total',
   header: 'zp-header',
   choose: 'zp-choose',
-  caption: (where: 'above' | 'below' | 'start' | 'center' | 'end'): string => `zp-caption-${where}`,
+  caption: (where: 'above' | 'below' | 'start' | 'center' | 'end' | 'unseen'): string => `zp-caption-${where}`,
   exception: (look: string): string => `zp-x-${look}`,
   dressing: (look: string): string => `zp-d-${look}`,
   which: (value: number): string => `zp-v-${value}`,
@@ -56,6 +56,9 @@ export const contract = {
   /** The box around a frame and its bars, whose width decides which of the theme's width steps holds; the name of the container too. */
   box: 'zp-box',
   container: 'zp',
+  /** The element whose shadow root holds an isolated placement, and what in there takes nothing from the page. */
+  host: 'zest-pane-table',
+  alone: 'zp-alone',
   /** On a table that stands for another with its rows as columns. */
   turned: 'zp-turned',
   /** A column that gives way, on its cells; what opens the rest of a row, and what it opens. */

@@ -67,6 +67,8 @@ export interface TableHtmlOptions {
   readonly turned?: boolean;
   /** Whether this is that one. */
   readonly isTurned?: boolean;
+  /** Whether its caption is heard and not seen. */
+  readonly bare?: boolean;
   /** Shows the columns that are hidden. */
   readonly whole?: boolean;
 }
@@ -95,6 +97,7 @@ export function tableElement(whole: Table, options: TableHtmlOptions): Element {
         [
           options.theme === undefined ? '' : contract.theme(options.theme),
           ...ownClasses(table),
+          options.bare && caption !== '' ? contract.caption('unseen') : '',
           options.header ? contract.header : '',
           options.isTurned ? contract.turned : '',
         ]
@@ -127,7 +130,7 @@ export function framedTable(table: Table, options: TableHtmlOptions): Element {
 export function turnedElements(table: Table, options: TableHtmlOptions): readonly Element[] {
   const turned = options.turned ? turnedTable(table) : undefined;
   if (!turned) return [];
-  return [tableElement(turned, { theme: options.theme, id: `${options.id}-turned`, isTurned: true })];
+  return [tableElement(turned, { theme: options.theme, id: `${options.id}-turned`, isTurned: true, bare: options.bare })];
 }
 
 /** A framed table, with its bars or without, in the box whose width decides which of the theme's width steps holds. */

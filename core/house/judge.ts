@@ -51,13 +51,13 @@ const PSEUDO = ['', '::before', '::after'] as const;
  */
 export function judge(page: CompiledPage, house: HouseSheet): Judgement {
   const cascade = new Cascade({ house: house.rules, ours: readOwn(writeCss(page.css, 'compact')) });
-  const boxes = new Map(page.placed.filter(({ theme }) => theme !== undefined).map(({ box, at }) => [box, at]));
+  const boxes = new Map(page.placed.filter(({ theme, isolated }) => theme !== undefined && !isolated).map(({ box, at }) => [box, at]));
   const judging = new Judging(cascade);
   for (const node of nodesOf(treeOf(page.html))) {
     const at = boxes.get(node.id);
     if (at !== undefined) for (const each of nodesOf(node)) judging.look(each, at);
   }
-  const isAll = page.placed.every(({ theme }) => theme !== undefined);
+  const isAll = page.placed.every(({ theme, isolated }) => theme !== undefined && !isolated);
   return judging.judgement(isAll ? '.zp-box' : `.zp-box:where(${[...boxes.keys()].map((id) => `#${id}`).join(',')})`);
 }
 

@@ -1,4 +1,5 @@
-export { PAGE_FORMAT, emptyPage, themeRef, slugOf, type Block, type Page, type TableBlock } from './page';
+export { PAGE_FORMAT, emptyPage, themeRef, slugOf, type Block, type Page, type PageWeight, type TableBlock } from './page';
 export { pageSchema, readPage } from './read-page';
-export { placementCss, readRoom, readWidth } from './placement';
+export { isBleed, placementCss, readRoom, readWidth } from './placement';
 export { PLAIN_VISITOR, isRightToLeft, labelLanguages, wordingOf, words, type LabelLanguage, type Visitor, type Word, type Wording } from './visitor';
+export { dressed, follows, pageDress, reached, siteDress, type Dress, type Spot } from './reach';

@@ -23,6 +23,8 @@ describe('Reading a page document', () => {
     ['room that is none', { ...page, blocks: [{ ...page.blocks[1], room: '7pz' }] }, /not a unit/],
     ['a side that is none', { ...page, blocks: [{ ...page.blocks[1], align: 'left' }] }, /start, the center or the end/],
     ['a heading of level 1', { ...page, blocks: [{ ...page.blocks[0], level: 1 }] }, /level is 2 or 3/],
+    ['a reach that is none', { ...page, blocks: [{ ...page.blocks[1], reach: 'galaxy' }] }, /its own table, the page or the site/],
+    ['a weight that is none', { ...page, weight: { ids: -1, classes: 0 } }, /no fewer than 0/],
     ['a field too many', { ...page, onload: 'x' }, /no other fields/],
   ] as const) {
     it(`says what is wrong with ${what}`, () => expect(says(json)).toMatch(expected));

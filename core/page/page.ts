@@ -11,12 +11,18 @@ export type Block =
   | {
       readonly id: string;
       readonly kind: 'table';
-      /** Ids of the table and of the theme that dresses it. */
+      /** Ids of the table and of the theme that dresses it; without a theme of its own, it takes the one that reaches it. */
       readonly table: string;
       readonly theme: string;
+      /** How far its theme goes beyond it: to what on this page, or on the whole site, has no theme of its own. */
+      readonly reach?: 'page' | 'site';
+      /** Whether it stands in a shadow root of its own, which the house stylesheet cannot enter. */
+      readonly isolated?: boolean;
       /** Number of the theme's edition at which it stays; without one, it follows the newest. */
       readonly held?: number;
-      /** `content`, `fill`, or a length as in `32rem`. */
+      /** Whether its table's caption is left out; it is heard all the same. */
+      readonly bare?: boolean;
+      /** `content`, `fill`, `bleed` for the window's whole width, or a length as in `32rem`. */
       readonly width: PlacementWidth;
       readonly align: PlacementAlign;
       /** Room around: `24px 0`, sides as in CSS, px, em or rem. */

@@ -4,16 +4,16 @@ import type { TableBlock } from './page';
 
 const nothing = { swatches: new Map(), scale: { base: 16, ratio: 1, steps: [] } };
 
-/** Reads a placement's width and gives the CSS for it. */
+/** Reads a placement's width and gives the CSS for its table. */
 export function readWidth(text: string): Outcome<string> {
   const word = text.trim().toLowerCase();
   if (word === 'content') return good('auto');
-  if (word === 'fill') return good('100%');
+  if (word === 'fill' || word === 'bleed') return good('100%');
   const percent = /^(\d{1,3}(?:\.\d+)?)%$/.exec(word);
   if (percent && Number(percent[1]) > 0 && Number(percent[1]) <= 100) return good(word);
   const wide = /^(\d+(?:\.\d+)?)(px|em|rem)$/.exec(word);
   if (wide && Number(wide[1]) > 0 && Number(wide[1]) <= 4000) return good(word);
-  return bad({ code: 'width', say: `“${text}” is not a width.`, remedy: 'Write content, fill, or a length such as 32rem, 480px or 75%.' });
+  return bad({ code: 'width', say: `“${text}” is not a width.`, remedy: 'Write content, fill, bleed, or a length such as 32rem, 480px or 75%.' });
 }
 
 /** Reads the room around a placement, one to four sides as in CSS, and gives them in full: top, right, bottom, left. */
@@ -28,21 +28,26 @@ export function readRoom(text: string): Outcome<readonly string[]> {
   return good([top, right, bottom, left]);
 }
 
+/** Whether a placement goes from edge to edge of the page. */
+export const isBleed = ({ width }: Pick<TableBlock, 'width'>): boolean => width.trim().toLowerCase() === 'bleed';
+
 const css = (outcome: Outcome<string>): string => (outcome.ok ? outcome.value : 'auto');
 
 /**
  * The styles of a placement's box and of its table. The box keeps the room around and never grows wider
  * than its column; the table sits in it by automatic margins (CSS 2.2, section 17.5.2).
  */
-export function placementCss({ width, align, room }: TableBlock): {
+export function placementCss({ width, align, room: typed }: TableBlock): {
   readonly box: readonly (readonly [string, string])[];
   readonly table: readonly (readonly [string, string])[];
 } {
-  const sides = readRoom(room);
+  const sides = readRoom(typed);
   const margin = { start: '0 auto 0 0', center: '0 auto', end: '0 0 0 auto' }[align];
   const inline = css(readWidth(width));
+  const room: readonly (readonly [string, string])[] = [['margin', sides.ok ? sides.value.join(' ') : '0']];
   return {
-    box: [['margin', sides.ok ? sides.value.join(' ') : '0']],
+    // From the middle of its column to both edges of the page, which is a container: a window's own unit would count its scroll bar.
+    box: isBleed({ width }) ? [...room, ['width', '100cqi'], ['margin-inline', 'calc(50% - 50cqi)']] : room,
     table: [...(inline === 'auto' ? [] : [['width', inline] as const]), ...(inline === '100%' ? [] : [['margin', margin] as const])],
   };
 }

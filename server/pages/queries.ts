@@ -87,6 +87,14 @@ export class PageStore extends DocumentStore<Page> {
     await this.unpublish(id);
   }
 
+  /** The pages that are live, as they were published, the last published first. */
+  async livePages(): Promise<readonly Page[]> {
+    const rows = await this.database.query<{ document: Page }>(
+      'select e.document from live_pages l join page_editions e on e.page_id = l.page_id and e.number = l.number order by e.published_at desc, l.page_id',
+    );
+    return rows.map(({ document }) => document);
+  }
+
   /** What is live at an address, or undefined. */
   async atAddress(slug: string): Promise<LivePage | undefined> {
     const [row] = await this.database.query<{ document: Page; tables: Record<string, Table>; published_at: Date }>(

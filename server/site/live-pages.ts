@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { compilePage, heldKey, writeCss, writeHtml, type PageInput } from '../../core/compile';
 import { cssOf, judge, NOTHING_JUDGED, readHouse, ROWS_TO_JUDGE, settled, type HouseSheet } from '../../core/house';
-import { themeRef, type Block } from '../../core/page';
+import { dressed, siteDress, themeRef, type Block } from '../../core/page';
 import { previewOf } from '../../core/table';
 import type { Theme } from '../../core/theme';
 import { changesOf } from '../changes/changes';
@@ -76,7 +76,8 @@ export class LivePages {
     const live = await pages.atAddress(slug);
     if (!live) return undefined;
     const { page, tables } = live;
-    const themes = await this.themesOf(page.blocks);
+    const site = siteDress(await pages.livePages());
+    const themes = await this.themesOf(dressed(page, site).blocks);
     const house = await this.house();
     const address = `/site/${encodeURIComponent(slug)}.css`;
     const options = {
@@ -85,12 +86,12 @@ export class LivePages {
       runtime: versioned('/site/table.js', this.runtime()),
       siteName,
     };
-    const compiled = compilePage({ page, tables, themes }, options);
+    const compiled = compilePage({ page, tables, themes, site }, options);
     // A few rows are enough to see what a house stylesheet does to a long table.
     const short = new Map([...tables].map(([id, table]) => [id, previewOf(table, ROWS_TO_JUDGE)]));
-    const judgement = house.sheet ? judge(compilePage({ page, tables: short, themes }, options), house.sheet) : NOTHING_JUDGED;
+    const judgement = house.sheet ? judge(compilePage({ page, tables: short, themes, site }, options), house.sheet) : NOTHING_JUDGED;
     const css = served(writeCss(settled(compiled, judgement, page), 'compact'));
-    const html = writeHtml(compiled.html).replace(`href="${address}"`, `href="${versioned(address, css)}"`);
+    const html = writeHtml(compiled.html).replaceAll(`href="${address}"`, `href="${versioned(address, css)}"`);
     return { html: served(`<!doctype html>\n${html}\n`), css };
   }
 

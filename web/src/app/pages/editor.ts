@@ -1,6 +1,7 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, type ElementRef, type OnInit, computed, effect, inject, input, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatSnackBar } from '@angular/material/snack-bar';
@@ -8,7 +9,20 @@ import { MatTooltipModule } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import { heldKey, type PageInput } from '../../../../core/compile';
-import { pageSchema, readRoom, readWidth, themeRef, type Block, type Page, type TableBlock } from '../../../../core/page';
+import {
+  dressed,
+  pageDress,
+  pageSchema,
+  reached,
+  readRoom,
+  readWidth,
+  siteDress,
+  themeRef,
+  type Block,
+  type Page,
+  type Spot,
+  type TableBlock,
+} from '../../../../core/page';
 import { columnNames, tableOf, type Table } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
 import { Deleting } from '../controls/deleting';
@@ -34,6 +48,7 @@ type LiveState = KeptPage['live'];
     DatePipe,
     HouseFindings,
     MatButtonModule,
+    MatCheckboxModule,
     MatIconModule,
     MatMenuModule,
     MatTooltipModule,
@@ -64,6 +79,8 @@ export class PageEditor implements OnInit {
   /** Editions of the themes of placements, and held ones themselves, as they come in. */
   private readonly editions = signal<ReadonlyMap<string, readonly Edition[]>>(new Map());
   private readonly heldThemes = signal<ReadonlyMap<string, Theme>>(new Map());
+  /** The site's other pages, for what reaches across it. */
+  private readonly otherPages = signal<readonly Page[]>([]);
   protected readonly live = signal<LiveState>(undefined);
   protected readonly pickedId = signal('');
   protected readonly wrong = signal<Readonly<Record<string, string>>>({});
@@ -88,13 +105,14 @@ export class PageEditor implements OnInit {
     if (!page) return undefined;
     const themes = new Map(this.themes().map(({ id, key, document }) => [id, { key, theme: document }]));
     // A held edition that is on its way, or gone, is seen as the theme is now.
-    for (const block of page.blocks) {
+    for (const block of dressed(page, undefined).blocks) {
       const now = block.kind === 'table' && block.held !== undefined ? themes.get(block.theme) : undefined;
       if (block.kind !== 'table' || block.held === undefined || !now) continue;
       const held = this.heldThemes().get(themeRef(block));
       themes.set(themeRef(block), held ? { key: heldKey(now.key, block.held), theme: held } : now);
     }
-    return { page, tables: this.fullTables(), themes };
+    const site = siteDress([page, ...this.otherPages()]);
+    return { page, tables: this.fullTables(), themes, site };
   });
 
   protected readonly under = inject(UnderHouse);
@@ -125,6 +143,7 @@ export class PageEditor implements OnInit {
       ]);
       this.tables.set(tables);
       this.themes.set(themes);
+      this.otherPages.set(pages.filter(({ id }) => id !== this.id()).map(({ document }) => document));
       this.live.set(pages.find(({ id }) => id === this.id())?.live);
     });
   }
@@ -172,7 +191,33 @@ export class PageEditor implements OnInit {
     const table = this.tables().find(({ id }) => id === block.table)?.document;
     return table ? columnNames(table) : [];
   }
-  protected themeName = ({ theme }: TableBlock): string => this.themes().find(({ id }) => id === theme)?.document.name ?? 'no theme';
+  protected themeName(block: TableBlock): string {
+    const named = (theme: string): string => this.themes().find(({ id }) => id === theme)?.document.name ?? 'no theme';
+    return block.theme === '' ? `${named(this.reachingTheme())}, as it is reached` : named(block.theme);
+  }
+  /** The theme that reaches what has none of its own on this page. */
+  protected reachingTheme(): string {
+    const page = this.page();
+    const found = page && (pageDress(page) ?? siteDress([page, ...this.otherPages()]));
+    return found?.theme ?? '';
+  }
+  protected readonly reaching = computed(() => {
+    const [page, block] = [this.page(), this.picked()];
+    if (!page || block?.kind !== 'table' || !block.reach) return undefined;
+    const { follow, keep } = reached(block, page, [page, ...this.otherPages()]);
+    const name = (spot: Spot<Page>): string => this.title(spot.block) + (spot.page === page ? '' : ` on “${spot.page.name}”`);
+    return { follow: follow.map(name), keep: keep.map(name), here: keep.filter((spot) => spot.page === page && spot.block.theme !== '').length };
+  });
+  /** Lets the page's other tables have no theme of their own, so that the picked one's reaches them. */
+  protected letFollow(): void {
+    const id = this.pickedId();
+    this.change('let the page’s tables follow', '', (page) => ({
+      ...page,
+      blocks: page.blocks.map((block) =>
+        block.kind === 'table' && block.id !== id ? { ...block, theme: '', held: undefined, reach: undefined } : block,
+      ),
+    }));
+  }
 
   protected add(kind: Block['kind']): void {
     const id = `b${crypto.randomUUID().slice(0, 8)}`;
@@ -186,7 +231,7 @@ export class PageEditor implements OnInit {
               id,
               kind,
               table: first?.id ?? '',
-              theme: first?.document.theme || (this.themes()[0]?.id ?? ''),
+              theme: this.reachingTheme() ? '' : first?.document.theme || (this.themes()[0]?.id ?? ''),
               width: 'fill',
               align: 'start',
               room: '16px 0 24px',

@@ -15,13 +15,15 @@ const TARGET = 24;
 
 /** Looks at a page as it is laid out. */
 export function lookAt(page: Document): Seen {
-  const frames = [...page.querySelectorAll<HTMLElement>('.zp-frame')];
+  const roots = [page, ...[...page.querySelectorAll('zest-pane-table')].flatMap(({ shadowRoot }) => shadowRoot ?? [])];
+  const all = (selector: string): HTMLElement[] => roots.flatMap((root) => [...root.querySelectorAll<HTMLElement>(selector)]);
+  const frames = all('.zp-frame');
   const nameOf = (frame: HTMLElement): string => frame.querySelector('caption')?.textContent.trim() ?? frame.getAttribute('aria-label') ?? '';
   const isStacked = (frame: HTMLElement): boolean => {
     const body = frame.querySelector('tbody');
     return body !== null && page.defaultView?.getComputedStyle(body).display === 'block';
   };
-  const controls = [...page.querySelectorAll<HTMLElement>('.zp-sort, .zp-page, .zp-pager select, [data-columns], [data-filters] summary')];
+  const controls = all('.zp-sort, .zp-page, .zp-pager select, [data-columns], [data-filters] summary');
   return {
     beyond: frames.flatMap((frame) => {
       const px = frame.scrollWidth - frame.clientWidth;

@@ -64,7 +64,7 @@ export class Preview {
   readonly picked = output<number>();
   private readonly frame = viewChild.required<ElementRef<HTMLIFrameElement>>('frame');
   private readonly loaded = signal(false);
-  private readonly compiled = computed(() => compilePage(this.input(), { stylesheet: '', siteName: 'The practice site' }));
+  private readonly compiled = computed(() => compilePage(this.input(), { stylesheet: '', siteName: 'The practice site', rooted: true }));
   private readonly css = computed(() => writeCss(settled(this.compiled(), this.housed().judgement ?? NOTHING_JUDGED, this.input().page), 'compact'));
   /** The house's sheet and ours, in the order of the live page. */
   private sheets?: readonly [CSSStyleSheet, CSSStyleSheet];
@@ -89,8 +89,11 @@ export class Preview {
       view.document.body.innerHTML = bodyOf(html)
         .map((node) => writeHtml(node))
         .join('');
+      const isolated = [...view.document.querySelectorAll<HTMLTemplateElement>('template[data-root]')].map((template) =>
+        rooted(template, this.sheetsIn(view)[1]),
+      );
       // What visitors can do works here as on the live page; the frame itself runs no script. Its address stays its own.
-      for (const box of view.document.querySelectorAll<HTMLElement>('[data-visitor]')) {
+      for (const box of [view.document, ...isolated].flatMap((root) => [...root.querySelectorAll<HTMLElement>('[data-visitor]')])) {
         box.removeAttribute('data-address');
         dress(box);
       }
@@ -117,13 +120,24 @@ export class Preview {
     const view = this.frame().nativeElement.contentDocument;
     this.sheets = undefined;
     view?.addEventListener('click', (event) => {
-      const place = (event.target as Element).closest('[id^=place-]')?.id.slice('place-'.length);
+      const place = (event.composedPath()[0] as Element).closest('[id^=place-]')?.id.slice('place-'.length);
       if (place) this.picked.emit(Number(place) - 1);
       event.preventDefault();
     });
     this.loaded.set(false);
     this.loaded.set(true);
   }
+}
+
+/** A shadow root from its template, as a parser makes it of a page's markup; with our sheet in place of the link to it. */
+function rooted(template: HTMLTemplateElement, sheet: CSSStyleSheet): ShadowRoot {
+  const host = template.parentElement as HTMLElement;
+  const root = host.attachShadow({ mode: 'open' });
+  root.append(template.content);
+  template.remove();
+  root.querySelector('link')?.remove();
+  root.adoptedStyleSheets = [sheet];
+  return root;
 }
 
 const bodyOf = (html: MarkupNode): readonly MarkupNode[] => {
