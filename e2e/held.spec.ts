@@ -23,7 +23,7 @@ describe('A placement that is held at an edition', () => {
   it('keeps its look when the theme is published again, beside one that follows, until it is let go', async () => {
     await person.open(`${app.url}/pages/night-boats`);
     await person.click('button', /^Evening crossings/);
-    const edition = await person.find('combobox', 'Edition');
+    const edition = await person.find('combobox', 'Edition of the theme');
     await person.until('the first edition to choose', async () =>
       (await driver.executeScript<number>('return arguments[0].options.length', edition)) > 1 ? true : undefined,
     );
@@ -37,6 +37,8 @@ describe('A placement that is held at an edition', () => {
     await person.press('#7a1f5c', Key.ENTER);
     await person.find('gridcell', /^Fill, At rest: #7a1f5c.*set here/);
     await person.click('button', 'Publish edition 2');
+    await person.untilText(/live pages? follows? this theme/);
+    await person.click('button', 'Publish');
     await person.untilText(/Edition 2 is published/);
 
     await person.open(`${app.url}/site/night-boats`);
@@ -47,7 +49,7 @@ describe('A placement that is held at an edition', () => {
 
     await person.open(`${app.url}/pages/night-boats`);
     await person.click('button', /^Evening crossings/);
-    await driver.executeScript('arguments[0].value = ""; arguments[0].dispatchEvent(new Event("change"))', await person.find('combobox', 'Edition'));
+    await driver.executeScript('arguments[0].value = ""; arguments[0].dispatchEvent(new Event("change"))', await person.find('combobox', 'Edition of the theme'));
     await person.click('button', 'Publish page');
     await person.untilText(/The page is live/);
     await person.open(`${app.url}/site/night-boats`);

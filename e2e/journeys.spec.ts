@@ -277,7 +277,7 @@ describe('From an empty data folder', () => {
     const inFrame = <T>(script: string): Promise<T> =>
       driver.executeScript<T>(`const frame = document.querySelector('iframe').contentDocument; ${script}`);
     await person.until('the table above the text', async () =>
-      (await inFrame<string>('return [...frame.querySelector("main").children].map((each) => each.tagName).join(" ")')) === 'H1 H2 DIV P'
+      (await inFrame<string>('return [...frame.querySelector(".entry").children].map((each) => each.tagName).join(" ")')) === 'H1 H2 DIV P'
         ? true
         : undefined,
     );
@@ -291,7 +291,7 @@ describe('From an empty data folder', () => {
 
   it('6. publishes the page, and the live page follows the theme when it is published again', async () => {
     await person.click('button', 'Publish page');
-    await person.find('link', 'Open live page');
+    await person.untilText(/The page is live at/);
     const editor = await driver.getCurrentUrl();
     await person.open(`${app.url}/site/night-boats`);
     await person.find('heading', 'Night boats');
@@ -315,6 +315,8 @@ describe('From an empty data folder', () => {
       .toBe('rgb(18, 60, 77)');
     await driver.navigate().back();
     await person.click('button', /^Publish edition 2/);
+    await person.untilText(/One live page follows this theme/);
+    await person.click('button', 'Publish');
     await person.untilText(/Edition 2 is published/);
     await person.open(`${app.url}/site/night-boats`);
     expect(await headerFill())
@@ -324,7 +326,7 @@ describe('From an empty data folder', () => {
     await person.click('button', 'Take it down');
     await person.gone('link', 'Open live page');
     await person.click('button', 'Publish page');
-    await person.find('link', 'Open live page');
+    await person.untilText(/The page is live at/);
   }, 60_000);
 
   it('7. takes theme and table away as files that look as the live page does', async () => {

@@ -89,10 +89,6 @@ try {
     await person.click('button', 'Three widths');
     await person.untilText(/1280\s*fits/);
   });
-  await shoot('table-columns', '/tables/islands', async () => {
-    await person.click('cell', '58.50 m');
-    await person.find('combobox', 'Type');
-  });
   await shoot('table-looks', '/tables/fleet-tonight', async () => {
     await person.click('cell', '35 min');
     await person.click('button', 'Look');
@@ -111,14 +107,19 @@ try {
   await devTools(driver, 'Emulation.setEmulatedMedia', { features: [still, { name: 'prefers-color-scheme', value: 'dark' }] });
   await shoot('studio-dark', '/themes/low-sound?part=column-headers', () => person.find('gridcell', /^Fill, At rest/));
   await devTools(driver, 'Emulation.setEmulatedMedia', { features: [still] });
-  await shoot('compare', '/themes/ticket-stub?part=body-rows', async () => {
-    await person.click('gridcell', /^Fill, Hovered/);
-    await person.press('#ffe9b8', Key.ENTER);
-    await person.fill('textbox', 'Brand colour as text', '#7a2e8e');
-    await person.press(Key.TAB);
-    await person.click('button', 'Derive');
-    await person.click('button', 'Compare');
-    await person.find('table', 'What changed');
+  await shoot('publish', '/tables/fares-by-age', async () => {
+    await person.click('cell', '£11.00');
+    await person.press('£12.75', Key.ENTER);
+    await person.find('cell', '£12.75');
+    await person.untilKept();
+    await person.click('button', 'Publish');
+    await person.untilText(/Fares by age, now/);
+    await person.gone('progressbar');
+  });
+  await shoot('house', '/pages/house', async () => {
+    await person.click('radio', /Ids and long chains/);
+    await person.click('button', 'Show them');
+    await person.untilText(/it takes lines, padding/);
   });
 } finally {
   await driver.quit();

@@ -35,7 +35,7 @@ describe('A table that visitors use', () => {
     expect(await column(0, frame)).not.toEqual(first);
     await person.untilKept();
     await person.click('button', 'Publish page');
-    await person.find('link', 'Open live page');
+    await person.untilText(/The page is live at/);
     await person.open(`${app.url}/site/thistle-press`);
     await person.find('searchbox', 'Suchen');
     expect((await column(0)).length).toBe(3);
@@ -117,7 +117,7 @@ describe('A table that visitors use', () => {
       await person.click('checkbox', name);
     await person.untilKept();
     await person.click('button', 'Publish page');
-    await person.find('link', 'Open live page');
+    await person.untilText(/The page is live at/);
     await person.open(`${app.url}/site/night-boats`);
     await person.find('searchbox', 'Search');
     const footer = (): Promise<number> =>
@@ -150,7 +150,7 @@ describe('A table that visitors use', () => {
     await person.click('checkbox', 'Filter each column');
     await person.untilKept();
     await person.click('button', 'Publish page');
-    await person.find('link', 'Open live page');
+    await person.untilText(/The page is live at/);
     await devTools(driver, 'Emulation.setDeviceMetricsOverride', { width: 390, height: 800, deviceScaleFactor: 2, mobile: true });
     try {
       await person.open(`${app.url}/site/thistle-press`);

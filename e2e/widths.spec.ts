@@ -74,6 +74,8 @@ describe('At narrow widths', () => {
     await person.click('button', /^At narrow, 480 pixels/);
     await setValue('Arrangement', 'At rest', 'stacked');
     await person.click('button', /^Publish edition/);
+    await person.untilText(/live pages? follows? this theme/);
+    await person.click('button', 'Publish');
     await person.untilText(/is published/);
     await wide(360);
     await person.open(`${app.url}/site/thistle-press`);

@@ -168,7 +168,7 @@ describe('The practice site', () => {
     await server.stores.themes.save(themeId, revision, look);
     await server.stores.themes.publish(themeId);
     await server.stores.tables.save(tableId, (await server.stores.tables.get(tableId)).revision, gridTable(3, 2, { caption: 'Boats' }));
-    await server.stores.pages.publish(pageId);
+    await server.stores.pages.publish(pageId, [{ kind: 'table', id: tableId }]);
   });
   const revisionOf = async (path: string): Promise<Record<string, string>> => ({
     'If-Match': (await ask(`${server.url}/api/${path}`)).headers.get('etag') ?? '',
@@ -198,11 +198,77 @@ describe('The practice site', () => {
     expect(await css()).toContain('#fedcba');
   });
 
-  it('keeps a page’s tables as they were published', async () => {
-    await ask(`${server.url}/api/tables/${tableId}`, 'PUT', gridTable(3, 2, { caption: 'Changed' }), await revisionOf(`tables/${tableId}`));
-    expect((await ask(`${server.url}/site/night`)).text).toContain('Boats');
+  const changeTable = async (caption: string): Promise<void> =>
+    void (await ask(`${server.url}/api/tables/${tableId}`, 'PUT', gridTable(3, 2, { caption }), await revisionOf(`tables/${tableId}`)));
+  const shown = async (): Promise<string> => (await ask(`${server.url}/site/night`)).text;
+
+  it('follows a table that is published, by itself or with a page, and not one that is only saved', async () => {
+    await changeTable('Changed');
+    expect(await shown()).toContain('Boats');
     await ask(`${server.url}/api/pages/${pageId}/publish`, 'POST');
-    expect((await ask(`${server.url}/site/night`)).text).toContain('Changed');
+    expect(await shown())
+      .withContext('the page alone')
+      .toContain('Boats');
+    expect((await ask(`${server.url}/api/pages/${pageId}/pending`)).json).toEqual([
+      { kind: 'table', id: tableId, name: 'Specimen', edition: jasmine.any(Number), others: [] },
+    ] as never);
+    await ask(`${server.url}/api/pages/${pageId}/publish`, 'POST', { along: [{ kind: 'table', id: tableId }] });
+    expect(await shown()).toContain('Changed');
+    expect((await ask(`${server.url}/api/pages/${pageId}/pending`)).json).toEqual([] as never);
+    await changeTable('Once more');
+    expect((await ask(`${server.url}/api/tables/${tableId}/editions`, 'POST')).status).toBe(201);
+    expect(await shown()).toContain('Once more');
+  });
+
+  it('keeps a table that is deleted, and an edition that a page is held at', async () => {
+    const [newest] = (await ask(`${server.url}/api/tables/${tableId}/editions`)).json as unknown as { number: number }[];
+    await changeTable('Newer');
+    const made = await ask(`${server.url}/api/tables/${tableId}/editions`, 'POST', { hold: [pageId] });
+    expect(made.json['number']).toBe((newest?.number ?? 0) + 1);
+    expect(await shown()).toContain('Boats');
+    const page = (await ask(`${server.url}/api/pages/${pageId}`)).json['document'] as Page;
+    expect(page.blocks[0]).toEqual(jasmine.objectContaining({ heldTable: newest?.number }));
+    // Taken back, it follows again.
+    const free = { ...page, blocks: page.blocks.map((block) => ({ ...block, heldTable: undefined })) };
+    await ask(`${server.url}/api/pages/${pageId}`, 'PUT', free, await revisionOf(`pages/${pageId}`));
+    await ask(`${server.url}/api/pages/${pageId}/publish`, 'POST');
+    expect(await shown()).toContain('Newer');
+    await ask(`${server.url}/api/tables/${tableId}`, 'DELETE');
+    await ask(`${server.url}/api/pages/${pageId}/publish`, 'POST');
+    expect(await shown()).toContain('Newer');
+    await ask(`${server.url}/api/tables/${tableId}/restore`, 'POST');
+  });
+
+  it('tells which live pages follow a theme or a table, and refuses what is no list of pages', async () => {
+    for (const [kind, id] of [
+      ['themes', themeId],
+      ['tables', tableId],
+    ] as const) {
+      const followers = (await ask(`${server.url}/api/${kind}/${id}/followers`)).json as unknown as { id: string; name: string }[];
+      expect(followers.map((each) => [each.id, each.name])).toEqual([[pageId, 'Night']]);
+      expect((await ask(`${server.url}/api/${kind}/${id}/editions`, 'POST', { hold: 'all' })).status).toBe(400);
+    }
+    expect((await ask(`${server.url}/api/pages/${pageId}/publish`, 'POST', { along: [{ kind: 'word', id: 'x' }] })).status).toBe(400);
+    expect((await ask(`${server.url}/api/pages/${pageId}/editions`)).status).toBe(200);
+    expect((await ask(`${server.url}/api/pages/${pageId}/editions/9999`)).status).toBe(404);
+  });
+
+  it('says what changes as it happens, in server-sent events', async () => {
+    const stop = new AbortController();
+    const response = await fetch(`${server.url}/api/changes`, { signal: stop.signal });
+    expect(response.headers.get('content-type')).toContain('text/event-stream');
+    const reader = response.body?.getReader();
+    const heard = async (wanted: RegExp): Promise<string> => {
+      let text = '';
+      while (!wanted.test(text)) text += new TextDecoder().decode((await reader?.read())?.value as Uint8Array | undefined);
+      return text;
+    };
+    await heard(/: here/);
+    await changeTable('Heard');
+    expect(await heard(/\n\n$/)).toContain(JSON.stringify({ kind: 'table', id: tableId, what: 'saved' }));
+    await ask(`${server.url}/api/themes/${themeId}/editions`, 'POST');
+    expect(await heard(/published/)).toContain(`"id":"${themeId}","what":"published"`);
+    stop.abort();
   });
 
   it('answers 304 to who has it', async () => {

@@ -1,5 +1,7 @@
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
+import { changesOf } from './changes/changes';
+import { changeRoutes } from './changes/routes';
 import type { Database } from './database/database';
 import { HouseStore } from './house/queries';
 import { houseRoutes } from './house/routes';
@@ -57,10 +59,11 @@ export function createApp({ database, web, log }: AppDependencies): Express {
     next();
   });
   app.use('/api', express.json({ limit: BODY_MOST }));
-  app.use('/api/themes', themeRoutes(themes, media));
-  app.use('/api/tables', tableRoutes(tables, themes));
+  app.use('/api/themes', themeRoutes(themes, media, pages));
+  app.use('/api/tables', tableRoutes(tables, themes, pages));
   app.use('/api/pages', pageRoutes(pages));
   app.use('/api/house', houseRoutes(house));
+  app.use('/api/changes', changeRoutes(changesOf(database)));
   app.get('/api/health', async (_request, response) => {
     await database.query('select 1');
     response.json({ ok: true });

@@ -1,4 +1,4 @@
-import { dressed, isBleed, placementCss, themeRef, wordingOf, type Block, type Dress, type Page } from '../page';
+import { dressed, isBleed, placementCss, tableRef, themeRef, wordingOf, type Block, type Dress, type Page } from '../page';
 import { gridOf, shownText, turnedTable, textOf as textOfCell, type Table } from '../table';
 import type { Theme } from '../theme';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
@@ -15,7 +15,7 @@ import { boxed, framedTable, tableElement, tableRules, type TableHtmlOptions } f
 import { themeCss } from './theme-css';
 import { sortIconRules, visitedTable, visitorRules } from './visitor-html';
 
-/** What a page needs beside itself. Themes by what placements are dressed in (`themeRef`); a key names a class. */
+/** What a page needs beside itself. Tables and themes by what placements name (`tableRef`, `themeRef`); a key names a class. */
 export interface PageInput {
   readonly page: Page;
   /** What reaches the whole site from a placement on another page. */
@@ -66,8 +66,8 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
   const themeSheets = used.flatMap((id) => {
     const found = themes.get(id);
     if (!found) return [];
-    const isPinned = page.blocks.some((block) => block.kind === 'table' && themeRef(block) === id && input.tables.get(block.table)?.pinned === true);
-    const dressed = page.blocks.flatMap((block) => (block.kind === 'table' && themeRef(block) === id ? [input.tables.get(block.table)] : []));
+    const isPinned = page.blocks.some((block) => block.kind === 'table' && themeRef(block) === id && input.tables.get(tableRef(block))?.pinned === true);
+    const dressed = page.blocks.flatMap((block) => (block.kind === 'table' && themeRef(block) === id ? [input.tables.get(tableRef(block))] : []));
     const placed = dressed.filter((table) => table !== undefined);
     // What stands turned beside a table has its looks the other way round.
     const beside = besideOf([...placed, ...(turns(found.theme) ? placed.flatMap((table) => turnedTable(table) ?? []) : [])]);
@@ -82,7 +82,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
     ]);
   });
   const isVisited = page.blocks.some((block) => block.kind === 'table' && block.visitor !== null);
-  const placements = page.blocks.flatMap((block, i) => (block.kind === 'table' ? placementRules(i + 1, block, input.tables.get(block.table)) : []));
+  const placements = page.blocks.flatMap((block, i) => (block.kind === 'table' ? placementRules(i + 1, block, input.tables.get(tableRef(block))) : []));
   return {
     html: element(
       'html',
@@ -114,7 +114,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
       ),
     ),
     placed: page.blocks.flatMap((block, at): readonly Placed[] => {
-      const table = block.kind === 'table' ? input.tables.get(block.table) : undefined;
+      const table = block.kind === 'table' ? input.tables.get(tableRef(block)) : undefined;
       return block.kind === 'table' && table
         ? [{ at, box: boxId(at + 1), name: table.name, theme: themes.get(themeRef(block))?.key, isolated: block.isolated === true }]
         : [];
@@ -136,7 +136,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
 function textOf({ page, tables }: PageInput): string {
   return page.blocks
     .flatMap((block) => {
-      const table = block.kind === 'table' ? tables.get(block.table) : undefined;
+      const table = block.kind === 'table' ? tables.get(tableRef(block)) : undefined;
       if (block.kind !== 'table' || !table) return [];
       const labels = block.visitor ? Object.values(wordingOf(block.visitor)) : [];
       const isAsTyped = table.columns.every(({ format, total }) => format === null && total === '');
@@ -174,7 +174,7 @@ function blockNodes(block: Block, index: number, { tables, themes }: PageInput, 
       .split(/\n\s*\n/)
       .filter((text) => text.trim() !== '')
       .map((text) => element('p', {}, ...textWithBreaks(text.trim())));
-  const table = tables.get(block.table);
+  const table = tables.get(tableRef(block));
   if (!table) return [element('p', {}, 'The table that stood here is gone.')];
   const id = `place-${index + 1}`;
   const dress = themes.get(themeRef(block));

@@ -14,6 +14,8 @@ export type Block =
       /** Ids of the table and of the theme that dresses it; without a theme of its own, it takes the one that reaches it. */
       readonly table: string;
       readonly theme: string;
+      /** Number of the table's edition at which it stays; without one, it follows the newest. */
+      readonly heldTable?: number;
       /** How far its theme goes beyond it: to what on this page, or on the whole site, has no theme of its own. */
       readonly reach?: 'page' | 'site';
       /** Whether it stands in a shadow root of its own, which the house stylesheet cannot enter. */
@@ -34,6 +36,10 @@ export type TableBlock = Extract<Block, { kind: 'table' }>;
 
 /** What a placement is dressed in: the id of its theme, with the edition at which it is held. */
 export const themeRef = ({ theme, held }: Pick<TableBlock, 'theme' | 'held'>): string => (held === undefined ? theme : `${theme}@${held}`);
+
+/** The table of a placement: its id, with the edition at which it is held. */
+export const tableRef = ({ table, heldTable }: Pick<TableBlock, 'table' | 'heldTable'>): string =>
+  heldTable === undefined ? table : `${table}@${heldTable}`;
 
 /** A page as it is kept and exchanged: `"format": "zest-page/4"`. */
 export interface Page {

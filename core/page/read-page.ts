@@ -71,6 +71,7 @@ const blockKinds = {
     table: string().strict().defined().max(100),
     theme: string().strict().defined().max(100),
     held: number().strict().integer('An edition’s number is a whole one.').min(1, 'Editions are counted from 1.').optional().default(undefined),
+    heldTable: number().strict().integer('An edition’s number is a whole one.').min(1, 'Editions are counted from 1.').optional().default(undefined),
     reach: string().strict().oneOf(['page', 'site'], 'A theme reaches its own table, the page or the site.').optional(),
     isolated: boolean().strict().optional(),
     bare: boolean().strict().optional(),

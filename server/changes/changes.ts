@@ -1,9 +1,10 @@
 import type { Database } from '../database/database';
 
-/** Something that pages are made of, and that has changed. */
+/** Something that pages are made of, and that has changed: in the tool, or for visitors too. */
 export interface Change {
   readonly kind: 'theme' | 'table' | 'page' | 'house';
   readonly id: string;
+  readonly what: 'saved' | 'published';
 }
 
 /** Tells whoever listens what has changed in a database of this process, which owns it alone. */

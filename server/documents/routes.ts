@@ -1,5 +1,6 @@
 import { Router, type Request, type Response } from 'express';
 import type { Outcome } from '../../core/outcome';
+import { readPublishing } from '../../core/page';
 import { Refusal, invalid } from '../problems';
 import type { DocumentStore, Kept } from './store';
 
@@ -29,6 +30,13 @@ export function send<T>(response: Response, kept: Kept<T>, more: object = {}, st
 }
 
 export const idOf = (request: Request): string => String(request.params['id'] ?? '');
+
+/** Ids of pages that stay as they are while something is published, as a request says. */
+export function holdIn(request: Request): readonly string[] {
+  const read = readPublishing(request.body);
+  if (!read.ok) throw invalid(read.problems);
+  return read.value.hold;
+}
 
 /** The routes that every kind of document has: list, make, get, save, delete, bring back. */
 export function documentRoutes<T extends { readonly name: string }>({ store, read, summary, admit }: DocumentRoutes<T>): Router {

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { changesOf } from '../changes/changes';
 import { Refusal } from '../problems';
 import type { Database, Queries } from '../database/database';
 
@@ -8,6 +9,12 @@ export interface Kept<T> {
   readonly document: T;
   readonly revision: number;
   readonly updatedAt: string;
+}
+
+/** One edition of a document: immutable, counted from 1. */
+export interface Edition {
+  readonly number: number;
+  readonly publishedAt: string;
 }
 
 interface Row<T> {
@@ -29,7 +36,7 @@ export interface StoreOptions<T> {
   /** The SQL table; it has the columns of 001-documents.sql. */
   readonly table: 'themes' | 'tables' | 'pages';
   /** What one is called: `theme`. */
-  readonly word: string;
+  readonly word: 'theme' | 'table' | 'page';
   /** Further columns for a new row, with their values. */
   readonly extra?: (queries: Queries, document: T) => Promise<Readonly<Record<string, string>>>;
 }
@@ -72,7 +79,7 @@ export class DocumentStore<T extends { readonly name: string }> {
 
   /** Saves over the revision that the caller started from. Refuses `changed-elsewhere` with the document as it stands. */
   async save(id: string, revision: number, document: T): Promise<Kept<T>> {
-    return this.database.transaction(async (queries) => {
+    const kept = await this.database.transaction(async (queries) => {
       const [row] = await queries.query<Row<T>>(
         `update ${this.options.table} set document = $3, revision = revision + 1, updated_at = now()
          where id = $1 and revision = $2 and deleted_at is null returning ${columns}`,
@@ -82,6 +89,8 @@ export class DocumentStore<T extends { readonly name: string }> {
       const current = await this.get(id, queries);
       throw new Refusal('changed-elsewhere', `“${current.document.name}” was saved in another window in the meantime.`, { current });
     });
+    this.saySaved(id);
+    return kept;
   }
 
   async delete(id: string): Promise<void> {
@@ -89,12 +98,19 @@ export class DocumentStore<T extends { readonly name: string }> {
       id,
     ]);
     if (gone.length === 0) throw this.missing(id);
+    this.saySaved(id);
   }
 
   /** Brings a deleted document back as it was. */
   async restore(id: string): Promise<Kept<T>> {
     await this.database.query(`update ${this.options.table} set deleted_at = null where id = $1`, [id]);
+    this.saySaved(id);
     return this.get(id);
+  }
+
+  /** Tells windows that show it that it is not as it was. */
+  protected saySaved(id: string): void {
+    changesOf(this.database).say({ kind: this.options.word, id, what: 'saved' });
   }
 
   protected missing(id: string): Refusal {

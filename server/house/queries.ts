@@ -36,7 +36,7 @@ export class HouseStore {
       const current = await this.get();
       throw new Refusal('changed-elsewhere', 'The house stylesheet was changed in another window in the meantime.', { current });
     }
-    changesOf(this.database).say({ kind: 'house', id: '' });
+    changesOf(this.database).say({ kind: 'house', id: '', what: 'published' });
     return keptOf(row);
   }
 }

@@ -1,16 +1,33 @@
-import type { Page } from '../../core/page';
+import { dressed, following, heldAt, siteDress, tableRef, type Page, type Published, type TableBlock } from '../../core/page';
 import type { Table } from '../../core/table';
 import { changesOf } from '../changes/changes';
 import { Refusal } from '../problems';
-import type { Database } from '../database/database';
-import { DocumentStore } from '../documents/store';
+import type { Database, Queries } from '../database/database';
+import { DocumentStore, type Edition } from '../documents/store';
 import type { TableStore } from '../tables/queries';
-import type { Edition, ThemeStore } from '../themes/queries';
+import type { ThemeStore } from '../themes/queries';
 
 export interface LivePage {
   readonly page: Page;
   readonly tables: ReadonlyMap<string, Table>;
   readonly publishedAt: string;
+}
+
+/** A live page of which some placements follow a theme or a table. */
+export interface Follower {
+  readonly id: string;
+  readonly name: string;
+  readonly slug: string;
+  readonly blocks: readonly TableBlock[];
+}
+
+/** Something that a page follows and that has changed since its newest edition. */
+export interface Pending extends Published {
+  readonly name: string;
+  /** Number of that edition. */
+  readonly edition: number;
+  /** Names of other live pages that would change with it. */
+  readonly others: readonly string[];
 }
 
 export class PageStore extends DocumentStore<Page> {
@@ -42,44 +59,133 @@ export class PageStore extends DocumentStore<Page> {
   }
 
   /**
-   * The page as it stands becomes its next edition and goes live at its address, together with its tables as
-   * they stand. A theme that was never published gets its first edition, since nothing else could be followed.
+   * The page as it stands becomes its next edition and goes live at its address; some of what it follows is published with it.
+   * A table or a theme that never was gets its first edition, since nothing else could be followed. What is gone is left out.
    */
-  async publish(id: string): Promise<Edition & { readonly slug: string }> {
+  async publish(id: string, along: readonly Published[] = []): Promise<Edition & { readonly slug: string }> {
     const edition = await this.database.transaction(async (queries) => {
       const { document } = await this.get(id, queries);
       const placed = document.blocks.flatMap((block) => (block.kind === 'table' ? [block] : []));
-      const tables: Record<string, Table> = {};
-      for (const { table } of placed) if (table !== '') tables[table] ??= (await this.tables.get(table, queries)).document;
-      const themes = [...new Set(placed.map(({ theme }) => theme).filter((theme) => theme !== ''))];
-      const published = new Set(
-        (await queries.query<{ theme_id: string }>('select distinct theme_id from theme_editions where theme_id = any($1)', [themes])).map(
-          ({ theme_id }) => theme_id,
-        ),
+      const ids = async (table: 'tables' | 'themes', wanted: readonly string[]): Promise<readonly string[]> =>
+        (await queries.query<{ id: string }>(`select id from ${table} where id = any($1) and deleted_at is null`, [wanted])).map((row) => row.id);
+      const isAlong = (kind: Published['kind'], each: string): boolean => along.some((other) => other.kind === kind && other.id === each);
+      const tables = await ids(
+        'tables',
+        placed.map(({ table }) => table),
       );
-      for (const theme of themes) if (!published.has(theme)) await this.themes.publish(theme, queries);
-      const [row] = await queries.query<{ number: number; published_at: Date }>(
-        `insert into page_editions (page_id, number, document, tables)
-         select $1, coalesce(max(number), 0) + 1, $2::jsonb, $3::jsonb from page_editions where page_id = $1 returning number, published_at`,
-        [id, JSON.stringify(document), JSON.stringify(tables)],
-      );
-      if (!row) throw new Error('The edition did not come back');
+      const known = await this.tables.newestNumbers(tables, queries);
+      for (const table of tables) if (!known.has(table) || isAlong('table', table)) await this.tables.publish(table, queries);
+      const published = await this.themes.newestNumbers(queries);
+      for (const theme of await ids(
+        'themes',
+        placed.map(({ theme }) => theme),
+      ))
+        if (!published.has(theme) || isAlong('theme', theme)) await this.themes.publish(theme, queries);
       const [holder] = await queries.query<{ page_id: string }>('select page_id from live_pages where slug = $1 and page_id <> $2', [
         document.slug,
         id,
       ]);
       if (holder) throw new Refusal('address-taken', `Another live page has the address ${document.slug}. Choose another, or take that page down.`);
-      await queries.query('delete from live_pages where page_id = $1', [id]);
-      await queries.query('insert into live_pages (slug, page_id, number) values ($1, $2, $3)', [document.slug, id, row.number]);
-      return { number: row.number, publishedAt: new Date(row.published_at).toISOString(), slug: document.slug };
+      return { ...(await this.goLive(id, document, queries)), slug: document.slug };
     });
-    changesOf(this.database).say({ kind: 'page', id });
+    changesOf(this.database).say({ kind: 'page', id, what: 'published' });
     return edition;
+  }
+
+  /** Adds an edition of a page and puts it at its address. */
+  private async goLive(id: string, document: Page, queries: Queries): Promise<Edition> {
+    const [row] = await queries.query<{ number: number; published_at: Date }>(
+      `insert into page_editions (page_id, number, document, tables)
+       select $1, coalesce(max(number), 0) + 1, $2::jsonb, '{}' from page_editions where page_id = $1 returning number, published_at`,
+      [id, JSON.stringify(document)],
+    );
+    if (!row) throw new Error('The edition did not come back');
+    await queries.query('delete from live_pages where page_id = $1', [id]);
+    await queries.query('insert into live_pages (slug, page_id, number) values ($1, $2, $3)', [document.slug, id, row.number]);
+    return { number: row.number, publishedAt: new Date(row.published_at).toISOString() };
+  }
+
+  /** Live pages of which some placements follow a theme or a table. */
+  async followers(published: Published, queries: Queries = this.database): Promise<readonly Follower[]> {
+    const live = await this.liveOnes(queries);
+    const site = siteDress(live.map(({ page }) => page));
+    return live.flatMap(({ id, page }) => {
+      const blocks = following(page, published, site);
+      return blocks.length === 0 ? [] : [{ id, name: page.name, slug: page.slug, blocks: dressed({ blocks }, site).blocks }];
+    });
+  }
+
+  /**
+   * Publishes a theme or a table in one transaction, and holds some of the pages that follow it at the edition that they have
+   * now: live, and as they stand in the tool. Where there was none yet, there is nothing to stay at.
+   */
+  async publishFor(published: Published, hold: readonly string[]): Promise<Edition> {
+    const edition = await this.database.transaction(async (queries) => {
+      const { kind, id } = published;
+      const newest = kind === 'theme' ? await this.themes.newestNumbers(queries) : await this.tables.newestNumbers([id], queries);
+      const number = newest.get(id);
+      const made = await (kind === 'theme' ? this.themes : this.tables).publish(id, queries);
+      if (number !== undefined && number !== made.number)
+        for (const page of await this.liveOnes(queries)) if (hold.includes(page.id)) await this.hold(page, published, number, queries);
+      return made;
+    });
+    changesOf(this.database).say({ ...published, what: 'published' });
+    for (const id of hold) changesOf(this.database).say({ kind: 'page', id, what: 'published' });
+    return edition;
+  }
+
+  private async hold(
+    { id, page }: { readonly id: string; readonly page: Page },
+    published: Published,
+    number: number,
+    queries: Queries,
+  ): Promise<void> {
+    const site = siteDress((await this.liveOnes(queries)).map((each) => each.page));
+    await this.goLive(id, heldAt(page, published, number, site), queries);
+    const { document } = await this.get(id, queries);
+    await queries.query('update pages set document = $2, revision = revision + 1, updated_at = now() where id = $1', [
+      id,
+      JSON.stringify(heldAt(document, published, number, site)),
+    ]);
+  }
+
+  /** What a page follows that has changed since its newest edition, and on how many other live pages that would be seen. */
+  async pending(id: string): Promise<readonly Pending[]> {
+    const { document } = await this.get(id);
+    const live = await this.liveOnes(this.database);
+    const { blocks } = dressed(document, siteDress(live.map(({ page }) => page)));
+    const placed = blocks.flatMap((block) => (block.kind === 'table' ? [block] : []));
+    const themes = placed.filter(({ held }) => held === undefined).map(({ theme }) => theme);
+    const tables = placed.filter(({ heldTable }) => heldTable === undefined).map(({ table }) => table);
+    const all = [
+      ...(await this.tables.changed(tables)).map((each) => ({ kind: 'table' as const, ...each })),
+      ...(await this.themes.changed(themes)).map((each) => ({ kind: 'theme' as const, ...each })),
+    ];
+    return Promise.all(
+      all.map(async (each) => ({ ...each, others: (await this.followers(each)).filter((follower) => follower.id !== id).map(({ name }) => name) })),
+    );
+  }
+
+  async editions(id: string): Promise<readonly Edition[]> {
+    const rows = await this.database.query<{ number: number; published_at: Date }>(
+      'select number, published_at from page_editions where page_id = $1 order by number desc',
+      [id],
+    );
+    return rows.map(({ number, published_at }) => ({ number, publishedAt: new Date(published_at).toISOString() }));
+  }
+
+  /** One edition's document, or undefined. */
+  async edition(id: string, number: number): Promise<Page | undefined> {
+    const [row] = await this.database.query<{ document: Page }>('select document from page_editions where page_id = $1 and number = $2', [
+      id,
+      number,
+    ]);
+    return row?.document;
   }
 
   async unpublish(id: string): Promise<void> {
     await this.database.query('delete from live_pages where page_id = $1', [id]);
-    changesOf(this.database).say({ kind: 'page', id });
+    changesOf(this.database).say({ kind: 'page', id, what: 'published' });
   }
 
   override async delete(id: string): Promise<void> {
@@ -89,18 +195,36 @@ export class PageStore extends DocumentStore<Page> {
 
   /** The pages that are live, as they were published, the last published first. */
   async livePages(): Promise<readonly Page[]> {
-    const rows = await this.database.query<{ document: Page }>(
-      'select e.document from live_pages l join page_editions e on e.page_id = l.page_id and e.number = l.number order by e.published_at desc, l.page_id',
+    return (await this.liveOnes(this.database)).map(({ page }) => page);
+  }
+  private async liveOnes(queries: Queries): Promise<readonly { readonly id: string; readonly page: Page }[]> {
+    const rows = await queries.query<{ id: string; document: Page }>(
+      'select l.page_id as id, e.document from live_pages l join page_editions e on e.page_id = l.page_id and e.number = l.number order by e.published_at desc, l.page_id',
     );
-    return rows.map(({ document }) => document);
+    return rows.map(({ id, document }) => ({ id, page: document }));
   }
 
-  /** What is live at an address, or undefined. */
+  /**
+   * What is live at an address, or undefined: the page with each placement's table, newest or held. An edition of a page from
+   * before tables had editions carries its own, for tables that have none.
+   */
   async atAddress(slug: string): Promise<LivePage | undefined> {
     const [row] = await this.database.query<{ document: Page; tables: Record<string, Table>; published_at: Date }>(
       'select e.document, e.tables, e.published_at from live_pages l join page_editions e on e.page_id = l.page_id and e.number = l.number where l.slug = $1',
       [slug],
     );
-    return row && { page: row.document, tables: new Map(Object.entries(row.tables)), publishedAt: new Date(row.published_at).toISOString() };
+    if (!row) return undefined;
+    const placed = row.document.blocks.flatMap((block) => (block.kind === 'table' ? [block] : []));
+    const newest = await this.tables.newestNumbers(placed.map(({ table }) => table));
+    const tables = new Map<string, Table>();
+    for (const block of placed) {
+      const ref = tableRef(block);
+      if (tables.has(ref)) continue;
+      const held = block.heldTable === undefined ? undefined : await this.tables.edition(block.table, block.heldTable);
+      // An edition that is gone gives way to the newest.
+      const found = held ?? (await this.tables.edition(block.table, newest.get(block.table) ?? 0)) ?? row.tables[block.table];
+      if (found) tables.set(ref, found);
+    }
+    return { page: row.document, tables, publishedAt: new Date(row.published_at).toISOString() };
   }
 }

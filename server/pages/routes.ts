@@ -1,6 +1,7 @@
 import { Router } from 'express';
-import { readPage } from '../../core/page';
+import { readAlong, readPage } from '../../core/page';
 import { documentRoutes, idOf } from '../documents/routes';
+import { Refusal, invalid } from '../problems';
 import type { PageStore } from './queries';
 
 export function pageRoutes(store: PageStore): Router {
@@ -10,7 +11,24 @@ export function pageRoutes(store: PageStore): Router {
     response.set('Cache-Control', 'no-store').json(all.map((kept) => ({ ...kept, live: live.get(kept.id) })));
   });
   router.post('/:id/publish', async (request, response) => {
-    response.status(201).json(await store.publish(idOf(request)));
+    const read = readAlong(request.body);
+    if (!read.ok) throw invalid(read.problems);
+    response.status(201).json(await store.publish(idOf(request), read.value));
+  });
+  /** What it follows that has changed since it was published. */
+  router.get('/:id/pending', async (request, response) => {
+    response.set('Cache-Control', 'no-store').json(await store.pending(idOf(request)));
+  });
+  router.get('/:id/editions', async (request, response) => {
+    await store.get(idOf(request));
+    response.set('Cache-Control', 'no-store').json(await store.editions(idOf(request)));
+  });
+  /** One edition's document. */
+  router.get('/:id/editions/:number', async (request, response) => {
+    const number = Number(request.params['number']);
+    const found = Number.isInteger(number) ? await store.edition(idOf(request), number) : undefined;
+    if (!found) throw new Refusal('not-found', 'There is no edition of this number.');
+    response.json(found);
   });
   router.delete('/:id/publish', async (request, response) => {
     await store.get(idOf(request));

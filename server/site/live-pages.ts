@@ -45,7 +45,8 @@ export class LivePages {
     private readonly options: LivePagesOptions,
     private readonly runtime: () => Served,
   ) {
-    changesOf(options.database).listen(({ kind }) => {
+    changesOf(options.database).listen(({ kind, what }) => {
+      if (what === 'saved') return;
       this.kept = new Map();
       if (kind === 'house') this.houseKept = undefined;
     });

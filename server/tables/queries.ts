@@ -13,8 +13,9 @@ import {
   type TableChange,
   type TableHead,
 } from '../../core/table';
+import { changesOf } from '../changes/changes';
 import type { Database, Queries } from '../database/database';
-import { DocumentStore, keptOf, type Kept } from '../documents/store';
+import { DocumentStore, keptOf, type Edition, type Kept } from '../documents/store';
 import { Refusal, invalid } from '../problems';
 import { TableRows } from './rows';
 
@@ -142,12 +143,13 @@ export class TableStore extends DocumentStore<Table> {
       await new TableRows(queries).append(id, rows);
       return record(queries, before, head, rows.length, widthOf(document), ['save the whole table'], [changeBetween(document, old.document)]);
     });
+    this.saySaved(id);
     return { ...kept, document };
   }
 
   /** Makes a change to what is kept, and to nothing else. Refuses `changed-elsewhere` with the revision as it stands. */
   async change(id: string, revision: number, { change, said }: SentChange): Promise<KeptHead> {
-    return this.database.transaction(async (queries) => {
+    const kept = await this.database.transaction(async (queries) => {
       const before = await this.claimed(id, revision, queries);
       const rows = new TableRows(queries);
       let [height, width] = [before.rows, before.columns];
@@ -178,6 +180,8 @@ export class TableStore extends DocumentStore<Table> {
       const undone: TableChange = { ...(head ? { head } : {}), ...(back.length > 0 ? { rows: back } : {}) };
       return record(queries, before, read.value, height, width, said, [undone]);
     });
+    this.saySaved(id);
+    return kept;
   }
 
   /** What was done to a table, newest first. */
@@ -202,6 +206,67 @@ export class TableStore extends DocumentStore<Table> {
     return steps.flatMap(({ back }) => back).reduce((table, change) => applyChange(table, change), now.document);
   }
 
+  async editions(id: string): Promise<readonly Edition[]> {
+    const rows = await this.database.query<{ number: number; published_at: Date }>(
+      'select number, published_at from table_editions where table_id = $1 order by number desc',
+      [id],
+    );
+    return rows.map(editionOf);
+  }
+
+  /** One edition, whole, or undefined. */
+  async edition(id: string, number: number): Promise<Table | undefined> {
+    const [row] = await this.database.query<{ document: Table }>('select document from table_editions where table_id = $1 and number = $2', [
+      id,
+      number,
+    ]);
+    return row?.document;
+  }
+
+  /** Numbers of the newest editions, of each of these tables that has one. */
+  async newestNumbers(ids: readonly string[], queries: Queries = this.database): Promise<ReadonlyMap<string, number>> {
+    const rows = await queries.query<{ table_id: string; number: number }>(
+      'select table_id, max(number) as number from table_editions where table_id = any($1) group by table_id',
+      [ids],
+    );
+    return new Map(rows.map(({ table_id, number }) => [table_id, number]));
+  }
+
+  /** Those of these tables that are no longer as their newest edition has them. */
+  async changed(ids: readonly string[]): Promise<readonly { readonly id: string; readonly name: string; readonly edition: number }[]> {
+    const found = await this.database.query<{ id: string; name: string; number: number }>(
+      `select t.id, t.document ->> 'name' as name, e.number from tables t join table_editions e on e.table_id = t.id
+       where t.id = any($1) and t.deleted_at is null and e.number = (select max(number) from table_editions where table_id = t.id)
+       and e.document <> t.document || jsonb_build_object('rows',
+         (select coalesce(jsonb_agg(cells order by place), '[]') from table_rows where table_id = t.id)) order by t.id`,
+      [ids],
+    );
+    return found.map(({ id, name, number }) => ({ id, name, edition: number }));
+  }
+
+  /** The table as it stands becomes its next edition. One that is the same as the newest gets no new one. */
+  async publish(id: string, queries?: Queries): Promise<Edition> {
+    if (!queries) {
+      const edition = await this.database.transaction((inside) => this.publish(id, inside));
+      changesOf(this.database).say({ kind: 'table', id, what: 'published' });
+      return edition;
+    }
+    const document = JSON.stringify((await this.get(id, queries)).document);
+    const [same] = await queries.query<{ number: number; published_at: Date }>(
+      `select number, published_at from table_editions where table_id = $1 and document = $2::jsonb
+       and number = (select max(number) from table_editions where table_id = $1)`,
+      [id, document],
+    );
+    if (same) return editionOf(same);
+    const [row] = await queries.query<{ number: number; published_at: Date }>(
+      `insert into table_editions (table_id, number, document)
+       select $1, coalesce(max(number), 0) + 1, $2::jsonb from table_editions where table_id = $1 returning number, published_at`,
+      [id, document],
+    );
+    if (!row) throw new Error('The edition did not come back');
+    return editionOf(row);
+  }
+
   private async whole(kept: KeptHead, queries: Queries): Promise<Kept<Table>> {
     const { rows: _rows, columns: _columns, ...rest } = kept;
     return { ...rest, document: { ...kept.document, rows: await new TableRows(queries).all(kept.id) } };
@@ -217,6 +282,11 @@ export class TableStore extends DocumentStore<Table> {
     throw new Refusal('changed-elsewhere', `“${document.name}” was saved in another window in the meantime.`, { current });
   }
 }
+
+const editionOf = ({ number, published_at }: { number: number; published_at: Date }): Edition => ({
+  number,
+  publishedAt: new Date(published_at).toISOString(),
+});
 
 async function insertHead(queries: Queries, id: string, head: TableHead, height: number, width: number): Promise<KeptHead> {
   const [row] = await queries.query<HeadRow>(

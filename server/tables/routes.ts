@@ -1,7 +1,8 @@
 import { Router } from 'express';
 import { dataFormats, tableData, tableFile } from '../../core/hand-off';
-import { readChange, readTable, rowsProblem, type Row, type Table } from '../../core/table';
-import { documentRoutes, idOf, revisionOf, send } from '../documents/routes';
+import { previewOf, readChange, readTable, rowsProblem, type Row, type Table } from '../../core/table';
+import { documentRoutes, holdIn, idOf, revisionOf, send } from '../documents/routes';
+import type { PageStore } from '../pages/queries';
 import { Refusal, invalid } from '../problems';
 import type { ThemeStore } from '../themes/queries';
 import type { TableStore } from './queries';
@@ -12,7 +13,7 @@ const PREVIEW_ROWS = 2000;
 /** Rows that are sent in one answer. */
 const ROWS_AT_ONCE = 2000;
 
-export function tableRoutes(store: TableStore, themes: ThemeStore): Router {
+export function tableRoutes(store: TableStore, themes: ThemeStore, pages: PageStore): Router {
   const router = Router();
   router.get('/', async (_request, response) => {
     response.set('Cache-Control', 'no-store').json(await store.previews(LIST_ROWS));
@@ -71,6 +72,24 @@ export function tableRoutes(store: TableStore, themes: ThemeStore): Router {
     if (!read.ok) throw invalid(read.problems);
     const { document: _document, ...kept } = await store.change(idOf(request), revision, read.value);
     response.set('ETag', `"${kept.revision}"`).set('Cache-Control', 'no-store').json(kept);
+  });
+  router.get('/:id/editions', async (request, response) => {
+    await store.head(idOf(request));
+    response.set('Cache-Control', 'no-store').json(await store.editions(idOf(request)));
+  });
+  /** One edition with its first body rows only, as a preview shows it. */
+  router.get('/:id/editions/:number/preview', async (request, response) => {
+    const found = await store.edition(idOf(request), countIn(request.params['number'], 1e9));
+    if (!found) throw new Refusal('not-found', 'There is no edition of this number.');
+    response.json(previewOf(found, PREVIEW_ROWS));
+  });
+  /** Live pages that would change if it were published. */
+  router.get('/:id/followers', async (request, response) => {
+    await store.head(idOf(request));
+    response.set('Cache-Control', 'no-store').json(await pages.followers({ kind: 'table', id: idOf(request) }));
+  });
+  router.post('/:id/editions', async (request, response) => {
+    response.status(201).json(await pages.publishFor({ kind: 'table', id: idOf(request) }, holdIn(request)));
   });
   router.get('/:id/history', async (request, response) => {
     response.set('Cache-Control', 'no-store').json(await store.history(idOf(request)));

@@ -1,12 +1,7 @@
 import { keyFrom, type Theme } from '../../core/theme';
 import { changesOf } from '../changes/changes';
 import type { Database, Queries } from '../database/database';
-import { DocumentStore } from '../documents/store';
-
-export interface Edition {
-  readonly number: number;
-  readonly publishedAt: string;
-}
+import { DocumentStore, type Edition } from '../documents/store';
 
 /** A theme as pages use it: the key that names its class, and its newest edition. */
 export interface PublishedTheme {
@@ -50,18 +45,29 @@ export class ThemeStore extends DocumentStore<Theme> {
   }
 
   /** Number of the newest edition of each theme that has one. */
-  async newestNumbers(): Promise<ReadonlyMap<string, number>> {
-    const rows = await this.database.query<{ theme_id: string; number: number }>(
+  async newestNumbers(queries: Queries = this.database): Promise<ReadonlyMap<string, number>> {
+    const rows = await queries.query<{ theme_id: string; number: number }>(
       'select theme_id, max(number) as number from theme_editions group by theme_id',
     );
     return new Map(rows.map(({ theme_id, number }) => [theme_id, number]));
+  }
+
+  /** Those of these themes that are no longer as their newest edition has them. */
+  async changed(ids: readonly string[]): Promise<readonly { readonly id: string; readonly name: string; readonly edition: number }[]> {
+    const found = await this.database.query<{ id: string; name: string; number: number }>(
+      `select t.id, t.document ->> 'name' as name, e.number from themes t join theme_editions e on e.theme_id = t.id
+       where t.id = any($1) and t.deleted_at is null and e.document <> t.document
+       and e.number = (select max(number) from theme_editions where theme_id = t.id) order by t.id`,
+      [ids],
+    );
+    return found.map(({ id, name, number }) => ({ id, name, edition: number }));
   }
 
   /** The document as it stands becomes the next edition. A theme that is the same as its newest edition gets no new one. */
   async publish(id: string, queries?: Queries): Promise<Edition> {
     if (!queries) {
       const edition = await this.database.transaction((inside) => this.publish(id, inside));
-      changesOf(this.database).say({ kind: 'theme', id });
+      changesOf(this.database).say({ kind: 'theme', id, what: 'published' });
       return edition;
     }
     const { document } = await this.get(id, queries);

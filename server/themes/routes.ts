@@ -3,13 +3,14 @@ import fs from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
 import { themeFiles, type ThemeFiles } from '../../core/hand-off';
 import { readTheme } from '../../core/theme';
-import { documentRoutes, idOf } from '../documents/routes';
+import { documentRoutes, holdIn, idOf } from '../documents/routes';
 import { fontPath } from '../media/routes';
 import type { MediaStore } from '../media/queries';
+import type { PageStore } from '../pages/queries';
 import { Refusal } from '../problems';
 import type { ThemeStore } from './queries';
 
-export function themeRoutes(store: ThemeStore, media: MediaStore): Router {
+export function themeRoutes(store: ThemeStore, media: MediaStore, pages: PageStore): Router {
   const router = Router();
   /** What a request takes away: the draft, or the newest edition with `?edition=newest`. */
   const filesOf = async (request: Request): Promise<{ readonly key: string; readonly files: ThemeFiles }> => {
@@ -28,8 +29,13 @@ export function themeRoutes(store: ThemeStore, media: MediaStore): Router {
     await store.get(idOf(request));
     response.json(await store.editions(idOf(request)));
   });
+  /** Live pages that would change if it were published. */
+  router.get('/:id/followers', async (request, response) => {
+    await store.get(idOf(request));
+    response.set('Cache-Control', 'no-store').json(await pages.followers({ kind: 'theme', id: idOf(request) }));
+  });
   router.post('/:id/editions', async (request, response) => {
-    response.status(201).json(await store.publish(idOf(request)));
+    response.status(201).json(await pages.publishFor({ kind: 'theme', id: idOf(request) }, holdIn(request)));
   });
   /** One edition, whole. */
   router.get('/:id/editions/:number', async (request, response) => {

@@ -2,7 +2,7 @@ import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
 import { catchError, throwError, type Observable } from 'rxjs';
 import type { House } from '../../../../core/house';
-import type { Page } from '../../../../core/page';
+import type { Page, Published, TableBlock } from '../../../../core/page';
 import type { Row, Table, TableHead } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
 
@@ -39,6 +39,19 @@ export interface KeptHouse {
   readonly document: House;
   readonly revision: number;
   readonly updatedAt: string;
+}
+/** A live page of which some placements follow a theme or a table. */
+export interface Follower {
+  readonly id: string;
+  readonly name: string;
+  readonly slug: string;
+  readonly blocks: readonly TableBlock[];
+}
+/** Something that a page follows and that has changed since its newest edition. */
+export interface Pending extends Published {
+  readonly name: string;
+  readonly edition: number;
+  readonly others: readonly string[];
 }
 export type Kind = 'themes' | 'tables' | 'pages';
 
@@ -79,12 +92,22 @@ export class Api {
   tableAt = (id: string, revision: number): Observable<Table> => this.ask(this.http.get<Table>(`/api/tables/${id}/history/${revision}`));
   delete = (kind: Kind, id: string): Observable<unknown> => this.ask(this.http.delete(`/api/${kind}/${id}`));
   restore = <T>(kind: Kind, id: string): Observable<Kept<T>> => this.ask(this.http.post<Kept<T>>(`/api/${kind}/${id}/restore`, null));
-  publishTheme = (id: string): Observable<Edition> => this.ask(this.http.post<Edition>(`/api/themes/${id}/editions`, null));
-  publishPage = (id: string): Observable<Edition & { slug: string }> =>
-    this.ask(this.http.post<Edition & { slug: string }>(`/api/pages/${id}/publish`, null));
+  /** Publishes a theme or a table; pages of these ids stay as they are. */
+  publish = (kind: 'themes' | 'tables', id: string, hold: readonly string[]): Observable<Edition> =>
+    this.ask(this.http.post<Edition>(`/api/${kind}/${id}/editions`, { hold }));
+  /** Live pages that would change if it were published. */
+  followers = (kind: 'themes' | 'tables', id: string): Observable<readonly Follower[]> =>
+    this.ask(this.http.get<readonly Follower[]>(`/api/${kind}/${id}/followers`));
+  publishPage = (id: string, along: readonly Published[]): Observable<Edition & { slug: string }> =>
+    this.ask(this.http.post<Edition & { slug: string }>(`/api/pages/${id}/publish`, { along }));
+  pending = (id: string): Observable<readonly Pending[]> => this.ask(this.http.get<readonly Pending[]>(`/api/pages/${id}/pending`));
   unpublishPage = (id: string): Observable<unknown> => this.ask(this.http.delete(`/api/pages/${id}/publish`));
 
-  editions = (id: string): Observable<readonly Edition[]> => this.ask(this.http.get<readonly Edition[]>(`/api/themes/${id}/editions`));
+  editions = (id: string, kind: Kind = 'themes'): Observable<readonly Edition[]> =>
+    this.ask(this.http.get<readonly Edition[]>(`/api/${kind}/${id}/editions`));
+  pageEdition = (id: string, number: number): Observable<Page> => this.ask(this.http.get<Page>(`/api/pages/${id}/editions/${number}`));
+  /** An edition of a table with its first body rows only. */
+  tableEdition = (id: string, number: number): Observable<Table> => this.ask(this.http.get<Table>(`/api/tables/${id}/editions/${number}/preview`));
   edition = (id: string, number: number): Observable<Theme> => this.ask(this.http.get<Theme>(`/api/themes/${id}/editions/${number}`));
   house = (): Observable<KeptHouse> => this.ask(this.http.get<KeptHouse>('/api/house'));
   saveHouse = (revision: number, house: House): Observable<KeptHouse> =>

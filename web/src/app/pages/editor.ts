@@ -1,11 +1,25 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, type ElementRef, type OnInit, computed, effect, inject, input, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  type ElementRef,
+  type OnInit,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
+import { MatDialog } from '@angular/material/dialog';
 import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { MatTooltipModule } from '@angular/material/tooltip';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import { heldKey, type PageInput } from '../../../../core/compile';
@@ -17,6 +31,7 @@ import {
   readRoom,
   readWidth,
   siteDress,
+  tableRef,
   themeRef,
   type Block,
   type Page,
@@ -31,9 +46,12 @@ import { Ruler } from '../controls/ruler';
 import { UndoRedo } from '../controls/undo-redo';
 import { followRoom } from '../controls/follow-room';
 import { Api, type Edition, type KeptPage, type KeptTable, type KeptTheme } from '../documents/api';
+import { Changes, type Change } from '../documents/changes';
 import { OpenDocument } from '../documents/open-document';
+import { Publisher } from '../publishing/publisher';
 import { detailOf, verdictOf, type Seen } from './page-verdict';
 import { Preview } from './preview';
+import type { PageEditions } from './editions-dialog';
 import { HouseFindings } from './house-findings';
 import { ThreeWidths } from './three-widths';
 import { UnderHouse } from './under-house';
@@ -69,6 +87,8 @@ export class PageEditor implements OnInit {
   private readonly api = inject(Api);
   private readonly deleting = inject(Deleting);
   private readonly snackBar = inject(MatSnackBar);
+  private readonly publisher = inject(Publisher);
+  private readonly dialog = inject(MatDialog);
 
   private readonly open = inject<OpenDocument<Page>>(OpenDocument);
   protected readonly page = this.open.document;
@@ -79,6 +99,7 @@ export class PageEditor implements OnInit {
   /** Editions of the themes of placements, and held ones themselves, as they come in. */
   private readonly editions = signal<ReadonlyMap<string, readonly Edition[]>>(new Map());
   private readonly heldThemes = signal<ReadonlyMap<string, Theme>>(new Map());
+  private readonly heldTables = signal<ReadonlyMap<string, Table>>(new Map());
   /** The site's other pages, for what reaches across it. */
   private readonly otherPages = signal<readonly Page[]>([]);
   protected readonly live = signal<LiveState>(undefined);
@@ -112,10 +133,12 @@ export class PageEditor implements OnInit {
       themes.set(themeRef(block), held ? { key: heldKey(now.key, block.held), theme: held } : now);
     }
     const site = siteDress([page, ...this.otherPages()]);
-    return { page, tables: this.fullTables(), themes, site };
+    return { page, tables: new Map([...this.fullTables(), ...this.heldTables()]), themes, site };
   });
 
   protected readonly under = inject(UnderHouse);
+  private readonly changes = inject(Changes);
+  private readonly destroyed = inject(DestroyRef);
 
   constructor() {
     effect(() => this.under.page.set(this.preview()));
@@ -131,6 +154,20 @@ export class PageEditor implements OnInit {
 
   ngOnInit(): void {
     void this.load();
+    // What is changed in another window is seen here at once.
+    this.changes.all$.pipe(takeUntilDestroyed(this.destroyed)).subscribe((change) => void this.follow(change));
+  }
+
+  private async follow({ kind, id, what }: Change): Promise<void> {
+    if (kind === 'theme') {
+      if (what === 'published') this.asked.delete(id);
+      this.themes.set(await firstValueFrom(this.api.themes()).catch(() => this.themes()));
+    } else if (kind === 'table' && this.fullTables().has(id)) {
+      if (what === 'published') this.asked.delete(id);
+      await this.fetchTable(id, true);
+    } else if (kind === 'house') await this.under.load();
+    if (kind === 'page' && id === this.id())
+      this.live.set((await firstValueFrom(this.api.pages()).catch(() => [])).find((page) => page.id === id)?.live);
   }
 
   private async load(): Promise<void> {
@@ -158,22 +195,46 @@ export class PageEditor implements OnInit {
       const found = await firstValueFrom(this.api.editions(theme)).catch(() => []);
       this.editions.update((all) => new Map(all).set(theme, found));
     }
+    const { table, heldTable } = block;
+    if (isNew(table)) {
+      const found = await firstValueFrom(this.api.editions(table, 'tables')).catch(() => []);
+      this.editions.update((all) => new Map(all).set(table, found));
+    }
+    if (heldTable !== undefined && isNew(tableRef(block))) {
+      // One that is on its way, or gone, is seen as the table is now.
+      const now = this.fullTables().get(table);
+      if (now) this.heldTables.update((all) => new Map(all).set(tableRef(block), now));
+      const found = await firstValueFrom(this.api.tableEdition(table, heldTable)).catch(() => undefined);
+      if (found) this.heldTables.update((all) => new Map(all).set(tableRef(block), found));
+    }
     if (held !== undefined && isNew(ref)) {
       const found = await firstValueFrom(this.api.edition(theme, held)).catch(() => undefined);
       if (found) this.heldThemes.update((all) => new Map(all).set(ref, found));
     }
   }
-  protected editionsOf({ theme, held }: TableBlock): readonly Edition[] {
-    const known = this.editions().get(theme) ?? [];
+  protected editionsOf(id: string, held: number | undefined): readonly Edition[] {
+    const known = this.editions().get(id) ?? [];
     return held === undefined || known.some(({ number }) => number === held) ? known : [{ number: held, publishedAt: '' }, ...known];
   }
-  /** Holds the picked placement at an edition, or lets it follow. */
-  protected hold(edition: string): void {
-    this.set({ held: edition === '' ? undefined : Number(edition) });
+  /** Holds the picked placement at an edition of its theme or its table, or lets it follow. */
+  protected hold(what: 'held' | 'heldTable', edition: string): void {
+    this.set({ [what]: edition === '' ? undefined : Number(edition) });
   }
 
-  private async fetchTable(id: string): Promise<void> {
-    this.fullTables.update((tables) => new Map(tables).set(id, { ...emptyNotice }));
+  /** The page's editions: what has changed since, and a way back. */
+  protected async showEditions(): Promise<void> {
+    const page = this.page();
+    if (!page) return;
+    const { PageEditionsDialog } = await import('./editions-dialog');
+    const data: PageEditions = { id: this.id(), page, live: this.live()?.number, nameOf: (block) => this.title(block) };
+    const taken = await firstValueFrom(
+      this.dialog.open<unknown, PageEditions, Page>(PageEditionsDialog, { width: '560px', maxWidth: '94vw', data }).afterClosed(),
+    );
+    if (taken) this.change('go back to an edition', '', () => taken);
+  }
+
+  private async fetchTable(id: string, isKnown = false): Promise<void> {
+    if (!isKnown) this.fullTables.update((tables) => new Map(tables).set(id, { ...emptyNotice }));
     try {
       const kept = await firstValueFrom(this.api.tablePreview(id));
       this.fullTables.update((tables) => new Map(tables).set(id, kept.document));
@@ -302,12 +363,7 @@ export class PageEditor implements OnInit {
   }
 
   protected async publish(): Promise<void> {
-    const session = this.open.session();
-    if (!session || !(await session.flush())) {
-      this.snackBar.open('It cannot be published before it is kept. See what the header says.', 'Close');
-      return;
-    }
-    const edition = await this.deleting.attempt(() => firstValueFrom(this.api.publishPage(session.id)));
+    const edition = await this.publisher.publishPage(this.open.session());
     if (!edition) return;
     this.live.set(edition);
     this.snackBar.open(`The page is live at /site/${edition.slug}.`, 'Good');

@@ -55,7 +55,8 @@ export class UnderHouse {
     });
   }
 
-  private async load(): Promise<void> {
+  /** Looks again at what the site has. */
+  async load(): Promise<void> {
     const kept = await this.deleting.attempt(() => firstValueFrom(this.api.house()));
     if (kept) this.kept.set(kept);
   }

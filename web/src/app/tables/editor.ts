@@ -48,6 +48,7 @@ import { Name } from '../controls/rename';
 import { Api, type KeptTheme } from '../documents/api';
 import { Keepings } from '../documents/keepings';
 import { OpenDocument } from '../documents/open-document';
+import { Publisher } from '../publishing/publisher';
 import { UndoRedo } from '../controls/undo-redo';
 import type { AgainData } from './again-dialog';
 import { FreshNotes } from './fresh-notes';
@@ -84,6 +85,7 @@ export class TableEditor implements OnInit {
   private readonly api = inject(Api);
   private readonly deleting = inject(Deleting);
   private readonly dialog = inject(MatDialog);
+  private readonly publisher = inject(Publisher);
   private readonly fresh = inject(FreshNotes);
   private readonly intake = inject(IntakeService);
   private readonly sorting = inject(SortService);
@@ -322,6 +324,8 @@ export class TableEditor implements OnInit {
       this.change(`write in row ${at.row + 1}, column ${at.column + 1}`, '', (each) => putCell(each, at.row, at.column, taken));
     this.chooseSoon(this.seen());
   }
+
+  protected publish = (): unknown => this.publisher.publish('tables', this.open.session());
 
   /** What was done to the table, with a way back. */
   protected async showHistory(): Promise<void> {

@@ -1,5 +1,4 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
-import { MatSnackBar } from '@angular/material/snack-bar';
 import { firstValueFrom } from 'rxjs';
 import { documentAt, placeInWords, resetValues, setValue, type Scope } from '../../../../../core/edit';
 import { themeFiles } from '../../../../../core/hand-off';
@@ -27,6 +26,7 @@ import { sampleTable } from '../../controls/sample-table';
 import { Deleting } from '../../controls/deleting';
 import { Api, type KeptTable } from '../../documents/api';
 import { OpenDocument } from '../../documents/open-document';
+import { Publisher } from '../../publishing/publisher';
 import type { EditedLook } from '../../values/edited-look';
 import { readRow, sidesOf, type RowName } from '../../values/rows';
 import { hardSpecimens, type HardSpecimen } from './specimens';
@@ -53,7 +53,7 @@ const SPECIMEN_ROWS = 40;
 export class StudioState implements EditedLook {
   private readonly opened = inject<OpenDocument<Theme>>(OpenDocument);
   private readonly api = inject(Api);
-  private readonly snackBar = inject(MatSnackBar);
+  private readonly publisher = inject(Publisher);
   private readonly deleting = inject(Deleting);
 
   readonly session = this.opened.session;
@@ -249,19 +249,8 @@ export class StudioState implements EditedLook {
 
   /** Publishes what is kept as the next edition. */
   async publish(): Promise<void> {
-    const session = this.session();
-    if (!session || !(await session.flush())) {
-      this.snackBar.open('It cannot be published before it is kept. Try again in a moment.', 'Close');
-      return;
-    }
-    const edition = await this.deleting.attempt(() => firstValueFrom(this.api.publishTheme(session.id)));
-    if (!edition) return;
-    const said =
-      edition.number === this.edition()
-        ? `Nothing changed since edition ${edition.number}.`
-        : `Edition ${edition.number} is published. Pages that follow the theme show it at their next load.`;
-    this.edition.set(edition.number);
-    this.snackBar.open(said, 'Good');
+    const edition = await this.publisher.publish('themes', this.session(), this.edition());
+    if (edition) this.edition.set(edition.number);
   }
 
   async download(): Promise<void> {

@@ -1,0 +1,61 @@
+import { array, object, string } from 'yup';
+import { bad, good, type Outcome } from '../outcome';
+import { checkShape } from '../problems-of';
+import type { Page, TableBlock } from './page';
+import { dressed, type Dress } from './reach';
+
+/** What is published anew. */
+export interface Published {
+  readonly kind: 'theme' | 'table';
+  readonly id: string;
+}
+
+/** The placements of a page that follow a theme or a table, so that they change when it is published. */
+export function following(page: Pick<Page, 'blocks'>, { kind, id }: Published, site?: Dress): readonly TableBlock[] {
+  return dressed(page, site).blocks.filter(
+    (block) =>
+      block.kind === 'table' &&
+      (kind === 'theme' ? block.theme === id && block.held === undefined : block.table === id && block.heldTable === undefined),
+  ) as readonly TableBlock[];
+}
+
+/** The page with those placements held at an edition. One that a theme reaches from elsewhere gets it as its own, so that it can stay. */
+export function heldAt<P extends Pick<Page, 'blocks'>>(page: P, published: Published, edition: number, site?: Dress): P {
+  const ids = new Set(following(page, published, site).map(({ id }) => id));
+  return {
+    ...page,
+    blocks: page.blocks.map((block) => {
+      if (block.kind !== 'table' || !ids.has(block.id)) return block;
+      return published.kind === 'theme' ? { ...block, theme: published.id, held: edition } : { ...block, heldTable: edition };
+    }),
+  };
+}
+
+const publishingSchema = object({
+  hold: array().strict().of(string().strict().required().max(100)).max(10_000, 'At most 10,000 pages can be held at once.').optional(),
+}).noUnknown('There is nothing else to say when something is published.');
+
+const alongSchema = object({
+  along: array()
+    .strict()
+    .of(
+      object({
+        kind: string().strict().required().oneOf(['theme', 'table'], 'A page follows themes and tables.'),
+        id: string().strict().required().max(100),
+      }).noUnknown(),
+    )
+    .max(1000, 'At most 1,000 things can be published with a page.')
+    .optional(),
+}).noUnknown('There is nothing else to say when a page is published.');
+
+/** Reads what is said when a page is published: the themes and tables that are published with it. */
+export function readAlong(json: unknown): Outcome<readonly Published[]> {
+  const shape = checkShape(alongSchema, json ?? {});
+  return shape.ok ? good((shape.value.along ?? []) as readonly Published[]) : bad(...shape.problems);
+}
+
+/** Reads what is said when a theme or a table is published: the ids of pages that stay as they are. Nothing at all is good too. */
+export function readPublishing(json: unknown): Outcome<{ readonly hold: readonly string[] }> {
+  const shape = checkShape(publishingSchema, json ?? {});
+  return shape.ok ? good({ hold: shape.value.hold ?? [] }) : bad(...shape.problems);
+}

@@ -1,0 +1,115 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatCheckboxModule } from '@angular/material/checkbox';
+import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
+import { MatProgressBarModule } from '@angular/material/progress-bar';
+import { firstValueFrom, type Observable } from 'rxjs';
+import type { TableBlock } from '../../../../core/page';
+import { previewOf, type Table } from '../../../../core/table';
+import type { Theme } from '../../../../core/theme';
+import { Dressed } from '../controls/dressed';
+import { Api, type Follower } from '../documents/api';
+
+export interface Publishing {
+  readonly kind: 'themes' | 'tables';
+  readonly id: string;
+  readonly name: string;
+  readonly followers: readonly Follower[];
+}
+
+/** A placed table as it is live and as it would be. */
+interface Picture {
+  readonly table: Table;
+  readonly theme: Theme | undefined;
+}
+interface Pair {
+  readonly name: string;
+  readonly now: Picture | undefined;
+  readonly then: Picture;
+}
+
+/** Placements of a page that are shown as pictures; of more, the number is told. */
+const SHOWN = 2;
+const ROWS = 6;
+
+/** Before a theme or a table is published: every live page that would change, as it is and as it would be, and which of them stay. */
+@Component({
+  selector: 'zest-publish-dialog',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Dressed, MatButtonModule, MatCheckboxModule, MatDialogModule, MatProgressBarModule],
+  templateUrl: './publish-dialog.html',
+  styleUrl: './publish-dialog.scss',
+})
+export class PublishDialog {
+  protected readonly data = inject<Publishing>(MAT_DIALOG_DATA);
+  private readonly dialog = inject<MatDialogRef<PublishDialog, readonly string[]>>(MatDialogRef);
+  private readonly api = inject(Api);
+  private readonly held = signal<ReadonlySet<string>>(new Set());
+  /** Pictures of placements, by page and block, as they come in. */
+  private readonly pairs = signal<ReadonlyMap<string, Pair>>(new Map());
+  protected readonly done = computed(() => this.pairs().size);
+  protected readonly all = this.data.followers.reduce((sum, { blocks }) => sum + Math.min(SHOWN, blocks.length), 0);
+  protected readonly word = this.data.kind === 'themes' ? 'theme' : 'table';
+  protected readonly count = computed(() => this.data.followers.length - this.held().size);
+  /** Each document is fetched once, however many placements show it. */
+  private readonly fetched = new Map<string, Promise<unknown>>();
+
+  constructor() {
+    void this.look();
+  }
+
+  protected isHeld = (id: string): boolean => this.held().has(id);
+  protected hold(id: string, is: boolean): void {
+    const held = new Set(this.held());
+    if (is) held.add(id);
+    else held.delete(id);
+    this.held.set(held);
+  }
+  protected holdAll(is: boolean): void {
+    this.held.set(new Set(is ? this.data.followers.map(({ id }) => id) : []));
+  }
+  protected pairsOf = ({ id, blocks }: Follower): readonly Pair[] =>
+    blocks.slice(0, SHOWN).flatMap((block) => this.pairs().get(`${id} ${block.id}`) ?? []);
+  protected more = ({ blocks }: Follower): number => Math.max(0, blocks.length - SHOWN);
+  protected publish(): void {
+    this.dialog.close([...this.held()]);
+  }
+
+  private async look(): Promise<void> {
+    for (const follower of this.data.followers)
+      for (const block of follower.blocks.slice(0, SHOWN)) {
+        const pair = await this.pairFor(block).catch(() => undefined);
+        if (pair) this.pairs.update((pairs) => new Map(pairs).set(`${follower.id} ${block.id}`, pair));
+      }
+  }
+
+  private async pairFor(block: TableBlock): Promise<Pair> {
+    const [liveTable, liveTheme] = await Promise.all([this.newestTable(block.table), this.newestTheme(block.theme)]);
+    const draft = await this.once(`table ${block.table}`, this.api.tablePreview(block.table));
+    const now = liveTable && { table: liveTable, theme: liveTheme };
+    const then =
+      this.data.kind === 'tables'
+        ? { table: draft.document, theme: liveTheme }
+        : {
+            table: liveTable ?? draft.document,
+            theme: (await this.once(`theme ${this.data.id}`, this.api.get<Theme>('themes', this.data.id))).document,
+          };
+    const short = ({ table, theme }: Picture): Picture => ({ table: previewOf(table, ROWS), theme });
+    return { name: draft.document.name, now: now && short(now), then: short(then) };
+  }
+
+  private async newestTable(id: string): Promise<Table | undefined> {
+    const [newest] = await this.once(`editions ${id}`, this.api.editions(id, 'tables'));
+    return newest && this.once(`edition ${id}`, this.api.tableEdition(id, newest.number));
+  }
+  private async newestTheme(id: string): Promise<Theme | undefined> {
+    if (id === '') return undefined;
+    const [newest] = await this.once(`theme editions ${id}`, this.api.editions(id));
+    return newest && this.once(`theme edition ${id}`, this.api.edition(id, newest.number));
+  }
+  private once<T>(key: string, request: Observable<T>): Promise<T> {
+    const known = this.fetched.get(key) ?? firstValueFrom(request);
+    this.fetched.set(key, known);
+    return known as Promise<T>;
+  }
+}
