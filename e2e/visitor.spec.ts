@@ -117,6 +117,8 @@ describe('A table that visitors use', () => {
       await person.click('checkbox', name);
     await person.untilKept();
     await person.click('button', 'Publish page');
+    await person.untilText(/have changed since they were published/);
+    await person.click('button', 'Publish');
     await person.untilText(/The page is live at/);
     await person.open(`${app.url}/site/night-boats`);
     await person.find('searchbox', 'Search');
