@@ -49,7 +49,10 @@ describe('A placement that is held at an edition', () => {
 
     await person.open(`${app.url}/pages/night-boats`);
     await person.click('button', /^Evening crossings/);
-    await driver.executeScript('arguments[0].value = ""; arguments[0].dispatchEvent(new Event("change"))', await person.find('combobox', 'Edition of the theme'));
+    await driver.executeScript(
+      'arguments[0].value = ""; arguments[0].dispatchEvent(new Event("change"))',
+      await person.find('combobox', 'Edition of the theme'),
+    );
     await person.click('button', 'Publish page');
     await person.untilText(/The page is live/);
     await person.open(`${app.url}/site/night-boats`);

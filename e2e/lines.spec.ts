@@ -87,7 +87,7 @@ describe('What is painted: lines and corners of a table with merged cells', () =
     ] as const) {
       const dressed = await post('/api/themes', theme(values));
       const page = {
-        format: 'zest-page/4',
+        format: 'zest-page/5',
         name: slug,
         slug,
         blocks: [{ id: 'a', kind: 'table', table: id, theme: dressed.id, width: '400px', align: 'start', room: '0', visitor: null }],

@@ -165,7 +165,7 @@ describe('Lines as they are painted, for a hundred random tables with merged cel
           visitor: null,
         });
       }
-      const page = { format: 'zest-page/4', name: `p${first}`, slug: `p${first}`, blocks };
+      const page = { format: 'zest-page/5', name: `p${first}`, slug: `p${first}`, blocks };
       await post(`/api/pages/${(await post('/api/pages', page)).id}/publish`);
     }
   }, 120_000);
@@ -233,7 +233,7 @@ describe('Lines as they are painted, for a hundred random tables with merged cel
       rowHeaders: 0,
     });
     const block = { id: 'a', kind: 'table', table: id, theme: dressed.id, width: '340px', align: 'start', room: '0', visitor: null };
-    await post(`/api/pages/${(await post('/api/pages', { format: 'zest-page/4', name: 'dashed', slug: 'dashed', blocks: [block] })).id}/publish`);
+    await post(`/api/pages/${(await post('/api/pages', { format: 'zest-page/5', name: 'dashed', slug: 'dashed', blocks: [block] })).id}/publish`);
     await devTools(driver, 'Emulation.setDeviceMetricsOverride', { width: 820, height: 700, deviceScaleFactor: 2, mobile: false });
     await driver.get(`${app.url}/site/dashed`);
     const [table] = await driver.executeScript<readonly { readonly whole: Cell; readonly cells: readonly Cell[] }[]>(collect);

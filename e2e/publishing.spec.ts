@@ -15,7 +15,7 @@ describe('Publishing', () => {
     // Three live pages with one table.
     for (const address of ['pier', 'quay', 'slip']) {
       const page = {
-        format: 'zest-page/4',
+        format: 'zest-page/5',
         name: `At the ${address}`,
         slug: address,
         blocks: [{ id: 'a', kind: 'table', table: 'fares-by-age', theme: 'ticket-stub', width: 'fill', align: 'start', room: '0', visitor: null }],

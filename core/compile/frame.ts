@@ -37,6 +37,8 @@ export const frameRules: readonly CssNode[] = [
   rule(`.${contract.note}`, ['position', 'sticky'], ['inset-inline-start', '0'], ['margin', '.5em 0 0'], ['font-size', 'smaller']),
   rule(`.${contract.about}`, ['position', 'absolute'], ['clip-path', 'inset(50%)'], ['width', '1px'], ['height', '1px'], ['overflow', 'hidden']),
   rule(`.${contract.picture}`, ['max-width', '100%'], ['max-height', '4em'], ['vertical-align', 'middle']),
+  // Its size would go with what a house stylesheet says of it, since attributes are weaker than any rule.
+  rule(`.${contract.icon}:where(svg)`, ['width', '1em'], ['height', '1em'], ['fill', 'currentColor']),
   moreFrames,
   rule(
     `.${contract.caption('unseen')}>caption`,

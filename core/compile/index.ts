@@ -1,7 +1,8 @@
 export { besideCss, themeCss, type ThemeCssOptions } from './theme-css';
 export { turnedElements } from './table-html';
 export { boxed, classesOf, framedTable, ownClasses, tableElement, tableRules, unseenDigits, type TableHtmlOptions } from './table-html';
-export { compilePage, heldKey, type CompiledPage, type PageInput, type PageOptions, type Placed } from './page-html';
+export { compilePage } from './page-html';
+export { heldKey, type CompiledPage, type MenuItem, type PageInput, type PageOptions, type Placed } from './page-input';
 export { familyOf } from './families';
 export { NO_MORE, weighed, type Weight } from './weighed';
 export { frameRules } from './frame';

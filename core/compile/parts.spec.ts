@@ -105,7 +105,7 @@ describe('What is published', () => {
         compilePage(
           {
             page: {
-              format: 'zest-page/4',
+              format: 'zest-page/5',
               name: 'p',
               slug: 'p',
               blocks: [{ id: 'a', kind: 'table', table: 't', theme: 'x', width: 'fill', align: 'start', room: '0', visitor: null }],

@@ -46,7 +46,7 @@ const block = (id: string, dressed = 'h'): Page['blocks'][number] => ({
 const pageWith = (...blocks: Page['blocks']): CompiledPage =>
   compilePage(
     {
-      page: { format: 'zest-page/4', name: 'P', slug: 'p', blocks },
+      page: { format: 'zest-page/5', name: 'P', slug: 'p', blocks },
       tables: new Map([['t', gridTable(3, 2)]]),
       themes: new Map([['h', { key: 'plain', theme: theme({ 'body-rows': { rest: { ink: '#112233' } } }) }]]),
     },
@@ -211,13 +211,13 @@ describe('What a house stylesheet takes from tables', () => {
   it('is not looked for in tables without a theme, which the house keeps', () => {
     const both = pageWith(block('a'), block('b', 'gone'));
     const judged = judge(both, read('#content td { color: red; text-shadow: none }'));
-    expect(judged.findings[0]?.at).toEqual([0]);
+    expect(judged.findings[0]?.at).toEqual(['a']);
     expect(writeCss(judged.guard, 'compact')).toContain('.zp-box:where(#box-1) :where(td)');
   });
   it('leaves marked text to the house but for what a theme hands to it', () => {
     const text = compilePage(
       {
-        page: { format: 'zest-page/4', name: 'P', slug: 'p', blocks: [block('a')] },
+        page: { format: 'zest-page/5', name: 'P', slug: 'p', blocks: [block('a')] },
         tables: new Map([['t', { ...gridTable(2, 1), rows: [['Head'], [{ text: 'bold', marks: [{ from: 0, to: 4, kind: 'bold' }] }]] }]]),
         themes: new Map([['h', { key: 'plain', theme: theme({ 'body-rows': { rest: { ink: '#112233' } } }) }]]),
       },

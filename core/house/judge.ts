@@ -13,8 +13,8 @@ export interface Finding {
   readonly line: number;
   /** What is said of it, in one sentence. */
   readonly say: string;
-  /** Places on the page of the tables' blocks that it reaches. */
-  readonly at: readonly number[];
+  /** Ids of the tables' blocks that it reaches. */
+  readonly at: readonly string[];
   /** What rules of ours have to weigh more. */
   readonly weight: Weight;
   readonly isImportant: boolean;
@@ -51,7 +51,7 @@ const PSEUDO = ['', '::before', '::after'] as const;
  */
 export function judge(page: CompiledPage, house: HouseSheet): Judgement {
   const cascade = new Cascade({ house: house.rules, ours: readOwn(writeCss(page.css, 'compact')) });
-  const boxes = new Map(page.placed.filter(({ theme, isolated }) => theme !== undefined && !isolated).map(({ box, at }) => [box, at]));
+  const boxes = new Map(page.placed.filter(({ theme, isolated }) => theme !== undefined && !isolated).map(({ box, block }) => [box, block]));
   const judging = new Judging(cascade);
   for (const node of nodesOf(treeOf(page.html))) {
     const at = boxes.get(node.id);
@@ -63,7 +63,7 @@ export function judge(page: CompiledPage, house: HouseSheet): Judgement {
 
 interface Conflict {
   readonly rule: HouseRule;
-  readonly at: Set<number>;
+  readonly at: Set<string>;
   readonly words: Map<string, Set<string>>;
   weight: Weight;
   isImportant: boolean;
@@ -80,7 +80,7 @@ class Judging {
 
   constructor(private readonly cascade: Cascade) {}
 
-  look(node: Node, at: number): void {
+  look(node: Node, at: string): void {
     for (const pseudo of PSEUDO) {
       const reaching = this.cascade.reaching(node, pseudo);
       const ours = reaching.filter(({ origin }) => origin === 'ours');
@@ -90,7 +90,7 @@ class Judging {
     }
   }
 
-  private weigh(node: Node, pseudo: string, at: number, house: HouseRule, declaration: HouseDeclaration, ours: readonly Reaching[]): void {
+  private weigh(node: Node, pseudo: string, at: string, house: HouseRule, declaration: HouseDeclaration, ours: readonly Reaching[]): void {
     const kind = kindOf(node, pseudo);
     const longhands = declaration.property === 'all' ? ['all'] : longhandsOf(declaration.property, node.direction);
     let isOpen = false;
@@ -117,7 +117,7 @@ class Judging {
     return false;
   }
 
-  private note(house: HouseRule, { important }: HouseDeclaration, node: Node, at: number, longhand: string, ours: Specificity): void {
+  private note(house: HouseRule, { important }: HouseDeclaration, node: Node, at: string, longhand: string, ours: Specificity): void {
     if (important) this.insisted.add(longhand === 'all' ? 'all' : familyOf(longhand));
     // What stands in a layer is weaker than all that is outside, unless it is important: then it is stronger.
     const isLayered = house.layer !== undefined;
@@ -126,7 +126,7 @@ class Judging {
     if (weight.ids + weight.classes === 0 && !important) return;
     const conflict = this.conflicts.get(house) ?? {
       rule: house,
-      at: new Set<number>(),
+      at: new Set<string>(),
       words: new Map<string, Set<string>>(),
       weight,
       isImportant: false,
@@ -218,7 +218,7 @@ function findingOf({ rule: house, at, words, weight, isImportant, isBeyond }: Co
     selector: house.text,
     line: house.line,
     say: `“${house.text.slice(0, 80)}” (line ${house.line}) ${how}${end}: it takes ${taken} from the theme, in ${where}.`,
-    at: [...at].sort((a, b) => a - b),
+    at: [...at],
     weight,
     isImportant,
     isBeyond,

@@ -1,6 +1,15 @@
+import { everyBlock } from './blocks';
 import type { Block, Page } from './page';
 
-const kinds: Readonly<Record<Block['kind'], string>> = { heading: 'heading', text: 'text', table: 'table' };
+const kinds: Readonly<Record<Block['kind'], string>> = {
+  heading: 'heading',
+  text: 'text',
+  table: 'table',
+  picture: 'picture',
+  spacer: 'room',
+  columns: 'columns',
+  section: 'section',
+};
 
 /** What is called by what it shows: a heading's words, a table's name. */
 export type NameOf = (block: Block) => string;
@@ -10,18 +19,20 @@ export function pageChanges(from: Page, to: Page, nameOf: NameOf): readonly stri
   const said: string[] = [];
   if (from.name !== to.name) said.push(`It is called “${to.name}”, not “${from.name}”.`);
   if (from.slug !== to.slug) said.push(`Its address is ${to.slug}, not ${from.slug}.`);
+  if (from.title !== to.title || from.description !== to.description) said.push('Its title or description is another.');
+  if (from.inMenu !== to.inMenu) said.push(to.inMenu ? 'It stands in the menu.' : 'It no longer stands in the menu.');
+  if (from.wide !== to.wide) said.push('Its width is another.');
   if (JSON.stringify([from.weight, from.insists]) !== JSON.stringify([to.weight, to.insists])) said.push('Its themes weigh something else.');
-  const before = new Map(from.blocks.map((block) => [block.id, block]));
-  const after = new Set(to.blocks.map(({ id }) => id));
-  for (const block of to.blocks) {
+  const before = new Map(everyBlock(from.blocks).map((block) => [block.id, block]));
+  const after = new Set(everyBlock(to.blocks).map(({ id }) => id));
+  for (const block of everyBlock(to.blocks)) {
     const old = before.get(block.id);
     if (!old) said.push(`The ${kinds[block.kind]} “${nameOf(block)}” is new.`);
-    else if (JSON.stringify(old) !== JSON.stringify(block))
-      said.push(`The ${kinds[block.kind]} “${nameOf(block)}” has another ${listed(differing(old, block))}.`);
+    else if (differing(old, block).length > 0) said.push(`The ${kinds[block.kind]} “${nameOf(block)}” has another ${listed(differing(old, block))}.`);
   }
-  for (const block of from.blocks) if (!after.has(block.id)) said.push(`The ${kinds[block.kind]} “${nameOf(block)}” is gone.`);
+  for (const block of everyBlock(from.blocks)) if (!after.has(block.id)) said.push(`The ${kinds[block.kind]} “${nameOf(block)}” is gone.`);
   const stayed = (page: Page): string =>
-    page.blocks
+    everyBlock(page.blocks)
       .filter(({ id }) => before.has(id) && after.has(id))
       .map(({ id }) => id)
       .join(' ');
@@ -43,12 +54,19 @@ const fields: Readonly<Record<string, string>> = {
   align: 'place across',
   room: 'room around',
   visitor: 'use for visitors',
+  src: 'picture',
+  alt: 'description',
+  caption: 'caption',
+  height: 'height',
+  fill: 'fill',
+  ink: 'ink',
 };
 
 function differing(a: Block, b: Block): readonly string[] {
-  const [old, now] = [a as unknown as Record<string, unknown>, b as unknown as Record<string, unknown>];
+  const [old = {}, now = {}]: readonly Readonly<Record<string, unknown>>[] = [{ ...a }, { ...b }];
   const names = [...new Set([...Object.keys(old), ...Object.keys(now)])].filter((name) => JSON.stringify(old[name]) !== JSON.stringify(now[name]));
-  return names.map((name) => fields[name] ?? name);
+  // What stands in a block is told by itself.
+  return names.filter((name) => name !== 'blocks' && name !== 'columns').map((name) => fields[name] ?? name);
 }
 
 const listed = (names: readonly string[]): string =>

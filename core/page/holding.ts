@@ -1,6 +1,7 @@
 import { array, object, string } from 'yup';
 import { bad, good, type Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
+import { mapBlocks, tablesOn } from './blocks';
 import type { Page, TableBlock } from './page';
 import { dressed, type Dress } from './reach';
 
@@ -12,11 +13,9 @@ export interface Published {
 
 /** The placements of a page that follow a theme or a table, so that they change when it is published. */
 export function following(page: Pick<Page, 'blocks'>, { kind, id }: Published, site?: Dress): readonly TableBlock[] {
-  return dressed(page, site).blocks.filter(
-    (block) =>
-      block.kind === 'table' &&
-      (kind === 'theme' ? block.theme === id && block.held === undefined : block.table === id && block.heldTable === undefined),
-  ) as readonly TableBlock[];
+  return tablesOn(dressed(page, site)).filter((block) =>
+    kind === 'theme' ? block.theme === id && block.held === undefined : block.table === id && block.heldTable === undefined,
+  );
 }
 
 /** The page with those placements held at an edition. One that a theme reaches from elsewhere gets it as its own, so that it can stay. */
@@ -24,7 +23,7 @@ export function heldAt<P extends Pick<Page, 'blocks'>>(page: P, published: Publi
   const ids = new Set(following(page, published, site).map(({ id }) => id));
   return {
     ...page,
-    blocks: page.blocks.map((block) => {
+    blocks: mapBlocks(page.blocks, (block) => {
       if (block.kind !== 'table' || !ids.has(block.id)) return block;
       return published.kind === 'theme' ? { ...block, theme: published.id, held: edition } : { ...block, heldTable: edition };
     }),

@@ -1,3 +1,4 @@
+import type { Cell } from '../table';
 import type { Visitor } from './visitor';
 
 /** Width of a placed table: as its content needs, the whole column, or a length. */
@@ -7,7 +8,26 @@ export type PlacementAlign = 'start' | 'center' | 'end';
 /** What stands on a page, from top to bottom. Ids are unique on the page. */
 export type Block =
   | { readonly id: string; readonly kind: 'heading'; readonly level: 2 | 3; readonly text: string }
-  | { readonly id: string; readonly kind: 'text'; readonly text: string }
+  /** A text, marked or not; an empty line begins a new paragraph. */
+  | { readonly id: string; readonly kind: 'text'; readonly text: Cell }
+  | {
+      readonly id: string;
+      readonly kind: 'picture';
+      /** Where it is: a picture that was brought in. Empty shows none. */
+      readonly src: string;
+      /** What it shows, for those who cannot see it; empty for one that only decorates. */
+      readonly alt: string;
+      readonly caption: string;
+      /** As a placement's. */
+      readonly width: PlacementWidth;
+      readonly align: PlacementAlign;
+    }
+  /** Room, a length. */
+  | { readonly id: string; readonly kind: 'spacer'; readonly height: string }
+  /** Blocks side by side, below each other where there is too little room. */
+  | { readonly id: string; readonly kind: 'columns'; readonly columns: readonly Column[] }
+  /** Blocks on a ground of their own. */
+  | { readonly id: string; readonly kind: 'section'; readonly fill: string; readonly ink: string; readonly blocks: readonly Block[] }
   | {
       readonly id: string;
       readonly kind: 'table';
@@ -32,6 +52,11 @@ export type Block =
       /** What visitors can do with it; null for nothing but reading. */
       readonly visitor: Visitor | null;
     };
+/** One of the columns of a block: how much of the width it takes beside the others, and what stands in it. */
+export interface Column {
+  readonly share: number;
+  readonly blocks: readonly Block[];
+}
 export type TableBlock = Extract<Block, { kind: 'table' }>;
 
 /** What a placement is dressed in: the id of its theme, with the edition at which it is held. */
@@ -41,13 +66,20 @@ export const themeRef = ({ theme, held }: Pick<TableBlock, 'theme' | 'held'>): s
 export const tableRef = ({ table, heldTable }: Pick<TableBlock, 'table' | 'heldTable'>): string =>
   heldTable === undefined ? table : `${table}@${heldTable}`;
 
-/** A page as it is kept and exchanged: `"format": "zest-page/4"`. */
+/** A page as it is kept and exchanged: `"format": "zest-page/5"`. */
 export interface Page {
-  readonly format: 'zest-page/4';
+  readonly format: 'zest-page/5';
   readonly name: string;
   /** Its address below /site/. */
   readonly slug: string;
   readonly blocks: readonly Block[];
+  /** What browsers and search engines show of it; its name and nothing where these are missing. */
+  readonly title?: string;
+  readonly description?: string;
+  /** Whether the site's menu leads to it. */
+  readonly inMenu?: boolean;
+  /** Whether it takes the window's whole width; else as much as the house stylesheet gives. */
+  readonly wide?: boolean;
   /** What the rules of its tables weigh more than a class, against the site's house stylesheet: so many ids and classes. */
   readonly weight?: PageWeight;
   /** Whether its tables' rules are `!important` where the house stylesheet is. */
@@ -59,7 +91,7 @@ export interface PageWeight {
   readonly classes: number;
 }
 
-export const PAGE_FORMAT = 'zest-page/4';
+export const PAGE_FORMAT = 'zest-page/5';
 export const emptyPage = (name: string, slug: string): Page => ({ format: PAGE_FORMAT, name, slug, blocks: [] });
 
 /** A page's address from its name: letters and digits of any script, hyphens between. */

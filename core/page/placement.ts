@@ -28,6 +28,13 @@ export function readRoom(text: string): Outcome<readonly string[]> {
   return good([top, right, bottom, left]);
 }
 
+/** Reads how high room is and gives the CSS for it. */
+export function readSpace(text: string): Outcome<string> {
+  const high = /^(\d+(?:\.\d+)?)(px|em|rem)$/.exec(text.trim().toLowerCase());
+  if (high && Number(high[1]) <= 1000) return good(high[0]);
+  return bad({ code: 'height', say: `“${text}” is no height.`, remedy: 'Write a length such as 24px or 2rem.' });
+}
+
 /** Whether a placement goes from edge to edge of the page. */
 export const isBleed = ({ width }: Pick<TableBlock, 'width'>): boolean => width.trim().toLowerCase() === 'bleed';
 
@@ -37,7 +44,7 @@ const css = (outcome: Outcome<string>): string => (outcome.ok ? outcome.value : 
  * The styles of a placement's box and of its table. The box keeps the room around and never grows wider
  * than its column; the table sits in it by automatic margins (CSS 2.2, section 17.5.2).
  */
-export function placementCss({ width, align, room: typed }: TableBlock): {
+export function placementCss({ width, align, room: typed }: Pick<TableBlock, 'width' | 'align' | 'room'>): {
   readonly box: readonly (readonly [string, string])[];
   readonly table: readonly (readonly [string, string])[];
 } {

@@ -1,22 +1,22 @@
-import type { Block, Page, TableBlock } from './page';
+import { mapBlocks, tablesOn } from './blocks';
+import type { Page, TableBlock } from './page';
 
 /** What a placement is dressed in: a theme, held at an edition or not. */
 export type Dress = Pick<TableBlock, 'theme' | 'held'>;
 
-const tablesOf = (page: Pick<Page, 'blocks'>): readonly TableBlock[] => page.blocks.filter((block: Block) => block.kind === 'table');
 /** A placement of no theme of its own takes the one that reaches it. */
 export const follows = ({ theme }: TableBlock): boolean => theme === '';
 const dressIn = ({ theme, held }: TableBlock): Dress => (held === undefined ? { theme } : { theme, held });
 
 /** The theme that reaches a whole page from one of its placements: the first that says so. */
 export function pageDress(page: Pick<Page, 'blocks'>): Dress | undefined {
-  const found = tablesOf(page).find((block) => block.reach === 'page' && !follows(block));
+  const found = tablesOn(page).find((block) => block.reach === 'page' && !follows(block));
   return found && dressIn(found);
 }
 
 /** The theme that reaches the whole site: from the first of these pages that has a placement which says so. */
 export function siteDress(pages: readonly Pick<Page, 'blocks'>[]): Dress | undefined {
-  const found = pages.flatMap(tablesOf).find((block) => block.reach === 'site' && !follows(block));
+  const found = pages.flatMap(tablesOn).find((block) => block.reach === 'site' && !follows(block));
   return found && dressIn(found);
 }
 
@@ -26,8 +26,11 @@ export function siteDress(pages: readonly Pick<Page, 'blocks'>[]): Dress | undef
  */
 export function dressed<P extends Pick<Page, 'blocks'>>(page: P, site: Dress | undefined): P {
   const reaching = pageDress(page) ?? siteDress([page]) ?? site;
-  if (!tablesOf(page).some(follows)) return page;
-  return { ...page, blocks: page.blocks.map((block) => (block.kind === 'table' && follows(block) && reaching ? { ...block, ...reaching } : block)) };
+  if (!tablesOn(page).some(follows)) return page;
+  return {
+    ...page,
+    blocks: mapBlocks(page.blocks, (block) => (block.kind === 'table' && follows(block) && reaching ? { ...block, ...reaching } : block)),
+  };
 }
 
 /** A placement on one of some pages. */
@@ -44,13 +47,13 @@ export function reached<P extends Pick<Page, 'blocks'>>(
 ): { readonly follow: readonly Spot<P>[]; readonly keep: readonly Spot<P>[] } {
   const within = from.reach === 'site' ? [on, ...pages.filter((page) => page !== on)] : from.reach === 'page' ? [on] : [];
   const spots = within
-    .flatMap((page) => tablesOf(page).map((block) => ({ page, block })))
-    .filter(({ block }) => block.id !== from.id || !tablesOf(on).includes(block));
+    .flatMap((page) => tablesOn(page).map((block) => ({ page, block })))
+    .filter(({ block }) => block.id !== from.id || !tablesOn(on).includes(block));
   const isTaken = ({ page, block }: Spot<P>): boolean => {
     if (!follows(block)) return false;
     const nearer = pageDress(page);
-    if (from.reach === 'page') return tablesOf(on).find((each) => each.reach === 'page' && !follows(each)) === from;
-    return nearer === undefined && [on, ...within].flatMap(tablesOf).find((each) => each.reach === 'site' && !follows(each)) === from;
+    if (from.reach === 'page') return tablesOn(on).find((each) => each.reach === 'page' && !follows(each)) === from;
+    return nearer === undefined && [on, ...within].flatMap(tablesOn).find((each) => each.reach === 'site' && !follows(each)) === from;
   };
   return { follow: spots.filter(isTaken), keep: spots.filter((spot) => !isTaken(spot)) };
 }

@@ -1,9 +1,11 @@
-import { array, boolean, lazy, number, object, string, type ObjectSchema } from 'yup';
+import { array, boolean, lazy, mixed, number, object, string, type AnySchema, type ObjectSchema } from 'yup';
+import { parseColour } from '../colour';
 import { bad, good, type Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
 import { nameSchema } from '../theme';
+import { cellProblem, isPictureAddress, type Cell } from '../table';
 import { PAGE_FORMAT, type Page } from './page';
-import { readRoom, readWidth } from './placement';
+import { readRoom, readSpace, readWidth } from './placement';
 import { labelLanguages, words } from './visitor';
 
 const id = string()
@@ -53,7 +55,22 @@ const visitorSchema = object({
   wording: wordingSchema.required(),
 }).noUnknown();
 
-const blockKinds = {
+const widthText = string()
+  .strict()
+  .required()
+  .max(40)
+  .test('width', (text, context) => {
+    const say = says(readWidth(text ?? ''));
+    return say === undefined || context.createError({ message: say });
+  });
+const align = string().strict().required().oneOf(['start', 'center', 'end'], 'A table sits at the start, the center or the end.');
+const colourText = string()
+  .strict()
+  .defined()
+  .max(100)
+  .test('colour', 'Write a colour such as #f4f1ea or teal, or nothing for none.', (text) => text === '' || parseColour(text ?? '') !== undefined);
+/** What nothing else stands in. */
+const leaves = {
   heading: object({
     id,
     kind: string().strict().required(),
@@ -63,7 +80,37 @@ const blockKinds = {
   text: object({
     id,
     kind: string().strict().required(),
-    text: string().strict().defined().max(20_000, 'A text has at most 20,000 characters.'),
+    text: mixed<Cell>()
+      .defined('The text is missing; it may be empty.')
+      .test('text', (text, context) => {
+        const say = typeof text === 'string' ? (text.length > 20_000 ? 'A text has at most 20,000 characters.' : undefined) : cellProblem(text);
+        return say === undefined || context.createError({ message: say });
+      }),
+  }).noUnknown(),
+  picture: object({
+    id,
+    kind: string().strict().required(),
+    src: string()
+      .strict()
+      .defined()
+      .max(300)
+      .test('src', 'A picture is one that was brought in, on this server.', (src) => src === '' || isPictureAddress(src ?? '')),
+    alt: string().strict().defined().max(500, 'What a picture shows is said in at most 500 characters.'),
+    caption: string().strict().defined().max(500, 'A picture’s caption has at most 500 characters.'),
+    width: widthText,
+    align,
+  }).noUnknown(),
+  spacer: object({
+    id,
+    kind: string().strict().required(),
+    height: string()
+      .strict()
+      .required()
+      .max(40)
+      .test('height', (text, context) => {
+        const say = says(readSpace(text ?? ''));
+        return say === undefined || context.createError({ message: say });
+      }),
   }).noUnknown(),
   table: object({
     id,
@@ -75,15 +122,8 @@ const blockKinds = {
     reach: string().strict().oneOf(['page', 'site'], 'A theme reaches its own table, the page or the site.').optional(),
     isolated: boolean().strict().optional(),
     bare: boolean().strict().optional(),
-    width: string()
-      .strict()
-      .required()
-      .max(40)
-      .test('width', (text, context) => {
-        const say = says(readWidth(text ?? ''));
-        return say === undefined || context.createError({ message: say });
-      }),
-    align: string().strict().required().oneOf(['start', 'center', 'end'], 'A table sits at the start, the center or the end.'),
+    width: widthText,
+    align,
     room: string()
       .strict()
       .required()
@@ -96,14 +136,61 @@ const blockKinds = {
   }).noUnknown(),
 };
 
-const blockSchema = lazy((block: unknown) => {
-  const kind = (block as { kind?: unknown } | null | undefined)?.kind;
-  const known = typeof kind === 'string' && kind in blockKinds ? blockKinds[kind as keyof typeof blockKinds] : undefined;
-  return (
-    known ??
-    object({ kind: string().strict().required('A block says its kind.').oneOf(Object.keys(blockKinds), 'A block is a heading, a text or a table.') })
-  );
-});
+type Kinds = Readonly<Record<string, AnySchema>>;
+/** Blocks of some kinds. Each is looked at by its own kind's schema. */
+const blocksOf = (kinds: Kinds, most: number): AnySchema =>
+  array()
+    .strict()
+    .required('The blocks are missing.')
+    .of(
+      lazy((block: unknown) => {
+        const kind = (block as { kind?: unknown } | null | undefined)?.kind;
+        const known = typeof kind === 'string' && Object.hasOwn(kinds, kind) ? kinds[kind] : undefined;
+        return known ?? object({ kind: string().strict().required('A block says its kind.').oneOf(Object.keys(kinds), unknownKind(kind, kinds)) });
+      }) as never,
+    )
+    .max(most, `At most ${most} blocks stand here.`);
+
+const unknownKind = (kind: unknown, kinds: Kinds): string =>
+  typeof kind === 'string' && Object.hasOwn(allKinds, kind)
+    ? `A block of the kind ${kind} cannot stand in another of ${Object.hasOwn(kinds, 'columns') ? 'sections' : 'columns'}.`
+    : 'A block is a heading, a text, a picture, a table, room, columns or a section.';
+
+const columns = object({
+  id,
+  kind: string().strict().required(),
+  columns: array()
+    .strict()
+    .required('The columns are missing.')
+    .min(1, 'There is at least one column.')
+    .max(4, 'There are at most four columns side by side.')
+    .of(
+      object({
+        share: number().strict().required().min(1, 'A column’s share is from 1 to 12.').max(12, 'A column’s share is from 1 to 12.'),
+        blocks: blocksOf(leaves, 200),
+      }).noUnknown() as never,
+    ),
+}).noUnknown();
+/** Columns do not stand in columns, nor sections in anything, so that a page is never deeper than it can be read. */
+const section = object({
+  id,
+  kind: string().strict().required(),
+  fill: colourText,
+  ink: colourText,
+  blocks: blocksOf({ ...leaves, columns }, 200),
+}).noUnknown();
+const allKinds: Kinds = { ...leaves, columns, section };
+
+/** The ids in what may be blocks, whatever came. */
+function idsIn(blocks: unknown, depth = 0): readonly unknown[] {
+  // Deeper is refused by the kinds of blocks.
+  if (!Array.isArray(blocks) || depth > 3) return [];
+  return blocks.flatMap((each: unknown) => {
+    const block = (typeof each === 'object' ? each : null) as { id?: unknown; blocks?: unknown; columns?: unknown } | null;
+    const inner = Array.isArray(block?.columns) ? block.columns.map((column: { blocks?: unknown } | null) => column?.blocks) : [];
+    return block ? [block.id, ...[block.blocks, ...inner].flatMap((list) => idsIn(list, depth + 1))] : [];
+  });
+}
 
 const MOST_WEIGHT = 50;
 const part = number()
@@ -127,16 +214,14 @@ export const pageSchema = object({
       /^[\p{Ll}\p{Lo}\p{Lm}\p{N}\p{M}]+(-[\p{Ll}\p{Lo}\p{Lm}\p{N}\p{M}]+)*$/u,
       'An address is made of lower-case letters, digits and single hyphens.',
     ),
-  blocks: array()
-    .strict()
-    .required('The blocks are missing.')
-    .of(blockSchema as never)
-    .max(500, 'A page has at most 500 blocks.')
-    .test(
-      'ids',
-      'Two blocks have the same id.',
-      (blocks) => new Set((blocks as { id?: string }[] | undefined)?.map((block) => block?.id)).size === (blocks?.length ?? 0),
-    ),
+  blocks: blocksOf(allKinds, 500).test('ids', 'Two blocks have the same id.', (blocks: unknown) => {
+    const ids = idsIn(blocks);
+    return new Set(ids).size === ids.length;
+  }),
+  title: string().strict().max(200, 'A title has at most 200 characters.').optional(),
+  description: string().strict().max(500, 'A description has at most 500 characters.').optional(),
+  inMenu: boolean().strict().optional(),
+  wide: boolean().strict().optional(),
   weight: object({ ids: part, classes: part }).noUnknown().optional().default(undefined),
   insists: boolean().strict().optional(),
 }).noUnknown('A page has no other fields.') as unknown as ObjectSchema<Page>;
@@ -153,11 +238,11 @@ const since3 = { choose: false, columns: false, rowLink: false, header: false, t
 /**
  * In `zest-page/1` visitors could do nothing with a table but read it; in `zest-page/2` they could not choose rows, see hidden
  * columns, follow a row's link, keep the header in view and have totals of what was found; in `zest-page/3` all columns could be
- * sorted by, and the first sort knew its column by its place alone.
+ * sorted by, and the first sort knew its column by its place alone; in `zest-page/4` there were only headings, texts and tables.
  */
 function upgraded(json: unknown): unknown {
   const old = json as { readonly format?: unknown; readonly blocks?: unknown } | null;
-  if (typeof old !== 'object' || !/^zest-page\/[123]$/.test(String(old?.format)) || !Array.isArray(old?.blocks)) return json;
+  if (typeof old !== 'object' || !/^zest-page\/[1234]$/.test(String(old?.format)) || !Array.isArray(old?.blocks)) return json;
   const blocks = (old.blocks as readonly unknown[]).map((each) => {
     const block = each as { readonly kind?: unknown; readonly visitor?: unknown } | null;
     if (typeof block !== 'object' || block?.kind !== 'table') return each;

@@ -128,3 +128,21 @@ export function stretchesOf(cell: Cell): readonly Stretch[] {
     return { text: text.slice(from, to), marks: marks.filter((mark) => mark.from <= from && mark.to >= to) };
   });
 }
+
+/** A text's paragraphs: an empty line parts them, and each keeps its marks. */
+export function paragraphsOf(cell: Cell): readonly Cell[] {
+  const text = textOf(cell);
+  const found: Cell[] = [];
+  let from = 0;
+  for (const { 0: gap, index } of [...text.matchAll(/\n\s*\n/g), { 0: '', index: text.length }]) {
+    const piece = text.slice(from, index);
+    const start = from + (piece.length - piece.trimStart().length);
+    const end = start + piece.trim().length;
+    const marks = marksIn(cell)
+      .filter((mark) => mark.from < end && mark.to > start)
+      .map((mark) => ({ ...mark, from: Math.max(mark.from, start) - start, to: Math.min(mark.to, end) - start }));
+    if (end > start) found.push(cellOf(text.slice(start, end), marks));
+    from = index + gap.length;
+  }
+  return found;
+}

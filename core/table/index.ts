@@ -25,6 +25,7 @@ export {
   markKinds,
   marksIn,
   retype,
+  paragraphsOf,
   stretchesOf,
   textOf,
   textsOf,

@@ -75,7 +75,7 @@ describe('Migrations', () => {
     await migrate(database, 6);
     const table = { id: 'a', kind: 'table', table: 't', theme: 'h', width: 'fill', align: 'start', room: '0' };
     const page = { format: 'zest-page/1', name: 'p', slug: 'p', blocks: [{ id: 'b', kind: 'text', text: 'x' }, table] };
-    const now = { ...page, format: 'zest-page/4', blocks: [page.blocks[0], { ...table, visitor: null }] };
+    const now = { ...page, format: 'zest-page/5', blocks: [page.blocks[0], { ...table, visitor: null }] };
     await database.query('insert into pages (id, document) values ($1, $2)', ['p', JSON.stringify(page)]);
     await database.query("insert into page_editions (page_id, number, document, tables) values ('p', 1, $1, '{}')", [JSON.stringify(page)]);
     await migrate(database);
@@ -91,7 +91,7 @@ describe('Migrations', () => {
     const page = { format: 'zest-page/2', name: 'p', slug: 'p', blocks: [table] };
     await database.query('insert into pages (id, document) values ($1, $2)', ['p', JSON.stringify(page)]);
     await migrate(database);
-    const now = { ...page, format: 'zest-page/4', blocks: [{ ...table, visitor: PLAIN_VISITOR }] };
+    const now = { ...page, format: 'zest-page/5', blocks: [{ ...table, visitor: PLAIN_VISITOR }] };
     expect((await createStores(database).pages.get('p')).document as unknown).toEqual(now);
     expect(readPage(page)).toEqual({ ok: true, value: now as never });
   });
@@ -103,7 +103,7 @@ describe('Migrations', () => {
     await database.query('insert into pages (id, document) values ($1, $2)', ['p', JSON.stringify(page)]);
     await migrate(database);
     const visitor = { ...PLAIN_VISITOR, first: { column: 2, name: '', direction: 'descending' } };
-    const now = { ...page, format: 'zest-page/4', blocks: [{ ...table, visitor }] };
+    const now = { ...page, format: 'zest-page/5', blocks: [{ ...table, visitor }] };
     expect((await createStores(database).pages.get('p')).document as unknown).toEqual(now);
     expect(readPage(page)).toEqual({ ok: true, value: now as never });
   });

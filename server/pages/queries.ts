@@ -1,4 +1,4 @@
-import { dressed, following, heldAt, siteDress, tableRef, type Page, type Published, type TableBlock } from '../../core/page';
+import { dressed, following, heldAt, siteDress, tableRef, tablesOn, type Page, type Published, type TableBlock } from '../../core/page';
 import type { Table } from '../../core/table';
 import { changesOf } from '../changes/changes';
 import { Refusal } from '../problems';
@@ -65,7 +65,7 @@ export class PageStore extends DocumentStore<Page> {
   async publish(id: string, along: readonly Published[] = []): Promise<Edition & { readonly slug: string }> {
     const edition = await this.database.transaction(async (queries) => {
       const { document } = await this.get(id, queries);
-      const placed = document.blocks.flatMap((block) => (block.kind === 'table' ? [block] : []));
+      const placed = tablesOn(document);
       const ids = async (table: 'tables' | 'themes', wanted: readonly string[]): Promise<readonly string[]> =>
         (await queries.query<{ id: string }>(`select id from ${table} where id = any($1) and deleted_at is null`, [wanted])).map((row) => row.id);
       const isAlong = (kind: Published['kind'], each: string): boolean => along.some((other) => other.kind === kind && other.id === each);
@@ -111,7 +111,7 @@ export class PageStore extends DocumentStore<Page> {
     const site = siteDress(live.map(({ page }) => page));
     return live.flatMap(({ id, page }) => {
       const blocks = following(page, published, site);
-      return blocks.length === 0 ? [] : [{ id, name: page.name, slug: page.slug, blocks: dressed({ blocks }, site).blocks }];
+      return blocks.length === 0 ? [] : [{ id, name: page.name, slug: page.slug, blocks }];
     });
   }
 
@@ -153,8 +153,7 @@ export class PageStore extends DocumentStore<Page> {
   async pending(id: string): Promise<readonly Pending[]> {
     const { document } = await this.get(id);
     const live = await this.liveOnes(this.database);
-    const { blocks } = dressed(document, siteDress(live.map(({ page }) => page)));
-    const placed = blocks.flatMap((block) => (block.kind === 'table' ? [block] : []));
+    const placed = tablesOn(dressed(document, siteDress(live.map(({ page }) => page))));
     const themes = placed.filter(({ held }) => held === undefined).map(({ theme }) => theme);
     const tables = placed.filter(({ heldTable }) => heldTable === undefined).map(({ table }) => table);
     const all = [
@@ -214,7 +213,7 @@ export class PageStore extends DocumentStore<Page> {
       [slug],
     );
     if (!row) return undefined;
-    const placed = row.document.blocks.flatMap((block) => (block.kind === 'table' ? [block] : []));
+    const placed = tablesOn(row.document);
     const newest = await this.tables.newestNumbers(placed.map(({ table }) => table));
     const tables = new Map<string, Table>();
     for (const block of placed) {

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
-import { compilePage, heldKey, writeCss, writeHtml, type PageInput } from '../../core/compile';
+import { compilePage, heldKey, type MenuItem, writeCss, writeHtml, type PageInput } from '../../core/compile';
 import { cssOf, judge, NOTHING_JUDGED, readHouse, ROWS_TO_JUDGE, settled, type HouseSheet } from '../../core/house';
-import { dressed, siteDress, themeRef, type Block } from '../../core/page';
+import { dressed, siteDress, tablesOn, themeRef, type Page, type TableBlock } from '../../core/page';
 import { previewOf } from '../../core/table';
 import type { Theme } from '../../core/theme';
 import { changesOf } from '../changes/changes';
@@ -29,6 +29,13 @@ export interface LivePagesOptions {
   readonly house: HouseStore;
   readonly siteName: string;
 }
+
+/** The pages that the site's menu leads to, by name. */
+const menuOf = (pages: readonly Page[], here: string): readonly MenuItem[] =>
+  pages
+    .filter(({ inMenu }) => inMenu)
+    .sort((a, b) => a.name.localeCompare(b.name))
+    .map(({ name, slug }) => ({ name, href: `/site/${encodeURIComponent(slug)}`, isHere: slug === here }));
 
 /** An address that changes with what stands there, so that it may be kept for good. */
 const versioned = (address: string, { tag }: Served): string => `${address}?v=${tag}`;
@@ -77,8 +84,10 @@ export class LivePages {
     const live = await pages.atAddress(slug);
     if (!live) return undefined;
     const { page, tables } = live;
-    const site = siteDress(await pages.livePages());
-    const themes = await this.themesOf(dressed(page, site).blocks);
+    const all = await pages.livePages();
+    const site = siteDress(all);
+    const menu = menuOf(all, slug);
+    const themes = await this.themesOf(tablesOn(dressed(page, site)));
     const house = await this.house();
     const address = `/site/${encodeURIComponent(slug)}.css`;
     const options = {
@@ -87,19 +96,18 @@ export class LivePages {
       runtime: versioned('/site/table.js', this.runtime()),
       siteName,
     };
-    const compiled = compilePage({ page, tables, themes, site }, options);
+    const compiled = compilePage({ page, tables, themes, site, menu }, options);
     // A few rows are enough to see what a house stylesheet does to a long table.
     const short = new Map([...tables].map(([id, table]) => [id, previewOf(table, ROWS_TO_JUDGE)]));
-    const judgement = house.sheet ? judge(compilePage({ page, tables: short, themes, site }, options), house.sheet) : NOTHING_JUDGED;
+    const judgement = house.sheet ? judge(compilePage({ page, tables: short, themes, site, menu }, options), house.sheet) : NOTHING_JUDGED;
     const css = served(writeCss(settled(compiled, judgement, page), 'compact'));
     const html = writeHtml(compiled.html).replaceAll(`href="${address}"`, `href="${versioned(address, css)}"`);
     return { html: served(`<!doctype html>\n${html}\n`), css };
   }
 
   /** Each placement's theme: its newest edition, or the one at which it is held, under a class of its own. One that is gone gives way to the newest. */
-  private async themesOf(blocks: readonly Block[]): Promise<PageInput['themes']> {
+  private async themesOf(placed: readonly TableBlock[]): Promise<PageInput['themes']> {
     const { themes } = this.options;
-    const placed = blocks.filter((block) => block.kind === 'table');
     const newest = new Map((await themes.newest([...new Set(placed.map(({ theme }) => theme))])).map((each) => [each.id, each]));
     const found = new Map<string, { readonly key: string; readonly theme: Theme }>();
     for (const block of placed) {

@@ -35,7 +35,7 @@ const read = (source: string): HouseSheet => {
 /** A page with one table, two where `isDouble`. */
 function pageOf(theme: Theme, table: Table, visitor = false): CompiledPage {
   const page: Page = {
-    format: 'zest-page/4',
+    format: 'zest-page/5',
     name: 'Crossings',
     slug: 'crossings',
     blocks: [

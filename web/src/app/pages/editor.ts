@@ -24,15 +24,27 @@ import { RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import { heldKey, type PageInput } from '../../../../core/compile';
 import {
+  canStand,
+  copyOf,
   dressed,
+  emptyBlock,
+  everyBlock,
+  mapBlocks,
+  moveBlock,
+  nudgeBlock,
   pageDress,
   pageSchema,
+  placeOfBlock,
+  putIn,
   reached,
   readRoom,
   readWidth,
   siteDress,
   tableRef,
+  tablesOn,
+  takeOut,
   themeRef,
+  within,
   type Block,
   type Page,
   type Spot,
@@ -51,6 +63,9 @@ import { OpenDocument } from '../documents/open-document';
 import { Publisher } from '../publishing/publisher';
 import { detailOf, verdictOf, type Seen } from './page-verdict';
 import { Preview } from './preview';
+import { BlockForm } from './block-form';
+import { blockKinds, kindNames, titleOf } from './block-names';
+import { BlockOutline, type Moved } from './block-outline';
 import type { PageEditions } from './editions-dialog';
 import { HouseFindings } from './house-findings';
 import { ThreeWidths } from './three-widths';
@@ -63,6 +78,8 @@ type LiveState = KeptPage['live'];
   selector: 'zest-page-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    BlockForm,
+    BlockOutline,
     DatePipe,
     HouseFindings,
     MatButtonModule,
@@ -92,6 +109,8 @@ export class PageEditor implements OnInit {
 
   private readonly open = inject<OpenDocument<Page>>(OpenDocument);
   protected readonly page = this.open.document;
+  protected readonly blockKinds = blockKinds;
+  protected readonly kindNames = kindNames;
   protected readonly missing = this.open.missing;
   protected readonly tables = signal<readonly KeptTable[]>([]);
   protected readonly themes = signal<readonly KeptTheme[]>([]);
@@ -120,15 +139,16 @@ export class PageEditor implements OnInit {
   });
   private readonly stage = viewChild<ElementRef<HTMLElement>>('stage');
 
-  protected readonly picked = computed(() => this.page()?.blocks.find(({ id }) => id === this.pickedId()));
+  private readonly placements = computed(() => tablesOn(this.page() ?? { blocks: [] }));
+  protected readonly picked = computed(() => this.blockOf(this.pickedId()));
   protected readonly preview = computed<PageInput | undefined>(() => {
     const page = this.page();
     if (!page) return undefined;
     const themes = new Map(this.themes().map(({ id, key, document }) => [id, { key, theme: document }]));
     // A held edition that is on its way, or gone, is seen as the theme is now.
-    for (const block of dressed(page, undefined).blocks) {
-      const now = block.kind === 'table' && block.held !== undefined ? themes.get(block.theme) : undefined;
-      if (block.kind !== 'table' || block.held === undefined || !now) continue;
+    for (const block of tablesOn(dressed(page, undefined))) {
+      const now = block.held === undefined ? undefined : themes.get(block.theme);
+      if (block.held === undefined || !now) continue;
       const held = this.heldThemes().get(themeRef(block));
       themes.set(themeRef(block), held ? { key: heldKey(now.key, block.held), theme: held } : now);
     }
@@ -144,11 +164,11 @@ export class PageEditor implements OnInit {
     effect(() => this.under.page.set(this.preview()));
     followRoom(this.stage, () => 40, this);
     effect(() => {
-      const wanted = [...new Set((this.page()?.blocks ?? []).flatMap((block) => (block.kind === 'table' && block.table ? [block.table] : [])))];
+      const wanted = [...new Set(this.placements().map(({ table }) => table))].filter(Boolean);
       for (const id of wanted) if (!this.fullTables().has(id)) void this.fetchTable(id);
     });
     effect(() => {
-      for (const block of this.page()?.blocks ?? []) if (block.kind === 'table') void this.fetchEditions(block);
+      for (const block of this.placements()) void this.fetchEditions(block);
     });
   }
 
@@ -243,11 +263,8 @@ export class PageEditor implements OnInit {
     }
   }
 
-  protected title(block: Block): string {
-    if (block.kind === 'table') return this.tables().find(({ id }) => id === block.table)?.document.name ?? 'A table that is gone';
-    const text = block.text.trim().replace(/\s+/g, ' ');
-    return text === '' ? (block.kind === 'heading' ? 'Empty heading' : 'Empty text') : text.slice(0, 60);
-  }
+  protected readonly title = (block: Block): string => titleOf(block, this.tables());
+  protected readonly about = (block: Block): string => (block.kind === 'table' ? `Table in ${this.themeName(block)}` : kindNames[block.kind]);
   protected columnsOf(block: TableBlock): readonly string[] {
     const table = this.tables().find(({ id }) => id === block.table)?.document;
     return table ? columnNames(table) : [];
@@ -274,65 +291,72 @@ export class PageEditor implements OnInit {
     const id = this.pickedId();
     this.change('let the page’s tables follow', '', (page) => ({
       ...page,
-      blocks: page.blocks.map((block) =>
+      blocks: mapBlocks(page.blocks, (block) =>
         block.kind === 'table' && block.id !== id ? { ...block, theme: '', held: undefined, reach: undefined } : block,
       ),
     }));
   }
 
-  protected add(kind: Block['kind']): void {
-    const id = `b${crypto.randomUUID().slice(0, 8)}`;
+  private newBlock(kind: Block['kind'], id: string): Block {
+    if (kind !== 'table') return emptyBlock(kind, id);
     const first = this.tables()[0];
-    const block: Block =
-      kind === 'heading'
-        ? { id, kind, level: 2, text: '' }
-        : kind === 'text'
-          ? { id, kind, text: '' }
-          : {
-              id,
-              kind,
-              table: first?.id ?? '',
-              theme: this.reachingTheme() ? '' : first?.document.theme || (this.themes()[0]?.id ?? ''),
-              width: 'fill',
-              align: 'start',
-              room: '16px 0 24px',
-              visitor: null,
-            };
-    const at = (this.page()?.blocks.findIndex((each) => each.id === this.pickedId()) ?? -1) + 1 || (this.page()?.blocks.length ?? 0);
-    this.change(`add a ${kind}`, '', (page) => ({ ...page, blocks: page.blocks.toSpliced(at, 0, block) }));
-    this.pick(id);
+    const theme = this.reachingTheme() ? '' : first?.document.theme || (this.themes()[0]?.id ?? '');
+    return { id, kind, table: first?.id ?? '', theme, width: 'fill', align: 'start', room: '16px 0 24px', visitor: null };
   }
-  protected move(block: Block, by: -1 | 1): void {
-    this.change(`move “${this.title(block)}”`, '', (page) => {
-      const at = page.blocks.findIndex(({ id }) => id === block.id);
-      if (at + by < 0 || at + by >= page.blocks.length) return page;
-      return { ...page, blocks: page.blocks.toSpliced(at, 1).toSpliced(at + by, 0, block) };
-    });
+  /** Adds a block: into the picked one where that is an empty part of the page, else below it. */
+  protected add(kind: Block['kind']): void {
+    const block = this.newBlock(kind, newId());
+    const blocks = this.page()?.blocks ?? [];
+    const picked = this.picked();
+    const inside = picked && within(picked).findIndex((list) => list.length === 0);
+    const below = placeOfBlock(blocks, this.pickedId());
+    const wanted = [
+      ...(picked && inside !== undefined && inside >= 0 ? [{ block: picked.id, list: inside, at: 0 }] : []),
+      ...(below ? [{ ...below, at: below.at + 1 }] : []),
+      { block: '', list: 0, at: blocks.length },
+    ];
+    const place = wanted.find((each) => canStand(blocks, block, each));
+    if (place) this.change(`add a ${kind}`, '', (page) => ({ ...page, blocks: putIn(page.blocks, block, place) }));
+    this.pick(block.id);
   }
-  protected remove(block: Block): void {
-    this.change(`delete “${this.title(block)}”`, '', (page) => ({
-      ...page,
-      blocks: page.blocks.filter(({ id }) => id !== block.id),
-    }));
+  protected move({ id, to }: Moved): void {
+    this.change('move a block', '', (page) => ({ ...page, blocks: moveBlock(page.blocks, id, to) }));
+  }
+  protected nudge({ id, by }: { readonly id: string; readonly by: -1 | 1 }): void {
+    this.change('move a block', '', (page) => ({ ...page, blocks: nudgeBlock(page.blocks, id, by) }));
+  }
+  protected copy(id: string): void {
+    const blocks = this.page()?.blocks ?? [];
+    const [block, place] = [this.blockOf(id), placeOfBlock(blocks, id)];
+    if (!block || !place) return;
+    const copied = copyOf(block, newId);
+    this.change(`duplicate “${this.title(block)}”`, '', (page) => ({ ...page, blocks: putIn(page.blocks, copied, { ...place, at: place.at + 1 }) }));
+    this.pick(copied.id);
+  }
+  protected remove(id: string): void {
+    const block = this.blockOf(id);
+    if (!block) return;
+    this.change(`delete “${this.title(block)}”`, '', (page) => ({ ...page, blocks: takeOut(page.blocks, id) }));
     this.snackBar
       .open(`“${this.title(block)}” was taken off the page.`, 'Undo')
       .onAction()
       .subscribe(() => this.open.session()?.undo());
   }
+  private blockOf = (id: string): Block | undefined => everyBlock(this.page()?.blocks ?? []).find((block) => block.id === id);
   protected pick(id: string): void {
     this.pickedId.set(id);
     this.wrong.set({});
   }
   protected pickAt(index: number): void {
-    this.pick(this.page()?.blocks[index]?.id ?? '');
+    this.pick(everyBlock(this.page()?.blocks ?? [])[index]?.id ?? '');
   }
 
   /** Changes fields of the picked block. */
-  protected set(fields: Partial<TableBlock> | { text: string } | { level: 2 | 3 }): void {
+  protected set(fields: Partial<TableBlock> | Readonly<Record<string, unknown>>): void {
     const id = this.pickedId();
     this.change('change the page', `block ${id} ${Object.keys(fields).join(' ')}`, (page) => ({
       ...page,
-      blocks: page.blocks.map((block) => (block.id === id ? ({ ...block, ...fields } as Block) : block)),
+      blocks: mapBlocks(page.blocks, (block) => (block.id === id ? ({ ...block, ...fields } as Block) : block)),
     }));
   }
   protected setWidth(typed: string): void {
@@ -360,6 +384,11 @@ export class PageEditor implements OnInit {
     }
     this.wrong.set({ ...this.wrong(), slug: '' });
     this.change('change the address', 'slug', (before) => ({ ...before, slug: typed.trim() }));
+  }
+
+  /** Changes what is said of the page itself. */
+  protected setPage(fields: Partial<Pick<Page, 'title' | 'description' | 'inMenu' | 'wide'>>): void {
+    this.change('change the page', `page ${Object.keys(fields).join(' ')}`, (page) => ({ ...page, ...fields }));
   }
 
   protected async publish(): Promise<void> {
@@ -392,6 +421,8 @@ export class PageEditor implements OnInit {
     this.open.act(label, touches, make);
   }
 }
+
+const newId = (): string => `b${crypto.randomUUID().slice(0, 8)}`;
 
 /** Stands in while a table is on its way. */
 const emptyNotice: Table = tableOf('Opening…', [['Opening…']]);

@@ -67,7 +67,7 @@ export class HouseFindings {
   /** Whether one can go to the tables from here. */
   readonly goes = input(true);
   readonly settled = output();
-  /** A table to go to, by its block's place on the page. */
-  readonly picked = output<number>();
+  /** A table to go to, by its block's id. */
+  readonly picked = output<string>();
   protected readonly open = signal(false);
 }

@@ -5,7 +5,7 @@ import { RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import type { PageInput } from '../../../../core/compile';
 import { cssOf, HOUSE_FORMAT, houseIn, manners, type House, type Standing } from '../../../../core/house';
-import type { Page } from '../../../../core/page';
+import { tablesOn, type Page } from '../../../../core/page';
 import type { Table } from '../../../../core/table';
 import { followRoom } from '../controls/follow-room';
 import { Ruler } from '../controls/ruler';
@@ -61,7 +61,7 @@ export class HouseView {
       if (kept?.manner === '') this.own.set(kept);
     });
     effect(() => {
-      for (const block of this.page()?.blocks ?? []) if (block.kind === 'table' && !this.tables().has(block.table)) void this.fetch(block.table);
+      for (const { table } of tablesOn(this.page() ?? { blocks: [] })) if (!this.tables().has(table)) void this.fetch(table);
     });
     void this.load();
   }
@@ -71,7 +71,7 @@ export class HouseView {
       const [pages, themes] = await Promise.all([firstValueFrom(this.api.pages()), firstValueFrom(this.api.themes())]);
       this.themes.set(themes);
       this.pages.set(pages);
-      this.pageId.set(pages.find(({ document }) => document.blocks.some(({ kind }) => kind === 'table'))?.id ?? pages[0]?.id ?? '');
+      this.pageId.set(pages.find(({ document }) => tablesOn(document).length > 0)?.id ?? pages[0]?.id ?? '');
     });
   }
   private async fetch(id: string): Promise<void> {

@@ -5,7 +5,7 @@ import { MatDialog } from '@angular/material/dialog';
 import { MatIconModule } from '@angular/material/icon';
 import { Router, RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
-import { emptyPage, slugOf } from '../../../../core/page';
+import { emptyPage, slugOf, tablesOn } from '../../../../core/page';
 import { Deleting } from '../controls/deleting';
 import { askName } from '../controls/name-dialog';
 import { Api, type KeptPage } from '../documents/api';
@@ -112,7 +112,7 @@ export class PageLibrary {
   }
 
   protected count({ document }: KeptPage): string {
-    const tables = document.blocks.filter(({ kind }) => kind === 'table').length;
+    const tables = tablesOn(document).length;
     const blocks = document.blocks.length === 1 ? '1 block' : `${document.blocks.length} blocks`;
     return `${blocks}, ${tables === 1 ? '1 table' : `${tables} tables`}`;
   }

@@ -8,6 +8,7 @@ import { firstValueFrom } from 'rxjs';
 import { tableKinds, textsOf, type Table } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
 import { CardWall } from '../controls/card-wall';
+import { tablesOn } from '../../../../core/page';
 import { Deleting } from '../controls/deleting';
 import { Dressed } from '../controls/dressed';
 import { askName } from '../controls/name-dialog';
@@ -130,9 +131,8 @@ export class TableLibrary {
     ]);
     const standing = new Map<string, string[]>();
     for (const { document } of pages ?? [])
-      for (const block of document.blocks)
-        if (block.kind === 'table' && !standing.get(block.table)?.includes(document.name))
-          standing.set(block.table, [...(standing.get(block.table) ?? []), document.name]);
+      for (const block of tablesOn(document))
+        if (!standing.get(block.table)?.includes(document.name)) standing.set(block.table, [...(standing.get(block.table) ?? []), document.name]);
     this.pages.set(standing);
     this.themes.set(new Map(themes?.map((theme) => [theme.id, theme])));
     this.tables.set(tables ?? this.tables());

@@ -1,0 +1,74 @@
+import { placementCss, tableRef, themeRef, type TableBlock } from '../page';
+import type { Table } from '../table';
+import { leavesOut, stacks, turns } from './arrangement-rules';
+import { headerFrameRules } from './header-rules';
+import { element, type Element, type MarkupNode } from './markup';
+import type { PageInput, PageOptions } from './page-input';
+import { contract } from './selectors';
+import { rule, type CssNode } from './stylesheet';
+import { boxed, framedTable, tableElement, tableRules, type TableHtmlOptions } from './table-html';
+import { visitedTable } from './visitor-html';
+
+/** The box around a placement, which has the room around it. Placements are numbered by their place on the page, from 1. */
+export const boxId = (at: number): string => `box-${at}`;
+
+/** Rules for one placement alone: its room, its table's width, its columns'. */
+export function placementRules(at: number, block: TableBlock, placed: Table | undefined): readonly CssNode[] {
+  const { box, table } = placementCss(block);
+  const selector = `#place-${at}`;
+  // What visitors use stands around the frame, and within the room that the placement has.
+  const within = block.visitor === null ? selector : `${selector}>.${contract.frame}`;
+  return [
+    rule(`#${boxId(at)}`, ...box),
+    ...(block.visitor?.header === true ? headerFrameRules(within) : []),
+    ...(table.length > 0 ? [rule(`${within}>table`, ...table)] : []),
+    ...(placed ? tableRules(placed, `${within}>table`) : []),
+  ];
+}
+
+/** A placed table as it stands on its page; a sentence in its place where it is gone. */
+export function placementNodes(block: TableBlock, at: number, { tables, themes }: PageInput, page: PageOptions): readonly MarkupNode[] {
+  const table = tables.get(tableRef(block));
+  if (!table) return [element('p', {}, 'The table that stood here is gone.')];
+  const id = `place-${at}`;
+  const dress = themes.get(themeRef(block));
+  const theme = dress?.key;
+  const { visitor } = block;
+  const options: TableHtmlOptions = {
+    id,
+    theme,
+    sortable: visitor?.sort === true,
+    unsorted: visitor?.unsorted,
+    filtered: visitor?.filter === true,
+    totals: visitor?.totals === true,
+    header: visitor?.header === true,
+    bare: block.bare === true,
+    labelled: dress !== undefined && stacks(dress.theme),
+    turned: visitor === null && dress !== undefined && turns(dress.theme),
+    fewer: dress !== undefined && leavesOut(dress.theme),
+  };
+  const framed = framedTable(table, options);
+  const alone = (box: Element): readonly Element[] => [block.isolated ? isolated(box, page) : box];
+  if (visitor !== null) {
+    const isMore = visitor.columns && table.columns.some(({ hidden }) => hidden);
+    const whole = isMore ? tableElement(table, { ...options, described: true, whole: true }) : undefined;
+    return alone(boxed(visitedTable(framed, table, visitor, { id, theme, whole }), boxId(at)));
+  }
+  return alone(boxed({ ...framed, attributes: { ...framed.attributes, id, class: contract.frame } }, boxId(at)));
+}
+
+/**
+ * A placement in a shadow root of its own, which comes with the markup and needs no script (HTML Standard, "The template
+ * element", shadowrootmode). It brings the page's stylesheet along, since none of the page's own reach it.
+ */
+const isolated = (box: Element, { stylesheet, rooted }: PageOptions): Element =>
+  element(
+    contract.host,
+    {},
+    element(
+      'template',
+      rooted ? { 'data-root': '' } : { shadowrootmode: 'open' },
+      element('link', { rel: 'stylesheet', href: stylesheet }),
+      element('div', { class: contract.alone }, box),
+    ),
+  );
