@@ -70,10 +70,10 @@ describe('A page of blocks', () => {
     const grips = await driver.executeScript<readonly never[]>("return [...document.querySelectorAll('zest-block-outline .grip')]");
     await driver
       .actions({ async: true })
-      .move({ origin: grips[0] as never })
+      .move({ origin: grips[0] })
       .press()
-      .move({ origin: grips[0] as never, x: 0, y: 12, duration: 100 })
-      .move({ origin: grips[2] as never, x: 0, y: 14, duration: 400 })
+      .move({ origin: grips[0], x: 0, y: 12, duration: 100 })
+      .move({ origin: grips[2], x: 0, y: 14, duration: 400 })
       .pause(200)
       .release()
       .perform();

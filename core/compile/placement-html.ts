@@ -1,4 +1,4 @@
-import { placementCss, tableRef, themeRef, type TableBlock } from '../page';
+import { placementCss, tableRef, tablesOn, themeRef, type TableBlock } from '../page';
 import type { Table } from '../table';
 import { leavesOut, stacks, turns } from './arrangement-rules';
 import { headerFrameRules } from './header-rules';
@@ -27,7 +27,8 @@ export function placementRules(at: number, block: TableBlock, placed: Table | un
 }
 
 /** A placed table as it stands on its page; a sentence in its place where it is gone. */
-export function placementNodes(block: TableBlock, at: number, { tables, themes }: PageInput, page: PageOptions): readonly MarkupNode[] {
+export function placementNodes(block: TableBlock, at: number, input: PageInput, page: PageOptions): readonly MarkupNode[] {
+  const { tables, themes } = input;
   const table = tables.get(tableRef(block));
   if (!table) return [element('p', {}, 'The table that stood here is gone.')];
   const id = `place-${at}`;
@@ -43,6 +44,7 @@ export function placementNodes(block: TableBlock, at: number, { tables, themes }
     totals: visitor?.totals === true,
     header: visitor?.header === true,
     bare: block.bare === true,
+    nth: nthOf(block, input),
     labelled: dress !== undefined && stacks(dress.theme),
     turned: visitor === null && dress !== undefined && turns(dress.theme),
     fewer: dress !== undefined && leavesOut(dress.theme),
@@ -55,6 +57,17 @@ export function placementNodes(block: TableBlock, at: number, { tables, themes }
     return alone(boxed(visitedTable(framed, table, visitor, { id, theme, whole }), boxId(at)));
   }
   return alone(boxed({ ...framed, attributes: { ...framed.attributes, id, class: contract.frame } }, boxId(at)));
+}
+
+/** The how manieth placement of its page it is whose table is called so. */
+function nthOf(block: TableBlock, { page, tables }: PageInput): number {
+  const called = (each: TableBlock): string => {
+    const table = tables.get(tableRef(each));
+    return table?.caption || table?.name || '';
+  };
+  const placed = tablesOn(page);
+  const until = placed.findIndex(({ id }) => id === block.id) + 1;
+  return placed.slice(0, until).filter((each) => called(each) === called(block)).length;
 }
 
 /**

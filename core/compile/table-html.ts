@@ -69,6 +69,8 @@ export interface TableHtmlOptions {
   readonly isTurned?: boolean;
   /** Whether its caption is heard and not seen. */
   readonly bare?: boolean;
+  /** The how manieth of this name it is on its page: regions are told apart by their names. */
+  readonly nth?: number;
   /** Shows the columns that are hidden. */
   readonly whole?: boolean;
 }
@@ -112,7 +114,14 @@ export function tableElement(whole: Table, options: TableHtmlOptions): Element {
 
 /** The table in the frame that lets a wide one scroll: a named region that the keyboard reaches (WCAG 2.2, 2.1.1). */
 export function framedTable(table: Table, options: TableHtmlOptions): Element {
-  const name = table.caption === '' ? { 'aria-label': table.name } : { 'aria-labelledby': `${options.id}-caption` };
+  const { caption, name: called } = table;
+  const again = options.nth ?? 1;
+  const name =
+    again > 1
+      ? { 'aria-label': `${caption || called} (${again})` }
+      : caption === ''
+        ? { 'aria-label': called }
+        : { 'aria-labelledby': `${options.id}-caption` };
   const { description, note } = table;
   const below = note === '' ? [] : [element('p', { class: contract.note }, ...textWithBreaks(note))];
   const about = description === '' ? [] : [element('p', { id: aboutId(options), class: contract.about }, ...textWithBreaks(description))];

@@ -39,12 +39,18 @@ type Fields = Readonly<Record<string, unknown>>;
     .pair {
       display: flex;
       gap: 6px;
+      align-items: flex-end;
+    }
+    .pair label {
+      flex: 1;
+      min-width: 0;
     }
     input[type='color'] {
       flex: none;
       width: 36px;
       height: 30px;
       padding: 0;
+      margin-block-end: 10px;
     }
   `,
 })
