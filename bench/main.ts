@@ -1,5 +1,6 @@
 import { benchBrowser } from './browser';
 import { benchCompile } from './compile';
+import { benchPages } from './pages';
 import { benchFormulas, benchRows } from './rows';
 import { benchStart } from './start';
 import { benchTables } from './tables';
@@ -12,3 +13,4 @@ await benchStart();
 await benchBrowser();
 await benchTables();
 await benchVisitor();
+await benchPages();

@@ -253,6 +253,27 @@ describe('The practice site', () => {
     expect((await ask(`${server.url}/api/pages/${pageId}/editions/9999`)).status).toBe(404);
   });
 
+  it('is as it was when it last could be compiled, where something on it is broken, and tells us', async () => {
+    const before = await shown();
+    const [{ document }] = (await server.database.query<{ document: unknown }>(
+      'select document from table_editions where table_id = $1 order by number desc limit 1',
+      [tableId],
+    )) as [{ document: unknown }];
+    const put = (value: unknown): Promise<unknown> =>
+      server.database.query(
+        'update table_editions set document = $2 where table_id = $1 and number = (select max(number) from table_editions where table_id = $1)',
+        [tableId, JSON.stringify(value)],
+      );
+    await put({ name: 'Broken' });
+    const known = server.logged.length;
+    // Something else is published, so that the page is compiled anew.
+    await ask(`${server.url}/api/house`, 'PUT', houseIn('plain'), await revisionOf('house'));
+    expect(await shown()).toBe(before);
+    expect(server.logged.length).toBe(known + 1);
+    await put(document);
+    server.logged.length = known;
+  });
+
   it('says what changes as it happens, in server-sent events', async () => {
     const stop = new AbortController();
     const response = await fetch(`${server.url}/api/changes`, { signal: stop.signal });

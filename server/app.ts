@@ -68,7 +68,7 @@ export function createApp({ database, web, log }: AppDependencies): Express {
     await database.query('select 1');
     response.json({ ok: true });
   });
-  app.use('/site', siteRoutes({ database, pages, themes, house, siteName: SITE_NAME }));
+  app.use('/site', siteRoutes({ database, pages, themes, house, siteName: SITE_NAME, log }));
   app.use('/pictures', mediaFiles(media));
   app.use('/fonts', fontFiles());
   // Browsers ask for it beside every page of the practice site, which has none.

@@ -39,7 +39,7 @@ export class Cascade {
     this.seeing = seeing;
   }
 
-  /** Every rule that reaches an element, or its pseudo-element, surely or perhaps. */
+  /** Every rule that reaches a node, or one of what it generates, surely or perhaps. */
   reaching(node: Node, pseudo = ''): readonly Reaching[] {
     return this.sheets.flatMap(([origin, index]) =>
       candidates(index, node).flatMap((rule): readonly Reaching[] => {

@@ -93,7 +93,7 @@ table tfoot td { border-top: 2px solid #444; text-transform: uppercase; }
 #content .entry table tbody tr:nth-child(odd) td { background: #f6f8fa; }
 #content .entry table tbody tr:hover td { background: #e8f0f8; }
 #content .entry table tfoot tr td { font-weight: bold; border-top: 2px solid #20324a; }
-body #content div.entry div div table.wide td { padding: 2px; }
+body #content div.entry section table.wide td { padding: 2px; }
 #content .entry button { border-radius: 0; text-transform: uppercase; }
 `,
   },

@@ -28,6 +28,8 @@ export interface LivePagesOptions {
   readonly themes: ThemeStore;
   readonly house: HouseStore;
   readonly siteName: string;
+  /** Is told of errors. */
+  readonly log: (message: string) => void;
 }
 
 /** The pages that the site's menu leads to, by name. */
@@ -46,6 +48,8 @@ const versioned = (address: string, { tag }: Served): string => `${address}?v=${
  */
 export class LivePages {
   private kept = new Map<string, Promise<LivePageFiles | undefined>>();
+  /** Each page as it last could be compiled. */
+  private readonly good = new Map<string, LivePageFiles>();
   private houseKept: Promise<{ readonly sheet: HouseSheet | undefined; readonly css: Served }> | undefined;
 
   constructor(
@@ -63,11 +67,27 @@ export class LivePages {
   at(slug: string): Promise<LivePageFiles | undefined> {
     const known = this.kept.get(slug);
     if (known) return known;
-    const made = this.compile(slug);
     // Addresses that lead nowhere are not kept, since there is no end of them.
     const { kept } = this;
+    const made = this.compile(slug).then(
+      (found) => {
+        if (found) this.good.set(slug, found);
+        else {
+          this.good.delete(slug);
+          kept.delete(slug);
+        }
+        return found;
+      },
+      (error: unknown) => {
+        kept.delete(slug);
+        // What cannot be compiled is a fault of ours: visitors see the page as it was when it last could be.
+        const last = this.good.get(slug);
+        if (!last) throw error;
+        this.options.log(error instanceof Error ? (error.stack ?? error.message) : String(error));
+        return last;
+      },
+    );
     kept.set(slug, made);
-    made.then((found) => found ?? kept.delete(slug)).catch(() => kept.delete(slug));
     return made;
   }
 

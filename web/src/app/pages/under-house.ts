@@ -34,25 +34,31 @@ export class UnderHouse {
     const [judgement, input] = [this.judged(), this.page()];
     return judgement && input ? standingOf(judgement, input.page) : undefined;
   });
-  private asked = 0;
+  private isBusy = false;
+  private isStale = false;
 
   constructor() {
     void this.load();
     effect(() => {
-      const source = this.source();
-      if (source === undefined) return;
-      void this.worker.read(source).then((reading) => {
-        if (untracked(this.source) === source) this.reading.set(reading);
-      });
+      this.source();
+      this.page();
+      untracked(() => void this.look());
     });
-    effect(() => {
+  }
+
+  /** Reads and weighs what is in sight. While that is done, what changes waits: only the newest is looked at next. */
+  private async look(): Promise<void> {
+    this.isStale = true;
+    if (this.isBusy) return;
+    this.isBusy = true;
+    while (this.isStale) {
+      this.isStale = false;
       const [source, input] = [this.source(), this.page()];
-      if (source === undefined || !input) return;
-      const asked = ++this.asked;
-      void this.worker.judge(source, input).then((judgement) => {
-        if (asked === this.asked) this.judged.set(judgement);
-      });
-    });
+      if (source === undefined) continue;
+      this.reading.set(await this.worker.read(source));
+      if (input) this.judged.set(await this.worker.judge(source, input));
+    }
+    this.isBusy = false;
   }
 
   /** Looks again at what the site has. */

@@ -1,7 +1,8 @@
 import { Injectable } from '@angular/core';
 import { wrap, type Remote } from 'comlink';
 import type { PageInput } from '../../../../core/compile';
-import type { Judgement } from '../../../../core/house';
+import { ROWS_TO_JUDGE, type Judgement } from '../../../../core/house';
+import { previewOf } from '../../../../core/table';
 import type { HouseReading, HouseWorker } from './house.worker';
 
 /** Reads house stylesheets and weighs them against pages, by a worker that is started when it is first needed. */
@@ -10,7 +11,11 @@ export class HouseService {
   private remote: Remote<HouseWorker> | undefined;
 
   read = (source: string): Promise<HouseReading> => this.worker().read(source);
-  judge = (source: string, input: PageInput): Promise<Judgement> => this.worker().judge(source, input);
+  /** Weighs a stylesheet against a page, of which only the first rows of each table are sent. */
+  judge(source: string, input: PageInput): Promise<Judgement> {
+    const tables = new Map([...input.tables].map(([id, table]) => [id, previewOf(table, ROWS_TO_JUDGE)]));
+    return this.worker().judge(source, { ...input, tables });
+  }
 
   private worker(): Remote<HouseWorker> {
     return (this.remote ??= wrap<HouseWorker>(new Worker(new URL('./house.worker', import.meta.url), { type: 'module' })));

@@ -1,7 +1,6 @@
 import { expose } from 'comlink';
 import { compilePage, type PageInput } from '../../../../core/compile';
-import { judge, NOTHING_JUDGED, readHouse, ROWS_TO_JUDGE, type HouseSheet, type Judgement, type Notice } from '../../../../core/house';
-import { previewOf } from '../../../../core/table';
+import { judge, NOTHING_JUDGED, readHouse, type HouseSheet, type Judgement, type Notice } from '../../../../core/house';
 
 /** A house stylesheet as pages carry it, and what was left out of it; or why it cannot be read. */
 export interface HouseReading {
@@ -28,8 +27,7 @@ class HouseReader {
   judge(source: string, input: PageInput): Judgement {
     this.take(source);
     if (!this.sheet) return NOTHING_JUDGED;
-    const tables = new Map([...input.tables].map(([id, table]) => [id, previewOf(table, ROWS_TO_JUDGE)]));
-    return judge(compilePage({ ...input, tables }, { stylesheet: '', siteName: '' }), this.sheet);
+    return judge(compilePage(input, { stylesheet: '', siteName: '' }), this.sheet);
   }
 
   private take(source: string): void {
