@@ -40,7 +40,8 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
         ...(page.description === undefined ? [] : [element('meta', { name: 'description', content: page.description })]),
         ...(options.house === undefined ? [] : [element('link', { rel: 'stylesheet', href: options.house })]),
         element('link', { rel: 'stylesheet', href: options.stylesheet }),
-        ...(options.runtime !== undefined && isVisited ? [element('script', { src: options.runtime, defer: '' })] : []),
+        // Before anything is painted: the bars that it shows would push down what stands below them.
+        ...(options.runtime !== undefined && isVisited ? [element('script', { src: options.runtime, defer: '', blocking: 'render' })] : []),
       ),
       element(
         'body',
