@@ -51,14 +51,17 @@ export class UnderHouse {
     this.isStale = true;
     if (this.isBusy) return;
     this.isBusy = true;
-    while (this.isStale) {
-      this.isStale = false;
-      const [source, input] = [this.source(), this.page()];
-      if (source === undefined) continue;
-      this.reading.set(await this.worker.read(source));
-      if (input) this.judged.set(await this.worker.judge(source, input));
+    try {
+      while (this.isStale) {
+        this.isStale = false;
+        const [source, input] = [this.source(), this.page()];
+        if (source === undefined) continue;
+        this.reading.set(await this.worker.read(source));
+        if (input) this.judged.set(await this.worker.judge(source, input));
+      }
+    } finally {
+      this.isBusy = false;
     }
-    this.isBusy = false;
   }
 
   /** Looks again at what the site has. */
