@@ -1,4 +1,5 @@
 import http from 'node:http';
+import { once } from 'node:events';
 import type { AddressInfo } from 'node:net';
 import compression from 'compression';
 import express from 'express';
@@ -58,6 +59,7 @@ async function served(url: string, page: string): Promise<void> {
     .use(compression())
     .get('/', (_request, response) => void response.type('text/html').send(bytes));
   const server = bare.listen(0, '127.0.0.1');
+  await once(server, 'listening');
   const other = `http://127.0.0.1:${(server.address() as AddressInfo).port}/`;
   // In turns, each after a run that warms it up.
   const rates: readonly [number[], number[]] = [[], []];
@@ -111,6 +113,7 @@ async function painted(url: string): Promise<void> {
     .get('/', (_request, response) => void response.type('text/html').send(bareHtml))
     .get('/hand.css', (_request, response) => void response.type('text/css').send(handWritten))
     .listen(0, '127.0.0.1');
+  await once(server, 'listening');
   const other = `http://127.0.0.1:${(server.address() as AddressInfo).port}/`;
   const driver = await openBrowser();
   const times: readonly [number[], number[]] = [[], []];
