@@ -104,9 +104,15 @@ try {
     await driver.executeScript("document.querySelector('#place-7').scrollIntoView()");
   });
   await shoot('live-page-phone', '/site/night-boats', () => person.find('table', 'Fares by age'), 390, 800);
-  await devTools(driver, 'Emulation.setEmulatedMedia', { features: [still, { name: 'prefers-color-scheme', value: 'dark' }] });
-  await shoot('studio-dark', '/themes/low-sound?part=column-headers', () => person.find('gridcell', /^Fill, At rest/));
-  await devTools(driver, 'Emulation.setEmulatedMedia', { features: [still] });
+  await shoot('compare', '/themes/ticket-stub?part=body-rows', async () => {
+    await person.click('gridcell', /^Fill, Hovered/);
+    await person.press('#ffe9b8', Key.ENTER);
+    await person.fill('textbox', 'Brand colour as text', '#7a2e8e');
+    await person.press(Key.TAB);
+    await person.click('button', 'Derive');
+    await person.click('button', 'Compare');
+    await person.find('table', 'What changed');
+  });
   await shoot('publish', '/tables/fares-by-age', async () => {
     await person.click('cell', '£11.00');
     await person.press('£12.75', Key.ENTER);
