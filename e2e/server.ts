@@ -6,6 +6,8 @@ import path from 'node:path';
 /** The built application, running as its users run it, on a data folder of its own. */
 export interface App {
   readonly url: string;
+  /** The site beside it that is not ours. */
+  readonly neighbour: string;
   readonly data: string;
   readonly output: () => string;
   readonly pid: number;
@@ -39,6 +41,7 @@ export async function startApp({ data = newFolder(), port = 0, demo = false }: S
   });
   return {
     url,
+    neighbour: /shows tables from here: (http:\S+)/.exec(text)?.[1] ?? '',
     data,
     output: () => text,
     pid: child.pid ?? 0,

@@ -143,7 +143,7 @@ export function dress(box: HTMLElement): void {
 
   /** The pages to go to: the first, the last and those around; what had the focus has it again. */
   const page = (bar: HTMLElement, pages: number): void => {
-    const had = (box.ownerDocument.activeElement as HTMLElement | null)?.closest<HTMLElement>('.zp-page')?.dataset['to'];
+    const had = ((box.getRootNode() as Document | ShadowRoot).activeElement as HTMLElement | null)?.closest<HTMLElement>('.zp-page')?.dataset['to'];
     const button = (to: string, text: string, name: string, is: { current?: boolean; off?: boolean }): HTMLButtonElement => {
       const made = make('button', { type: 'button', className: 'zp-page', textContent: text });
       made.setAttribute('aria-label', name);

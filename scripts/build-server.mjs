@@ -12,10 +12,10 @@ await build({
   logLevel: 'warning',
 });
 
-// What published pages load: plain script without a dependency.
+// What published pages load, ours and others': plain scripts without a dependency.
 await build({
-  entryPoints: ['runtime/main.ts'],
-  outfile: 'dist/runtime/table.js',
+  entryPoints: { table: 'runtime/main.ts', elsewhere: 'runtime/elsewhere.ts' },
+  outdir: 'dist/runtime',
   bundle: true,
   minify: true,
   platform: 'browser',

@@ -11,7 +11,10 @@ import { PageStore } from './pages/queries';
 import { pageRoutes } from './pages/routes';
 import { Refusal, problemBody, problemKinds } from './problems';
 import { checkHost, checkOrigin, secureHeaders } from './security';
+import { elsewhereRoutes } from './site/elsewhere-routes';
+import { LivePlacements } from './site/placements';
 import { siteRoutes } from './site/routes';
+import { Site } from './site/site';
 import { TableStore } from './tables/queries';
 import { tableRoutes } from './tables/routes';
 import { ThemeStore } from './themes/queries';
@@ -22,6 +25,8 @@ export interface AppDependencies {
   readonly database: Database;
   /** Folder of the built web application; none serves the API and the practice site only. */
   readonly web?: string;
+  /** Where the neighbouring site answers; undefined where there is none. */
+  readonly neighbour?: () => string | undefined;
   /** Is told of errors that are no refusals. */
   readonly log: (message: string) => void;
 }
@@ -46,7 +51,7 @@ const SITE_NAME = 'The practice site';
 export const BODY_MOST = '16mb';
 
 /** The whole server as a value: nothing listens and nothing is read until it is asked. */
-export function createApp({ database, web, log }: AppDependencies): Express {
+export function createApp({ database, web, neighbour, log }: AppDependencies): Express {
   const { themes, tables, pages, media, house } = createStores(database);
   const app = express();
   app.disable('x-powered-by');
@@ -64,11 +69,15 @@ export function createApp({ database, web, log }: AppDependencies): Express {
   app.use('/api/pages', pageRoutes(pages));
   app.use('/api/house', houseRoutes(house));
   app.use('/api/changes', changeRoutes(changesOf(database)));
+  app.get('/api/neighbour', (_request, response) => void response.set('Cache-Control', 'no-store').json({ address: neighbour?.() ?? null }));
   app.get('/api/health', async (_request, response) => {
     await database.query('select 1');
     response.json({ ok: true });
   });
-  app.use('/site', siteRoutes({ database, pages, themes, house, siteName: SITE_NAME, log }));
+  const options = { database, pages, themes, house, siteName: SITE_NAME, log };
+  const site = new Site(options);
+  app.use('/site', siteRoutes(site, options));
+  app.use('/elsewhere', elsewhereRoutes(new LivePlacements(site, options), media));
   app.use('/pictures', mediaFiles(media));
   app.use('/fonts', fontFiles());
   // Browsers ask for it beside every page of the practice site, which has none.

@@ -6,6 +6,7 @@ import type { Database } from './database/database';
 import { FolderError } from './database/lock';
 import { openFolder } from './database/open';
 import { loadDemo } from './demo';
+import { createNeighbour } from './neighbour/neighbour';
 import { OptionError, readOptions, type Options } from './options';
 import { projectRoot } from './project-root';
 
@@ -24,23 +25,45 @@ async function start(options: Options): Promise<void> {
   });
   if (!options.empty && (await loadDemo(database, createStores(database)))) say('The demo data was loaded.');
   await createStores(database).tables.dropStray();
-  const app = createApp({ database, web: path.join(projectRoot(), 'dist', 'web'), log: (message) => void process.stderr.write(`${message}\n`) });
-  const server: Server = app.listen(options.port, '127.0.0.1', (error?: Error) => {
-    if (error) void refusePort(error, options, database);
-    else say(`Zest Pane is ready: http://localhost:${(server.address() as { port: number }).port}`);
+  let neighbour: Server | undefined;
+  const app = createApp({
+    database,
+    web: path.join(projectRoot(), 'dist', 'web'),
+    neighbour: () => (neighbour?.listening ? addressOf(neighbour) : undefined),
+    log: (message) => void process.stderr.write(`${message}\n`),
   });
-  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => void shutDown(server, database));
+  const server: Server = app.listen(options.port, '127.0.0.1', (error?: Error) => {
+    if (error) return void refusePort(error, options, database);
+    const ready = (): void => say(`Zest Pane is ready: ${addressOf(server)}`);
+    if (options.neighbour === undefined) return ready();
+    neighbour = createNeighbour(addressOf(server)).listen(options.neighbour, '127.0.0.1', (problem?: Error) => {
+      // The tool does its work without it.
+      if (problem || !neighbour)
+        say(
+          `The neighbouring site is left out, since its port ${reasonOf(problem ?? new Error('no reason was given'))}. Choose another port for it with --neighbour.`,
+        );
+      else say(`A neighbouring site shows tables from here: ${addressOf(neighbour)}`);
+      ready();
+    });
+  });
+  const servers = (): readonly Server[] => (neighbour ? [server, neighbour] : [server]);
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => void shutDown(servers(), database));
 }
 
 async function refusePort(error: NodeJS.ErrnoException, { port }: Options, database: Database): Promise<never> {
   await database.close();
-  const reason = error.code === 'EADDRINUSE' ? 'is in use by another program' : `cannot be opened (${error.code ?? error.message})`;
-  return stop(`Port ${port} ${reason}. Choose another with --port.`);
+  return stop(`Port ${port} ${reasonOf(error)}. Choose another with --port.`);
 }
 
-async function shutDown(server: Server, database: Database): Promise<void> {
-  server.close();
-  server.closeAllConnections();
+const addressOf = (server: Server): string => `http://localhost:${(server.address() as { port: number }).port}`;
+const reasonOf = ({ code, message }: NodeJS.ErrnoException): string =>
+  code === 'EADDRINUSE' ? 'is in use by another program' : `cannot be opened (${code ?? message})`;
+
+async function shutDown(servers: readonly Server[], database: Database): Promise<void> {
+  for (const server of servers) {
+    server.close();
+    server.closeAllConnections();
+  }
   await database.close();
   process.exit(0);
 }

@@ -6,11 +6,11 @@ import { element, type MarkupNode } from './markup';
 import { rule, type CssNode, type Declaration } from './stylesheet';
 
 /** How a block of columns, a section, a picture or room is found by the page's stylesheet: by its place on the page, from 1. */
-const partId = (at: number): string => `part-${at}`;
+const partId = (at: string): string => `part-${at}`;
 
-/** Where a block stands on its page, from 1, and what stands for a placement. */
+/** Where a block stands on its page, and what stands for a placement. */
 export interface BlockOptions {
-  readonly placeOf: (block: Block) => number;
+  readonly placeOf: (block: Block) => string;
   readonly placement: (block: Extract<Block, { kind: 'table' }>) => readonly MarkupNode[];
 }
 

@@ -20,7 +20,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
   const input = { ...given, page: dressed(given.page, given.site) };
   const { page, themes } = input;
   const places = new Map(everyBlock(page.blocks).map(({ id }, at) => [id, at + 1]));
-  const placeOf = ({ id }: { readonly id: string }): number => places.get(id) ?? 0;
+  const placeOf = ({ id }: { readonly id: string }): string => `${options.mark ?? ''}${places.get(id) ?? 0}`;
   const tables = tablesOn(page);
   const themeSheets = themesIn(input);
   const isVisited = tables.some(({ visitor }) => visitor !== null);

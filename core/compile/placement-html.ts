@@ -10,10 +10,10 @@ import { boxed, framedTable, tableElement, tableRules, type TableHtmlOptions } f
 import { visitedTable } from './visitor-html';
 
 /** The box around a placement, which has the room around it. Placements are numbered by their place on the page, from 1. */
-export const boxId = (at: number): string => `box-${at}`;
+export const boxId = (at: string): string => `box-${at}`;
 
 /** Rules for one placement alone: its room, its table's width, its columns'. */
-export function placementRules(at: number, block: TableBlock, placed: Table | undefined): readonly CssNode[] {
+export function placementRules(at: string, block: TableBlock, placed: Table | undefined): readonly CssNode[] {
   const { box, table } = placementCss(block);
   const selector = `#place-${at}`;
   // What visitors use stands around the frame, and within the room that the placement has.
@@ -27,7 +27,7 @@ export function placementRules(at: number, block: TableBlock, placed: Table | un
 }
 
 /** A placed table as it stands on its page; a sentence in its place where it is gone. */
-export function placementNodes(block: TableBlock, at: number, input: PageInput, page: PageOptions): readonly MarkupNode[] {
+export function placementNodes(block: TableBlock, at: string, input: PageInput, page: PageOptions): readonly MarkupNode[] {
   const { tables, themes } = input;
   const table = tables.get(tableRef(block));
   if (!table) return [element('p', {}, 'The table that stood here is gone.')];

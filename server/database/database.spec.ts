@@ -171,11 +171,24 @@ describe('The demo data', () => {
 
 describe('Options', () => {
   it('come from arguments, then the environment, then what is usual', () => {
-    expect(readOptions([], {}).port).toBe(4310);
-    expect(readOptions([], { ZEST_PORT: '5000', ZEST_EMPTY: '1', ZEST_DATA: '/x' })).toEqual({ port: 5000, data: '/x', empty: true, help: false });
-    expect(readOptions(['--port', '0', '--data', '/y', '--empty'], { ZEST_PORT: '5000' })).toEqual({ port: 0, data: '/y', empty: true, help: false });
+    expect(readOptions([], {})).toEqual(jasmine.objectContaining({ port: 4310, neighbour: 4311 }));
+    expect(readOptions(['--neighbour', 'none'], {}).neighbour).toBeUndefined();
+    expect(readOptions([], { ZEST_PORT: '5000', ZEST_EMPTY: '1', ZEST_DATA: '/x' })).toEqual({
+      port: 5000,
+      neighbour: 5001,
+      data: '/x',
+      empty: true,
+      help: false,
+    });
+    expect(readOptions(['--port', '0', '--data', '/y', '--empty'], { ZEST_PORT: '5000' })).toEqual({
+      port: 0,
+      neighbour: 0,
+      data: '/y',
+      empty: true,
+      help: false,
+    });
   });
-  for (const args of [['--port', 'x'], ['--port', '70000'], ['--wide'], ['stray']]) {
+  for (const args of [['--port', 'x'], ['--neighbour', 'next'], ['--port', '70000'], ['--wide'], ['stray']]) {
     it(`refuse ${args.join(' ')} in one sentence`, () => expect(() => readOptions(args, {})).toThrowError(OptionError));
   }
 });

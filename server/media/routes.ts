@@ -1,5 +1,5 @@
 import path from 'node:path';
-import express, { Router } from 'express';
+import express, { Router, type Response } from 'express';
 import { families, fileOf } from '../../core/theme';
 import { projectRoot } from '../project-root';
 import { Refusal } from '../problems';
@@ -21,19 +21,24 @@ export function mediaRoutes(store: MediaStore): Router {
   return router;
 }
 
-/** Kept pictures as files. Nothing in one can run, even where it is opened by itself. */
+/** Kept pictures as files. */
 export function mediaFiles(store: MediaStore): Router {
   const router = Router();
   router.get('/:id', async (request, response) => {
     const found = await store.get(String(request.params['id'] ?? ''));
     if (!found) throw new Refusal('not-found', 'There is no picture of this name.');
-    response
-      .set('Content-Security-Policy', "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox")
-      .set('Cache-Control', 'public, max-age=31536000, immutable')
-      .type(found.type)
-      .send(found.content);
+    sendPicture(response, found);
   });
   return router;
+}
+
+/** Sends a kept picture. Nothing in one can run, even where it is opened by itself. */
+export function sendPicture(response: Response, { type, content }: { readonly type: string; readonly content: Uint8Array }): void {
+  response
+    .set('Content-Security-Policy', "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox")
+    .set('Cache-Control', 'public, max-age=31536000, immutable')
+    .type(type)
+    .send(content);
 }
 
 const packageOf = new Map(families.flatMap((family) => family.letters.map((range) => [fileOf(family, range), family.file] as const)));
@@ -44,13 +49,17 @@ export function fontPath(file: string): string | undefined {
   return folder === undefined ? undefined : path.join(projectRoot(), 'node_modules', '@fontsource-variable', folder, 'files', file);
 }
 
-/** The font files that themes can use. */
+/** The font files that themes can use. They ship for anyone to use, and browsers ask for them by CORS on every page (CSS Fonts 4, section 4.8). */
 export function fontFiles(): Router {
   const router = Router();
   router.get('/:file', (request, response) => {
     const found = fontPath(String(request.params['file'] ?? ''));
     if (found === undefined) throw new Refusal('not-found', 'There is no font file of this name.');
-    response.set('Cache-Control', 'public, max-age=31536000, immutable').sendFile(found);
+    response
+      .set('Access-Control-Allow-Origin', '*')
+      .set('Cross-Origin-Resource-Policy', 'cross-origin')
+      .set('Cache-Control', 'public, max-age=31536000, immutable')
+      .sendFile(found);
   });
   return router;
 }

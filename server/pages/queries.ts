@@ -207,10 +207,17 @@ export class PageStore extends DocumentStore<Page> {
    * What is live at an address, or undefined: the page with each placement's table, newest or held. An edition of a page from
    * before tables had editions carries its own, for tables that have none.
    */
-  async atAddress(slug: string): Promise<LivePage | undefined> {
+  atAddress(slug: string): Promise<LivePage | undefined> {
+    return this.liveWhere('slug', slug);
+  }
+  /** The same by a page's id, wherever it stands. */
+  liveOf(id: string): Promise<LivePage | undefined> {
+    return this.liveWhere('page_id', id);
+  }
+  private async liveWhere(column: 'slug' | 'page_id', value: string): Promise<LivePage | undefined> {
     const [row] = await this.database.query<{ document: Page; tables: Record<string, Table>; published_at: Date }>(
-      'select e.document, e.tables, e.published_at from live_pages l join page_editions e on e.page_id = l.page_id and e.number = l.number where l.slug = $1',
-      [slug],
+      `select e.document, e.tables, e.published_at from live_pages l join page_editions e on e.page_id = l.page_id and e.number = l.number where l.${column} = $1`,
+      [value],
     );
     if (!row) return undefined;
     const placed = tablesOn(row.document);
