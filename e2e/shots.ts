@@ -16,7 +16,7 @@ await devTools(driver, 'Emulation.setEmulatedMedia', { features: [still] });
 
 async function shoot(name: string, path: string, prepare: () => Promise<unknown>, width = 1280, height = 800): Promise<void> {
   await devTools(driver, 'Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
-  await person.open(app.url + path);
+  await person.open(new URL(path, app.url).href);
   await prepare();
   await driver.executeScript('return document.fonts.ready');
   // Pictures of tables in view are built in turns.
@@ -96,12 +96,13 @@ try {
     await person.focus('combobox', 'Ink');
   });
   await shoot('live-page', '/site/night-boats', () => person.find('table', 'Fares by age'));
-  await shoot('live-page-sorted', '/site/night-boats', async () => {
-    await person.click('button', 'Passengers');
-    await person.untilText(/Sorted upwards by Passengers/);
-    await driver.executeScript("document.querySelector('#place-7 summary').click()");
-    await person.choose('Sea', 'fog');
-    await driver.executeScript("document.querySelector('#place-7').scrollIntoView()");
+  await shoot('elsewhere', `${app.neighbour}/story/night-boats`, async () => {
+    const inside = "document.querySelector('zest-pane-table').shadowRoot";
+    await person.until(
+      'the table',
+      async () => (await driver.executeScript<boolean>(`return !!${inside}?.querySelector('[data-sorts]')`)) || undefined,
+    );
+    await driver.executeScript(`${inside}.querySelectorAll('.zp-sort')[6].click()`);
   });
   await shoot('live-page-phone', '/site/night-boats', () => person.find('table', 'Fares by age'), 390, 800);
   await shoot('compare', '/themes/ticket-stub?part=body-rows', async () => {

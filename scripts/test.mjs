@@ -61,8 +61,8 @@ async function two(steps) {
   await Promise.all([lane(), lane()]);
 }
 
-/** Lots in which the journeys are run: small ones, so that neither lane waits long for the other at the end. */
-const LOTS = 4;
+/** Lots in which the journeys are run: small ones, so that neither lane waits long for the other. */
+const LOTS = 8;
 
 /** The journeys' files in lots of about the same weight. */
 function lots() {
@@ -93,6 +93,8 @@ build();
 await two([
   ['web, and core against Chromium', [bin('@angular/cli/bin/ng.js'), 'test', '--no-progress'], karmaCount],
   ['core and server', [...jasmine, '--config=jasmine.json'], jasmineCount],
+  ...lots().map((files, i) => [`journeys, ${i + 1} of ${LOTS}`, [...jasmine, '--config=e2e/jasmine.json', ...files], jasmineCount]),
+  // Short steps come last and fill up what is left.
   ['lint', [bin('eslint/bin/eslint.js'), '.']],
   ['format', [bin('prettier/bin/prettier.cjs'), '--check', '.']],
   ...['core', 'server', 'runtime', 'e2e', 'bench', 'web/tsconfig.worker.json'].map((project) => [`types of ${project}`, tsc(project)]),
@@ -100,7 +102,6 @@ await two([
     'import directions',
     [bin('dependency-cruiser/bin/dependency-cruise.mjs'), ...['--config', '.dependency-cruiser.cjs', 'core', 'server', 'web/src', 'e2e', 'bench']],
   ],
-  ...lots().map((files, i) => [`journeys, ${i + 1} of ${LOTS}`, [...jasmine, '--config=e2e/jasmine.json', ...files], jasmineCount]),
 ]);
 
 if (broken.length > 0) console.log(`Not good: ${broken.join(', ')}`);

@@ -55,7 +55,8 @@ export function snippet({ origin, page, block, name, slug, element: called = con
     'data-element': called === contract.host ? undefined : called,
   });
   const link = element('a', { href: `${origin}/site/${encodeURIComponent(slug)}` }, name);
-  return `${writeHtml(script)}\n${writeHtml(element(called, { src: address }, link))}`;
+  const host = writeHtml(element(called, { src: address }, '\n  ', link, '\n'));
+  return `${writeHtml(script)}\n${host}`;
 }
 
 /** A sentence on what the other site's own rules must allow (Content Security Policy 3), where it has such rules. */

@@ -19,8 +19,8 @@ export function weighed(sheet: Stylesheet, { ids, classes }: Weight, insisted: R
   const heavier = (node: CssNode): CssNode => {
     if (node.kind === 'keyframes') return node;
     if (node.kind !== 'rule') return { ...node, rules: node.rules.map(heavier) };
-    // What describes a font is no selector.
-    if (node.selector.startsWith('@')) return node;
+    // What describes a font is no selector, and a host seen from within has nothing to weigh it by (CSS Scoping 1, section 3.1).
+    if (node.selector.startsWith('@') || node.selector === ':host') return node;
     return {
       ...node,
       selector:

@@ -1,6 +1,7 @@
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
 import { catchError, throwError, type Observable } from 'rxjs';
+import { elsewhereAddress } from '../../../../core/compile';
 import type { House } from '../../../../core/house';
 import type { Page, Published, TableBlock } from '../../../../core/page';
 import type { Row, Table, TableHead } from '../../../../core/table';
@@ -112,6 +113,10 @@ export class Api {
   house = (): Observable<KeptHouse> => this.ask(this.http.get<KeptHouse>('/api/house'));
   saveHouse = (revision: number, house: House): Observable<KeptHouse> =>
     this.ask(this.http.put<KeptHouse>('/api/house', house, { headers: { 'If-Match': `"${revision}"` } }));
+  /** Where the neighbouring site answers; null where there is none. */
+  neighbour = (): Observable<{ readonly address: string | null }> => this.ask(this.http.get<{ readonly address: string | null }>('/api/neighbour'));
+  /** A live placement as other sites get it: a link to its stylesheet, then its table. */
+  elsewhere = (page: string, block: string): Observable<string> => this.ask(this.http.get(elsewhereAddress(page, block), { responseType: 'text' }));
   keepPicture = (file: File): Observable<{ readonly id: string }> =>
     this.ask(
       this.http.post<{ readonly id: string }>(`/api/media?name=${encodeURIComponent(file.name)}`, file, {

@@ -61,6 +61,7 @@ import { Api, type Edition, type KeptPage, type KeptTable, type KeptTheme } from
 import { Changes, type Change } from '../documents/changes';
 import { OpenDocument } from '../documents/open-document';
 import { Publisher } from '../publishing/publisher';
+import { PutElsewhere } from '../publishing/put-elsewhere';
 import { detailOf, verdictOf, type Seen } from './page-verdict';
 import { Preview } from './preview';
 import { BlockForm } from './block-form';
@@ -94,6 +95,7 @@ type LiveState = KeptPage['live'];
     ThreeWidths,
     UndoRedo,
     VisitorForm,
+    PutElsewhere,
   ],
   providers: [OpenDocument, UnderHouse],
   templateUrl: './editor.html',
