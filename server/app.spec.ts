@@ -301,6 +301,20 @@ describe('The practice site', () => {
     expect(again.status).toBe(304);
   });
 
+  it('sends each coding that a caller takes, under a tag of its own', async () => {
+    const plain = await ask(`${server.url}/site/night`, 'GET', undefined, { 'Accept-Encoding': 'identity' });
+    expect(plain.headers.get('content-encoding')).toBeNull();
+    const tags = new Set([plain.headers.get('etag')]);
+    for (const coding of ['br', 'gzip']) {
+      const coded = await ask(`${server.url}/site/night`, 'GET', undefined, { 'Accept-Encoding': `${coding}, identity;q=0.5` });
+      expect([coded.headers.get('content-encoding'), coded.headers.get('vary'), coded.text]).toEqual([coding, 'Accept-Encoding', plain.text]);
+      tags.add(coded.headers.get('etag'));
+    }
+    expect(tags.size).toBe(3);
+    const refusing = await ask(`${server.url}/site/night`, 'GET', undefined, { 'Accept-Encoding': 'br;q=0, gzip;q=0' });
+    expect(refusing.text).toBe(plain.text);
+  });
+
   it('stays up when a theme is deleted, since editions stay', async () => {
     await ask(`${server.url}/api/themes/${themeId}`, 'DELETE');
     expect((await ask(`${server.url}/site/night.css`)).text).toContain('#abcdef');

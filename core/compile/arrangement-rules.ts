@@ -16,6 +16,9 @@ const isSomewhere = (theme: Theme, ...wanted: readonly Arrangement[]): boolean =
 /** Whether the theme stacks tables at any width, so that their cells need labels and roles. */
 export const stacks = (theme: Theme): boolean => isSomewhere(theme, 'stacked');
 
+/** Whether a theme as it is at one width stacks tables there. */
+export const isStacked = (theme: Theme): boolean => arrangementOf(theme) === 'stacked';
+
 /** Whether the theme turns short tables at any width, so that their markup has them turned as well. */
 export const turns = (theme: Theme): boolean => isSomewhere(theme, 'turned');
 

@@ -37,7 +37,7 @@ export function compileElsewhere(given: PageInput, id: string, { key, addressOf,
       tables: given.tables,
       themes: given.themes,
     },
-    { siteName: '', stylesheet: '', mark: `${shortHash(key)}-`, lang },
+    { siteName: '', stylesheet: '', lasting: true, mark: `${shortHash(key)}-`, lang },
   );
   const box = page.placed[0] && withId(page.html, page.placed[0].box);
   return box && { name: table.name, box: addressed(box, addressOf), page: { ...page, css: [...isolatedRules, ...page.css] } };

@@ -16,6 +16,7 @@ export { element, escapeText, textWithBreaks, writeHtml, type Element, type Mark
 export { rule, walk, writeCss, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
 export { arrangementRules, leavesOut, stacks, turns } from './arrangement-rules';
 export { byWidth } from './by-width';
+export { columnLabels, labelRules } from './labels';
 export { besideOf, type Beside } from './beside';
 export { dressedNodes } from './dressing-html';
 export { cellNodes } from './cell-html';

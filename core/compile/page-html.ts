@@ -9,9 +9,11 @@ import { frameRules, isolatedRules } from './frame';
 import { headerRules } from './header-rules';
 import { element, type MarkupNode } from './markup';
 import type { CompiledPage, PageInput, PageOptions, Placed } from './page-input';
+import { withNamedMarks } from './named-marks';
 import { pinnedRules } from './pinned-rules';
 import { boxId, placementNodes, placementRules } from './placement-html';
-import { rule, type Stylesheet } from './stylesheet';
+import { withNoneHidden } from './selectors';
+import { rule, withSelectors, type Stylesheet } from './stylesheet';
 import { themeCss } from './theme-css';
 import { sortIconRules, visitorRules } from './visitor-html';
 
@@ -27,47 +29,49 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
   const blocks = page.blocks.flatMap((block) =>
     blockNodes(block, { placeOf, placement: (table) => placementNodes(table, placeOf(table), input, options) }),
   );
-  return {
-    html: element(
-      'html',
-      { lang: options.lang ?? 'en' },
-      element(
-        'head',
-        {},
-        element('meta', { charset: 'utf-8' }),
-        element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
-        element('title', {}, page.title ?? `${page.name} · ${options.siteName}`),
-        ...(page.description === undefined ? [] : [element('meta', { name: 'description', content: page.description })]),
-        ...(options.house === undefined ? [] : [element('link', { rel: 'stylesheet', href: options.house })]),
-        element('link', { rel: 'stylesheet', href: options.stylesheet }),
-        // Before anything is painted: the bars that it shows would push down what stands below them.
-        ...(options.runtime !== undefined && isVisited ? [element('script', { src: options.runtime, defer: '', blocking: 'render' })] : []),
-      ),
-      element(
-        'body',
-        { class: page.wide ? 'zp-wide' : undefined },
-        element('header', { id: 'masthead' }, element('p', {}, options.siteName), ...menuOf(input)),
-        element('main', { id: 'content' }, element('div', { class: 'entry' }, element('h1', {}, page.name), ...blocks)),
-      ),
+  const css: Stylesheet = [
+    ...fontRules(themeSheets, textOf(input)),
+    ...(tables.some(({ isolated }) => isolated) ? isolatedRules : []),
+    // The page is what a placement from edge to edge is measured by.
+    ...(tables.some(isBleed) ? [rule('html', ['container-type', 'inline-size'])] : []),
+    ...(page.wide ? [rule('body.zp-wide,body.zp-wide>#content', ['max-width', 'none'])] : []),
+    ...page.blocks.flatMap((block) => blockRules(block, { placeOf })),
+    ...frameRules,
+    ...(isVisited ? visitorRules : []),
+    ...themeSheets,
+    ...tables.flatMap((block) => placementRules(placeOf(block), block, input.tables.get(tableRef(block)), themes.get(themeRef(block))?.theme)),
+  ];
+  const html = element(
+    'html',
+    { lang: options.lang ?? 'en' },
+    element(
+      'head',
+      {},
+      element('meta', { charset: 'utf-8' }),
+      element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
+      element('title', {}, page.title ?? `${page.name} · ${options.siteName}`),
+      ...(page.description === undefined ? [] : [element('meta', { name: 'description', content: page.description })]),
+      ...(options.house === undefined ? [] : [element('link', { rel: 'stylesheet', href: options.house })]),
+      element('link', { rel: 'stylesheet', href: options.stylesheet }),
+      // Before anything is painted: the bars that it shows would push down what stands below them.
+      ...(options.runtime !== undefined && isVisited ? [element('script', { src: options.runtime, defer: '', blocking: 'render' })] : []),
     ),
+    element(
+      'body',
+      { class: page.wide ? 'zp-wide' : undefined },
+      element('header', { id: 'masthead' }, element('p', {}, options.siteName), ...menuOf(input)),
+      element('main', { id: 'content' }, element('div', { class: 'entry' }, element('h1', {}, page.name), ...blocks)),
+    ),
+  );
+  return {
+    html: options.lasting ? html : withNamedMarks(html, css),
     placed: tables.flatMap((block): readonly Placed[] => {
       const table = input.tables.get(tableRef(block));
       const at = placeOf(block);
       const theme = themes.get(themeRef(block))?.key;
       return table ? [{ block: block.id, box: boxId(at), name: table.name, theme, isolated: block.isolated === true }] : [];
     }),
-    css: [
-      ...fontRules(themeSheets, textOf(input)),
-      ...(tables.some(({ isolated }) => isolated) ? isolatedRules : []),
-      // The page is what a placement from edge to edge is measured by.
-      ...(tables.some(isBleed) ? [rule('html', ['container-type', 'inline-size'])] : []),
-      ...(page.wide ? [rule('body.zp-wide,body.zp-wide>#content', ['max-width', 'none'])] : []),
-      ...page.blocks.flatMap((block) => blockRules(block, { placeOf })),
-      ...frameRules,
-      ...(isVisited ? visitorRules : []),
-      ...themeSheets,
-      ...tables.flatMap((block) => placementRules(placeOf(block), block, input.tables.get(tableRef(block)))),
-    ],
+    css,
   };
 }
 
@@ -84,13 +88,15 @@ function themesIn({ page, tables, themes }: PageInput): Stylesheet {
     const isPinned = dressedIn.some(({ pinned }) => pinned);
     const keepsHeader = blocks.some(({ visitor }) => visitor?.header === true);
     const around = blocks.some(({ visitor }) => visitor !== null);
-    return byWidth(found.theme, (theme) => [
+    const sheet = byWidth(found.theme, (theme) => [
       ...themeCss(theme, { key: found.key, lean: true, around, beside }),
       ...(around ? sortIconRules(theme, found.key) : []),
       ...(keepsHeader ? headerRules(theme, found.key) : []),
       ...(isPinned ? pinnedRules(theme, found.key, beside.exceptions) : []),
       ...arrangementRules(theme, found.key, beside.exceptions),
     ]);
+    // Rows are hidden for visitors alone.
+    return around ? sheet : withSelectors(sheet, withNoneHidden);
   });
 }
 

@@ -36,6 +36,8 @@ export interface PageOptions {
   readonly lang?: string;
   /** For previews, which make shadow roots themselves: templates say so by `data-root` and not to the browser. */
   readonly rooted?: boolean;
+  /** For markup that stays when its stylesheet changes: it has every mark that a theme may come to look for. */
+  readonly lasting?: boolean;
   /** What ids begin their numbers with, where a placement stands on a page of others. */
   readonly mark?: string;
 }

@@ -67,6 +67,8 @@ export const contract = {
   left: 'zp-left',
   /** In a cell: what its column is called, shown where rows are stacked. Not part of its text. */
   label: 'zp-label',
+  /** A table whose labels stand in the page's stylesheet, but for those of cells that are not at their column's place. */
+  named: 'zp-named',
   /** A custom property, on cells with a picture of their own: the picture. No swatch has this name. */
   behind: '--zp_behind',
   about: 'zp-about',
@@ -76,6 +78,8 @@ export const contract = {
 } as const;
 
 const VISIBLE = ':not([hidden])';
+/** The same selector where no row is ever hidden: browsers count those faster. */
+export const withNoneHidden = (selector: string): string => selector.replaceAll(` of ${VISIBLE}`, '');
 /** Rows whose cells do not stand in the columns that they can be counted in say so. */
 const counted = (test: string, mark: string): string => `:is(${test}:not(.${contract.uneven}>*),.${mark})`;
 const EVEN = counted(':nth-child(even)', contract.even);

@@ -15,6 +15,12 @@ export function walk(sheet: Stylesheet, visit: (selector: string, declarations: 
   }
 }
 
+/** The sheet with other selectors. */
+export const withSelectors = (sheet: Stylesheet, selectorOf: (selector: string) => string): Stylesheet =>
+  sheet.map((node) =>
+    node.kind === 'rule' ? { ...node, selector: selectorOf(node.selector) } : { ...node, rules: withSelectors(node.rules, selectorOf) },
+  );
+
 /** The stylesheet as text: readable, or with no space that is not needed. */
 export function writeCss(sheet: Stylesheet, style: 'readable' | 'compact' = 'readable'): string {
   return sheet.map((node) => (style === 'compact' ? compact(node) : readable(node, ''))).join(style === 'compact' ? '' : '\n');

@@ -4,7 +4,6 @@ import {
   cssWidths,
   gridOf,
   headerRole,
-  headersOf,
   heldOn,
   isNegativeCell,
   isGroupHeading,
@@ -28,6 +27,7 @@ import { cellNodes } from './cell-html';
 import { dressedNodes } from './dressing-html';
 import { exceptionClasses } from './exception-rules';
 import { totalOnPage } from './found-totals';
+import { columnLabels, isPlain, labelOf } from './labels';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
 import { contract } from './selectors';
 import { canSort, filterKind, sortValue } from './sort-values';
@@ -61,6 +61,8 @@ export interface TableHtmlOptions {
   readonly header?: boolean;
   /** Whether cells have the labels that rows need to be stacked, and roles that hold while they are. */
   readonly labelled?: boolean;
+  /** Whether rules bring those labels that rules can bring (`labelRules`). */
+  readonly named?: boolean;
   /** Whether columns say whether they give way, and rows open to what was left out. */
   readonly fewer?: boolean;
   /** Whether a short table that visitors do not use stands beside itself with its rows as columns. */
@@ -102,6 +104,7 @@ export function tableElement(whole: Table, options: TableHtmlOptions): Element {
           options.bare && caption !== '' ? contract.caption('unseen') : '',
           options.header ? contract.header : '',
           options.isTurned ? contract.turned : '',
+          isNamed(table, options) ? contract.named : '',
         ]
           .filter(Boolean)
           .join(' ') || undefined,
@@ -235,7 +238,7 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
       [contract.sorts]: sortable && canSort(table, cell) && !isUnsorted(table, cell, unsorted) ? '' : undefined,
       'data-slot': slots ? `${cell.row} ${cell.column}` : undefined,
     },
-    ...(options.labelled ? labelOf(table, cell, tag) : []),
+    ...(options.labelled && !(isNamed(table, options) && isPlain(table, cell)) ? labelNodes(table, cell) : []),
     ...(contentOf?.(cell) ?? dressedNodes(table, cell) ?? cellNodes(shownCell(table, cell))),
     ...(options.fewer ? leftOut(table, cell, options) : []),
   );
@@ -243,12 +246,13 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
 
 const roleOf = ({ section }: GridCell, tag: 'th' | 'td'): string => (tag === 'td' ? 'cell' : section === 'header' ? 'columnheader' : 'rowheader');
 
-/** What stands beside a cell where rows are stacked: the names of its column, those of its tiers joined. */
-function labelOf(table: Table, cell: GridCell, tag: 'th' | 'td'): readonly MarkupNode[] {
-  if (cell.section === 'header' || tag === 'th' || isGroupHeading(table, cell.row)) return [];
-  const above = headersOf(table, cell).filter(({ section }) => section === 'header');
-  const names = [...new Set([...above].sort((a, b) => a.row - b.row || a.column - b.column).map(({ text }) => text.trim()))].filter(Boolean);
-  return names.length === 0 ? [] : [element('span', { class: contract.label, 'aria-hidden': 'true' }, names.join(', '))];
+/** Hidden columns that visitors see have no places of their own in the rules. */
+const isNamed = (table: Table, { labelled, named, whole }: TableHtmlOptions): boolean =>
+  labelled === true && named === true && !whole && columnLabels(table) !== undefined;
+
+function labelNodes(table: Table, cell: GridCell): readonly MarkupNode[] {
+  const label = labelOf(table, cell);
+  return label === '' ? [] : [element('span', { class: contract.label, 'aria-hidden': 'true' }, label)];
 }
 
 /** The class of columns that give way: of a cell over several where all of them do, by the one that stays longest. */

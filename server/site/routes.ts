@@ -28,17 +28,17 @@ export function siteRoutes(site: Site, options: SiteOptions): Router {
   });
   router.get('/', async (request, response) => {
     const slugs = [...(await options.pages.live()).values()].map(({ slug }) => slug).sort();
-    answer(request, response, 'text/html', served(listOf(options.siteName, slugs)));
+    await answer(request, response, 'text/html', served(listOf(options.siteName, slugs)));
   });
   router.get('/table.js', (request, response) => answer(request, response, 'text/javascript', runtime()));
   router.get('/-house.css', async (request, response) => answer(request, response, 'text/css', (await site.house()).css));
   router.get('/:slug.css', async (request, response) => {
     const found = await live.at(String(request.params['slug'] ?? ''));
-    answer(request, response, 'text/css', found?.css ?? served(''), found ? 200 : 404);
+    await answer(request, response, 'text/css', found?.css ?? served(''), found ? 200 : 404);
   });
   router.get('/:slug', async (request, response) => {
     const found = await live.at(String(request.params['slug'] ?? ''));
-    answer(request, response, 'text/html', found?.html ?? served(missing), found ? 200 : 404);
+    await answer(request, response, 'text/html', found?.html ?? served(missing), found ? 200 : 404);
   });
   return router;
 }

@@ -11,7 +11,9 @@ import {
   besideOf,
   boxed,
   byWidth,
+  columnLabels,
   framedTable,
+  labelRules,
   leavesOut,
   frameRules,
   stacks,
@@ -41,7 +43,7 @@ const arranged = (theme: Theme, arrangement: string, step?: string): Theme =>
   setValue(theme, { part: 'table', condition: 'rest', step }, 'arrangement', arrangement);
 
 /** A dressed table in a container of so many px, as it is published. Gives the container. */
-function placed(theme: Theme, table: Table, width: number, visitor?: Partial<Visitor>): HTMLElement {
+function placed(theme: Theme, table: Table, width: number, visitor?: Partial<Visitor>, named = false): HTMLElement {
   const host = document.createElement('div');
   hosts.push(host);
   const shadow = host.attachShadow({ mode: 'open' });
@@ -56,11 +58,13 @@ function placed(theme: Theme, table: Table, width: number, visitor?: Partial<Vis
       ...arrangementRules(at, 'case', beside.exceptions),
     ]),
     ...tableRules(table, 'table'),
+    ...(named ? labelRules(theme, table, '.zp-frame') : []),
   ]);
   const options = {
     id: 'case',
     theme: 'case',
     labelled: stacks(theme),
+    named,
     fewer: leavesOut(theme),
     turned: visitor === undefined && turns(theme),
     sortable: visitor?.sort === true,
@@ -206,6 +210,71 @@ describe('Stacked rows', () => {
         .toBeLessThanOrEqual(expected.filter((count) => count > 0).length);
       hosts.splice(0).forEach((host) => host.remove());
     }
+  });
+});
+
+describe('Labels of stacked rows that the stylesheet brings', () => {
+  const theme = arranged(grown('nightfall'), 'stacked', 'narrow');
+  const label = (cell: Element | undefined): string => (cell ? getComputedStyle(cell, '::before').content : '');
+
+  it('are those that the markup would bring, at narrow widths alone, and not heard', () => {
+    const [narrow, wide] = [placed(theme, boats, 320, undefined, true), placed(theme, boats, 900, undefined, true)];
+    const [moth] = bodyRows(narrow);
+    expect(narrow.querySelectorAll('tbody .zp-label').length).toBe(0);
+    expect([...(moth?.cells ?? [])].map(label)).toEqual(['none', '"Leaves, Weekday" / ""', '"Leaves, Weekend" / ""', '"Fare" / ""']);
+    expect([...(bodyRows(wide)[0]?.cells ?? [])].map(label)).toEqual(['none', 'none', 'none', 'none']);
+    // The footer's cells keep theirs.
+    expect(narrow.querySelectorAll('tfoot .zp-label').length).toBe(3);
+  });
+
+  it('leave to the markup the cells of rows with merged ones, and whole tables whose cells have icons of their own', () => {
+    const merged: Table = { ...boats, merges: [...boats.merges, { row: 2, column: 1, rows: 1, columns: 2 }] };
+    const [first, second] = bodyRows(placed(theme, merged, 320, undefined, true));
+    expect([...(first?.querySelectorAll('.zp-label') ?? [])].map((each) => each.textContent)).toEqual(['Leaves, Weekday, Weekend', 'Fare']);
+    expect([...(first?.cells ?? [])].map(label)).toEqual(['none', 'none', 'none']);
+    expect(label(second?.cells[3])).toBe('"Fare" / ""');
+    const pictured: Table = { ...boats, exceptions: [{ row: 2, column: 1, reach: '', dressing: '', values: { icon: 'boat' } }] };
+    expect(placed(theme, pictured, 320, undefined, true).querySelectorAll('tbody .zp-label').length).toBe(6);
+  });
+
+  it('can be any text', () => {
+    const odd = '"}</style>\\\n\u0007 Σκάφος';
+    const table = tableOf(
+      'x',
+      [
+        ['', odd],
+        ['a', 'b'],
+      ],
+      { headerRows: 1, rowHeaders: 1 },
+    );
+    expect(columnLabels(table)).toEqual(['', odd]);
+    const room = placed(theme, table, 320, undefined, true);
+    const [row] = bodyRows(room);
+    expect(label(row?.cells[1])).toBe(
+      `${JSON.stringify(odd.replaceAll('\n', '\u000a')).replaceAll('\\n', '\\a ').replaceAll('\\u0007', '\\7 ')} / ""`,
+    );
+  });
+
+  it('leave every cell where labels in the markup would have it, for random themes and tables', () => {
+    let named = 0;
+    for (let seed = 0; seed < 120; seed++) {
+      const d = dice(77_000 + seed);
+      const random = arranged(randomTheme(d, starterNames), 'stacked');
+      const table = d.chance(0.3) ? withExceptions(d, randomTable(d)) : randomTable(d);
+      const width = d.pick([320, 500]);
+      const [rules, markup] = [placed(random, table, width, undefined, true), placed(random, table, width)];
+      if (rules.querySelector('.zp-named')) named++;
+      const [found, expected] = [rules, markup].map((room) => {
+        const from = boxOf(room);
+        return [...room.querySelectorAll('tbody > tr > *')].map((cell) => {
+          const { left, top, width: wide, height } = boxOf(cell);
+          return [left - from.left, top - from.top, wide, height].map((each) => Math.round(each * 4) / 4).join(' ');
+        });
+      });
+      expect(found).withContext(`seed ${seed}`).toEqual(expected);
+      hosts.splice(0).forEach((host) => host.remove());
+    }
+    expect(named).toBeGreaterThan(30);
   });
 });
 
