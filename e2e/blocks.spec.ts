@@ -1,8 +1,10 @@
-import { Key, type WebDriver } from 'selenium-webdriver';
+import fs from 'node:fs';
+import path from 'node:path';
+import { Key, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { axeFindings } from './axe';
 import { openBrowser } from './driver';
 import { Person } from './person';
-import { startApp } from './server';
+import { newFolder, startApp } from './server';
 
 describe('A page of blocks', () => {
   let app: Awaited<ReturnType<typeof startApp>>;
@@ -115,5 +117,30 @@ describe('A page of blocks', () => {
     // What a page has in the menu stands on the others too.
     await person.open(`${app.url}/site/night-boats`);
     await person.find('link', 'At Thistle Press');
+  }, 60_000);
+
+  it('keeps the place of a picture that has not come yet', async () => {
+    const svg = path.join(newFolder(), 'quay.svg');
+    fs.writeFileSync(svg, '<svg xmlns="http://www.w3.org/2000/svg" width="320" height="200"><rect width="320" height="200" fill="teal"/></svg>');
+    await person.open(`${app.url}/pages/night-boats`);
+    await person.click('button', /^Lanterns are lit/);
+    await add('Picture');
+    await person.find('button', 'From a file');
+    const chooser = await driver.executeScript<WebElement>('return document.querySelector("zest-block-form input[type=file]")');
+    await chooser.sendKeys(svg);
+    await person.find('button', 'Another file');
+    await person.fill('textbox', 'What it shows', 'The quay');
+    await person.untilKept();
+    await person.click('button', 'Publish page');
+    await person.untilText(/The page is live at/);
+    await person.open(`${app.url}/site/night-boats`);
+    const [box, shift] = await driver.executeAsyncScript<readonly unknown[]>(
+      `const done = arguments[0]; let shift = 0;
+       new PerformanceObserver((list) => list.getEntries().forEach((each) => (shift += each.value))).observe({ type: 'layout-shift', buffered: true });
+       const picture = document.querySelector('figure img');
+       picture.decode().then(() => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(() =>
+         done([[picture.getAttribute('width'), picture.getAttribute('height'), picture.width, picture.height], shift])))));`,
+    );
+    expect([box, shift]).toEqual([['320', '200', 320, 200], 0]);
   }, 60_000);
 });

@@ -85,7 +85,8 @@ try {
   await shoot('pages', '/pages', () => person.find('link', 'Night boats'));
   await shoot('page', '/pages/night-boats', async () => {
     await person.click('button', /^Evening crossings/);
-    await person.find('combobox', 'Theme');
+    await person.choose('Reach', 'This page');
+    await person.untilText(/It reaches/);
     await person.click('button', 'Three widths');
     await person.untilText(/1280\s*fits/);
   });

@@ -25,7 +25,7 @@ export function blockNodes(block: Block, options: BlockOptions): readonly Markup
       return paragraphs(block.text);
     case 'picture': {
       if (block.src === '') return [];
-      const picture = element('img', { src: block.src, alt: block.alt, loading: 'lazy' });
+      const picture = element('img', { src: block.src, alt: block.alt, ...block.natural, loading: 'lazy' });
       return [element('figure', { id }, picture, ...(block.caption === '' ? [] : [element('figcaption', {}, block.caption)]))];
     }
     case 'spacer':

@@ -98,7 +98,16 @@ describe('A page with every kind of block', () => {
     inMenu: true,
     blocks: [
       text('t', cellOf('One bold.\n\nTwo.', [{ from: 4, to: 8, kind: 'bold' }])),
-      { id: 'p', kind: 'picture', src: '/pictures/a1.png', alt: 'A press', caption: 'Oiled', width: '20rem', align: 'center' },
+      {
+        id: 'p',
+        kind: 'picture',
+        src: '/pictures/a1.png',
+        alt: 'A press',
+        caption: 'Oiled',
+        natural: { width: 640, height: 480 },
+        width: '20rem',
+        align: 'center',
+      },
       { id: 'r', kind: 'spacer', height: '3rem' },
       section('s', columns('c', [text('l')], [text('r2')])),
     ],
@@ -113,6 +122,7 @@ describe('A page with every kind of block', () => {
     ['a section in a section', section('x', section('y')), /of the kind section cannot stand in another of sections/],
     ['two blocks of one id in different lists', columns('x', [text('same')], [text('same')]), /same id/],
     ['a picture from elsewhere', { ...emptyBlock('picture', 'x'), src: 'https://else.example/a.png' }, /on this server/],
+    ['a picture of no size', { ...emptyBlock('picture', 'x'), natural: { width: 0, height: 4 } }, /natural sides/],
     ['a picture that would run', { ...emptyBlock('picture', 'x'), src: 'javascript:alert(1)//.png' }, /on this server/],
     ['a fill that is none', { ...emptyBlock('section', 'x'), fill: 'red;position:fixed' }, /Write a colour/],
     ['room without end', { ...emptyBlock('spacer', 'x'), height: '99999px' }, /is no height/],
@@ -138,7 +148,9 @@ describe('A page with every kind of block', () => {
     expect(written).toContain('<title>The press on the quay</title><meta name="description" content="Set by hand.">');
     expect(written).toContain('<nav aria-label="Pages"><ul><li><a href="/site/press" aria-current="page">Press</a></li></ul></nav>');
     expect(written).toContain('<p>One <strong>bold</strong>.</p><p>Two.</p>');
-    expect(written).toContain('<figure id="part-2"><img src="/pictures/a1.png" alt="A press" loading="lazy"><figcaption>Oiled</figcaption></figure>');
+    expect(written).toContain(
+      '<figure id="part-2"><img src="/pictures/a1.png" alt="A press" width="640" height="480" loading="lazy"><figcaption>Oiled</figcaption></figure>',
+    );
     expect(written).toContain('<section id="part-4"><div id="part-5" class="zp-columns"><div><p>l</p></div><div><p>r2</p></div></div></section>');
     expect(written).not.toContain('style=');
     const rules = writeCss(css, 'compact');

@@ -18,6 +18,8 @@ export type Block =
       /** What it shows, for those who cannot see it; empty for one that only decorates. */
       readonly alt: string;
       readonly caption: string;
+      /** Width and height that the file has by itself, in px, for its place to be there before it is. */
+      readonly natural?: { readonly width: number; readonly height: number };
       /** As a placement's. */
       readonly width: PlacementWidth;
       readonly align: PlacementAlign;

@@ -69,6 +69,8 @@ const colourText = string()
   .defined()
   .max(100)
   .test('colour', 'Write a colour such as #f4f1ea or teal, or nothing for none.', (text) => text === '' || parseColour(text ?? '') !== undefined);
+const SIDES = 'A picture’s natural sides are from 1 to 100,000 px.';
+const side = number().strict().required().integer().min(1, SIDES).max(100_000, SIDES);
 /** What nothing else stands in. */
 const leaves = {
   heading: object({
@@ -97,6 +99,7 @@ const leaves = {
       .test('src', 'A picture is one that was brought in, on this server.', (src) => src === '' || isPictureAddress(src ?? '')),
     alt: string().strict().defined().max(500, 'What a picture shows is said in at most 500 characters.'),
     caption: string().strict().defined().max(500, 'A picture’s caption has at most 500 characters.'),
+    natural: object({ width: side, height: side }).noUnknown().optional().default(undefined),
     width: widthText,
     align,
   }).noUnknown(),

@@ -82,7 +82,7 @@ export class BlockForm {
     const file = field.files?.[0];
     field.value = '';
     const kept = file && (await this.deleting.attempt(() => firstValueFrom(this.api.keepPicture(file))));
-    if (kept) this.set({ src: mediaAddress(kept.id) });
+    if (kept) this.set({ src: mediaAddress(kept.id), natural: await sizeOf(mediaAddress(kept.id)) });
   }
   protected setLength(field: 'height' | 'width', typed: string): void {
     const text = typed.trim().toLowerCase();
@@ -107,4 +107,17 @@ export class BlockForm {
     if (!Number.isFinite(share) || share < 1 || share > 12) this.wrong.set('A column’s share is from 1 to 12.');
     else this.set({ columns: columns.map((column, i) => (i === at ? { ...column, share } : column)) });
   }
+}
+
+/** Width and height that a picture has by itself; undefined for one that has none, as some vector pictures, or that cannot be drawn. */
+async function sizeOf(address: string): Promise<{ readonly width: number; readonly height: number } | undefined> {
+  const picture = new Image();
+  picture.src = address;
+  try {
+    await picture.decode();
+  } catch {
+    return undefined;
+  }
+  const { naturalWidth: width, naturalHeight: height } = picture;
+  return width > 0 && height > 0 ? { width, height } : undefined;
 }

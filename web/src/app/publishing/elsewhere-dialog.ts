@@ -2,8 +2,14 @@ import { Clipboard } from '@angular/cdk/clipboard';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
-import { allowance, contract, elsewhereAddress, readElementName, snippet, type SnippetForm } from '../../../../core/compile';
-import type { PuttingElsewhere } from './put-elsewhere';
+import { allowance, contract, elsewhereAddress, readElementName, snippet, type Snippet, type SnippetForm } from '../../../../core/compile';
+
+/** What the dialog shows: where the placement is served, and its table as plain HTML. */
+export interface PuttingElsewhere {
+  readonly snippet: Snippet;
+  readonly html: string;
+  readonly neighbour: string | null;
+}
 
 /** The lines with which a placement stands on another site, in either form. */
 @Component({

@@ -2,16 +2,9 @@ import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { firstValueFrom } from 'rxjs';
-import type { Snippet } from '../../../../core/compile';
 import { Deleting } from '../controls/deleting';
 import { Api } from '../documents/api';
-
-/** What the dialog shows: where the placement is served, and its table as plain HTML. */
-export interface PuttingElsewhere {
-  readonly snippet: Snippet;
-  readonly html: string;
-  readonly neighbour: string | null;
-}
+import type { PuttingElsewhere } from './elsewhere-dialog';
 
 /** Leads to the lines with which a live placement stands on another site. */
 @Component({
