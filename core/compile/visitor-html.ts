@@ -79,17 +79,15 @@ function firstOf(table: Table, { first }: Visitor): string | undefined {
 
 /**
  * A theme with an icon of its own in the sorted header has that in place of the arrow; it stands on its head where the
- * rows are sorted downwards. It stays on the line of the text before which it stands.
+ * rows are sorted downwards. It may stand above its text, so that a
+ * table that fits still does once it is sorted.
  */
 export function sortIconRules(theme: Theme, key: string): readonly CssNode[] {
-  const [icon, wrap] = (['icon', 'wrap'] as const).map((name) => winnerAt(theme, { part: 'column-headers', conditions: ['sorted'] }, name).value.css);
-  if (icon === undefined || icon === 'none') return [];
+  const { value } = winnerAt(theme, { part: 'column-headers', conditions: ['sorted'] }, 'icon');
+  if (value.css === 'none') return [];
   const own = `.${contract.theme(key)}>thead>tr>[aria-sort`;
   return [
     rule(`${own}]>.${contract.sort}::after`, ['content', 'none']),
-    ...(wrap === undefined || wrap === 'nowrap'
-      ? []
-      : [rule(`${own}]`, ['white-space', 'nowrap']), rule(`${own}]>.${contract.sort}`, ['white-space', wrap])]),
     rule(`${own}=descending]::before,${own}=descending]::after`, ['rotate', '180deg']),
   ];
 }
