@@ -8,8 +8,7 @@ import { dress } from './dress';
 const script = document.currentScript as HTMLScriptElement;
 const home = new URL(script.src).origin;
 const name = script.dataset['element'] ?? 'zest-pane-table';
-// Who builds the other page looks for a sentence where browsers put theirs.
-// eslint-disable-next-line no-console
+// eslint-disable-next-line no-console -- who builds the other page looks for a sentence where browsers put theirs
 const say = (sentence: string): void => console.warn(`Zest Pane: ${sentence}`);
 
 /** What stands at an address: a link to its stylesheet, then the table. */
