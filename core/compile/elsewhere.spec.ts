@@ -1,6 +1,6 @@
-import { emptyPage, type Page, type TableBlock } from '../page';
+import { emptyPage, PLAIN_VISITOR, type Page, type TableBlock } from '../page';
 import { gridTable, themeWith } from '../tests/themes';
-import { allowance, compileElsewhere, compilePage, elsewhereAddress, readElementName, snippet, writeCss, writeHtml, type PageInput } from '.';
+import { allowance, compileElsewhere, compilePage, elsewhereAddress, readElementName, snippet, walk, writeCss, writeHtml, type PageInput } from '.';
 
 const block = (id: string, given: Partial<TableBlock> = {}): TableBlock => ({
   id,
@@ -63,6 +63,19 @@ describe('A placement elsewhere', () => {
     expect(css).not.toContain('100cqi');
     expect(css).not.toMatch(/^html/m);
     expect(compileElsewhere(page, 'a', options)?.box.tag).toBe('div');
+  });
+
+  it('brings no rule that could mean something of the other page’s own', () => {
+    const visitor = { ...PLAIN_VISITOR, sort: true, search: true, filter: true, columns: true, rowLink: true, choose: true, pageRows: 10 };
+    const css = compileElsewhere(input(block('a', { visitor })), 'a', options)?.page.css ?? [];
+    const stray: string[] = [];
+    walk(css, (selector, _declarations, within) => {
+      // Every selector of a list; commas within brackets do not part it.
+      for (const each of selector.split(/,(?![^([]*[)\]])/))
+        if (!/zp-|-1\b|^:host$|^zest-pane-table$|^@font-face$/.test(each) && !within.includes('@keyframes')) stray.push(each);
+    });
+    expect(css.length).toBeGreaterThan(30);
+    expect(stray).toEqual([]);
   });
 
   it('is not there where its block or its table is gone', () => {

@@ -92,6 +92,8 @@ export function sortIconRules(theme: Theme, key: string): readonly CssNode[] {
   ];
 }
 
+/** What a site has of these names outside of our boxes is its own. */
+const WITHIN = `:where(.${contract.box})`;
 /** What the runtime's controls need beside a theme: they look like what they stand in, can be hit, and say where they point. */
 export const visitorRules: readonly CssNode[] = [
   // WCAG 2.2, 2.5.8: a target is at least 24 px wide and high; 44 where a finger points (2.5.5).
@@ -108,13 +110,13 @@ export const visitorRules: readonly CssNode[] = [
   // The arrow is for the eye; aria-sort says the same.
   rule(`[aria-sort=ascending]>.${contract.sort}::after`, ['content', '"\\a0↑"/""']),
   rule(`[aria-sort=descending]>.${contract.sort}::after`, ['content', '"\\a0↓"/""']),
-  rule('[data-filters]>summary', ['min-height', '24px']),
-  rule('[data-filters]>div', ['display', 'flex'], ['flex-wrap', 'wrap'], ['gap', '.5em 1em'], ['padding-block', '.5em']),
-  rule('[data-filters] label', ['display', 'grid']),
-  rule('[data-filters] input', ['box-sizing', 'border-box'], ['max-width', '11em'], ['min-height', '2em']),
+  rule(`${WITHIN} [data-filters]>summary`, ['min-height', '24px']),
+  rule(`${WITHIN} [data-filters]>div`, ['display', 'flex'], ['flex-wrap', 'wrap'], ['gap', '.5em 1em'], ['padding-block', '.5em']),
+  rule(`${WITHIN} [data-filters] label`, ['display', 'grid']),
+  rule(`${WITHIN} [data-filters] input`, ['box-sizing', 'border-box'], ['max-width', '11em'], ['min-height', '2em']),
   // In the system's own colours, since a list that drops down takes them from its field.
   rule(
-    `[data-filters] :is(select,button),[data-columns],.${contract.pager} select`,
+    `${WITHIN} [data-filters] :is(select,button),${WITHIN} [data-columns],.${contract.pager} select`,
     ['font', 'inherit'],
     ['color', 'CanvasText'],
     ['background', 'Canvas'],
@@ -131,9 +133,9 @@ export const visitorRules: readonly CssNode[] = [
     ['min-width', '16px'],
     ['vertical-align', '-.15em'],
   ),
-  rule('[data-visitor~=rowLink] tbody>tr:has(a)', ['cursor', 'pointer']),
-  rule('[data-filters] button', ['align-self', 'end']),
-  rule('[data-filters] button,[data-columns]', ['cursor', 'pointer']),
+  rule(`${WITHIN} [data-visitor~=rowLink] tbody>tr:has(a)`, ['cursor', 'pointer']),
+  rule(`${WITHIN} [data-filters] button`, ['align-self', 'end']),
+  rule(`${WITHIN} [data-filters] button,${WITHIN} [data-columns]`, ['cursor', 'pointer']),
   rule(`.${contract.pager}:not([hidden])`, ['display', 'flex'], ['flex-wrap', 'wrap'], ['gap', '.25em']),
   rule(`.${contract.pager}>button`, ['min-width', '24px'], ['min-height', '24px']),
   {

@@ -1,4 +1,4 @@
-import { generate, ident, walk, type Atrule, type CssNode, type Declaration } from 'css-tree';
+import { generate, ident, walk, type Atrule, type CssNode, type Declaration, type Rule } from 'css-tree';
 
 /** Tells what is left out, with its line. */
 export type Note = (line: number, say: string) => void;
@@ -37,8 +37,11 @@ export function contain(sheet: CssNode, note: Note): void {
     visit: 'Declaration',
     enter(node, item, list) {
       const found = fetched(node);
-      if (found === undefined) return;
-      note(lineOf(node), `${node.property} is left out: it would fetch ${shown(found)}. Nothing is fetched for a house stylesheet.`);
+      const hidden = found === undefined && hides(node) && this.rule && !isPrint(this.atrule) ? skeletonIn(this.rule) : undefined;
+      if (found !== undefined)
+        note(lineOf(node), `${node.property} is left out: it would fetch ${shown(found)}. Nothing is fetched for a house stylesheet.`);
+      else if (hidden !== undefined) note(lineOf(node), `${node.property} is left out: by ${shown(hidden)} nothing of any page would be seen.`);
+      else return;
       list.remove(item);
     },
   });
@@ -80,4 +83,39 @@ function fetched(declaration: Declaration): string | undefined {
     else if (node.type === 'Raw' && mayFetch(node.value)) found ??= node.value.trim();
   });
   return found;
+}
+
+/** Whether a declaration makes what it reaches, and all that stands in it, unseen. */
+function hides({ property, value }: Declaration): boolean {
+  const said = generate(value).toLowerCase().trim();
+  switch (property.toLowerCase()) {
+    case 'display':
+      return said === 'none';
+    case 'visibility':
+      return said === 'hidden' || said === 'collapse';
+    case 'content-visibility':
+      return said === 'hidden';
+    case 'opacity':
+      return Number.parseFloat(said) === 0;
+    default:
+      return false;
+  }
+}
+
+/** On paper a page may be another. */
+const isPrint = (rule: Atrule | null): boolean => rule?.prelude != null && /\bprint\b/i.test(generate(rule.prelude));
+
+/** What every page of the site stands in: one of these hidden, all of it is. */
+const SKELETON: readonly (readonly string[])[] = [['*'], ['html', ':root'], ['body'], ['main', '#content'], ['div', '.entry']];
+
+/** The selector of a rule's list, if there is one, that reaches an element of the skeleton in whatever state. */
+function skeletonIn({ prelude }: Rule): string | undefined {
+  if (prelude.type !== 'SelectorList') return undefined;
+  for (const selector of prelude.children.toArray()) {
+    if (selector.type !== 'Selector') continue;
+    const parts = selector.children.toArray().map((part) => (part.type === 'Combinator' ? undefined : generate(part).toLowerCase()));
+    const isOne = SKELETON.some((names) => parts.every((part) => part !== undefined && (part === '*' || names.includes(part))));
+    if (isOne) return generate(selector);
+  }
+  return undefined;
 }

@@ -87,6 +87,25 @@ describe('A house stylesheet', () => {
     expect(notices.map(({ line }) => line)).toEqual([1, 2, 3, 4, 5, 7, 8, 8]);
     expect(notices[0]?.say).toContain('@import is left out');
   });
+  it('cannot make a page blank: what would hide all of it is left out, by its line', () => {
+    const { css, notices } = read(
+      [
+        '* { display: none !important; color: red }',
+        'html:root, .menu { visibility: hidden }',
+        'main#content { opacity: 0.0 }',
+        '@media (width < 600px) { body { display: none } }',
+        '.entry { content-visibility: hidden }',
+        '@media print { body { display: none } }',
+        'body.dark, body:hover, nav, #content p { display: none }',
+        '@keyframes come { from { opacity: 0 } }',
+      ].join('\n'),
+    );
+    expect(notices.map(({ line }) => line)).toEqual([1, 2, 3, 4, 5]);
+    expect(notices[0]?.say).toBe('display is left out: by “*” nothing of any page would be seen.');
+    expect(css).toContain('color:red');
+    expect(css.match(/display:none/g)?.length).toBe(2);
+    expect(css).toContain('opacity:0}');
+  });
   it('keeps what is written with escapes and fetches nothing', () => {
     expect(read(':root { --quote: "\\201C" } q::before { content: var(--quote) }').notices).toEqual([]);
   });

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, effect, inject, input, signal, type OnInit } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, computed, effect, inject, input, signal, type OnInit } from '@angular/core';
 import { besideOf, frameRules, tableElement, tableRules, themeCss, writeCss, writeHtml } from '../../../../core/compile';
 import { needsContainer, type Table } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
@@ -24,21 +24,25 @@ export class Dressed implements OnInit {
   private readonly destroyed = inject(DestroyRef);
   private readonly turns = inject(Turns);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
-  /** Nothing is compiled before it comes near the window's view: a library may hold hundreds. */
-  private readonly seen = signal(false);
+  /** Nothing is compiled before it comes near the window's view: a library may hold hundreds. Drawing it is a turn of its own. */
+  private readonly turn = signal<'none' | 'compile' | 'draw'>('none');
+  private readonly css = computed(() => {
+    const theme = this.theme();
+    const rules = theme ? themeCss(theme, { key: 'shown', beside: besideOf([this.table()]) }) : [];
+    const container = needsContainer(this.table()) ? ';container-type:inline-size' : '';
+    return `:host{color:#000}div{font:16px/1.4 system-ui,sans-serif;zoom:${this.scale()}${container}}table{width:100%}${writeCss([...frameRules, ...rules, ...tableRules(this.table(), 'table')], 'compact')}`;
+  });
   private readonly sheet = new CSSStyleSheet();
   private readonly content = document.createElement('div');
 
   constructor() {
     effect(() => {
-      if (!this.seen()) return;
-      const theme = this.theme();
-      this.sheet.replaceSync(
-        `:host{color:#000}div{font:16px/1.4 system-ui,sans-serif;zoom:${this.scale()}${needsContainer(this.table()) ? ';container-type:inline-size' : ''}}table{width:100%}${writeCss([...frameRules, ...(theme ? themeCss(theme, { key: 'shown', beside: besideOf([this.table()]) }) : []), ...tableRules(this.table(), 'table')], 'compact')}`,
-      );
+      if (this.turn() === 'none') return;
+      const css = this.css();
+      if (this.turn() === 'draw') this.sheet.replaceSync(css);
     });
     effect(() => {
-      if (!this.seen()) return;
+      if (this.turn() !== 'draw') return;
       this.content.innerHTML = writeHtml(tableElement(this.table(), { id: 'shown', theme: 'shown' }), 'compact');
     });
   }
@@ -47,7 +51,10 @@ export class Dressed implements OnInit {
     const shadow = this.host.attachShadow({ mode: 'open' });
     shadow.adoptedStyleSheets = [this.sheet];
     shadow.append(this.content);
-    this.turns.join(this.host, () => this.seen.set(true));
+    this.turns.join(this.host, () => {
+      this.turn.set('compile');
+      this.turns.join(this.host, () => this.turn.set('draw'));
+    });
     this.destroyed.onDestroy(() => this.turns.leave(this.host));
   }
 }
