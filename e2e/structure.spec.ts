@@ -190,12 +190,16 @@ describe('The structure of a table', () => {
       driver.executeScript<number>("return document.querySelector('zest-grid').shadowRoot.querySelectorAll('tr').length");
     expect(await inDocument()).toBeLessThanOrEqual(200);
     await driver.executeScript("const s = document.querySelector('zest-grid').shadowRoot.querySelector('.scroll'); s.scrollTop = s.scrollHeight / 2");
-    const middle = await person.until('a row of the middle', async () => {
-      const found = await person.all('rowheader', /^L[45]\d{4}$/);
+    // Rows take turns while the view moves: one is aimed at when all of them stand still.
+    const shownNames = async (): Promise<readonly string[]> =>
+      Promise.all((await person.all('rowheader', /^L[45]\d{4}$/)).map((each) => each.getText()));
+    const name = await person.until('a row of the middle, once it stands still', async () => {
+      const before = await shownNames();
+      await driver.executeAsyncScript('const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 50)))');
+      const after = await shownNames();
       // Not one of the first, which the header may cover.
-      return found[Math.floor(found.length / 2)];
+      return before.length > 0 && before.join() === after.join() ? after[Math.floor(after.length / 2)] : undefined;
     });
-    const name = await middle.getText();
     const row = Number(name.slice(1)) + 1;
     await driver.executeScript(
       'globalThis.sent = []; const send = globalThis.fetch; globalThis.fetch = (...all) => { const body = all[1]?.body; if (body) globalThis.sent.push(body); return send(...all); }',
