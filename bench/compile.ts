@@ -1,3 +1,4 @@
+import { viewOf } from '../core/tests/themes';
 import postcss from 'postcss';
 import { themeCss, writeCss } from '../core/compile';
 import { brotliCompressSync } from 'node:zlib';
@@ -8,14 +9,14 @@ import { kB, ms, quantile, say, takeTurns } from './figures';
 /** Compiling against parsing what comes out: cold reads every value, an edit reads one. */
 export function benchCompile(): void {
   const theme = fullTheme(dice(1));
-  const css = writeCss(themeCss(theme, { key: 'full' }));
+  const css = writeCss(themeCss(viewOf(theme), { key: 'full' }));
   const edited = (run: number): Theme => ({
     ...theme,
     values: { ...theme.values, table: { rest: { ...theme.values.table?.rest, radius: `${run % 40}px` } } },
   });
   // A theme never seen: another list of swatches forgets every value that was read.
   const never = (): Theme => ({ ...theme, swatches: [...theme.swatches] });
-  const compile = (each: Theme): string => writeCss(themeCss(each, { key: 'full' }));
+  const compile = (each: Theme): string => writeCss(themeCss(viewOf(each), { key: 'full' }));
   // The three take turns, so that what the machine does meanwhile meets all of them.
   const [parse, edit, cold] = takeTurns(400, [() => postcss.parse(css), (run) => compile(edited(run)), () => compile(never())]).map((times) =>
     quantile(times, 0.5),
@@ -24,7 +25,7 @@ export function benchCompile(): void {
   say('compile after an edit, median and ratio to that (wanted: under 1)', `${ms(edit ?? NaN)}, ${((edit ?? NaN) / (parse ?? NaN)).toFixed(2)}`);
   say('compile of a theme never seen, median and ratio (wanted: under 1)', `${ms(cold ?? NaN)}, ${((cold ?? NaN) / (parse ?? NaN)).toFixed(2)}`);
   const published = (each: Theme): number =>
-    brotliCompressSync(writeCss(themeCss(each, { key: 'full', lean: true, around: true }), 'compact')).length;
+    brotliCompressSync(writeCss(themeCss(viewOf(each), { key: 'full', lean: true, around: true }), 'compact')).length;
   const sizes = (themes: readonly Theme[]): string =>
     themes
       .map(published)

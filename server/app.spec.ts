@@ -36,6 +36,25 @@ describe('The API', () => {
     expect((stale.json['current'] as { document: { name: string } }).document.name).toBe('Mine');
   });
 
+  it('keeps nothing over a document that was deleted, of whatever kind', async () => {
+    for (const [kind, document] of [
+      ['themes', theme],
+      ['tables', gridTable(2, 2)],
+      ['pages', emptyPage('Gone', 'gone')],
+    ] as const) {
+      const { id } = await make(kind, document);
+      await ask(`${server.url}/api/${kind}/${id}`, 'DELETE');
+      const saved = await ask(`${server.url}/api/${kind}/${id}`, 'PUT', { ...document, name: 'Late' }, { 'If-Match': '"1"' });
+      expect(saved.status).withContext(kind).toBe(404);
+      const back = await ask(`${server.url}/api/${kind}/${id}/restore`, 'POST');
+      expect([(back.json['document'] as { name: string }).name, back.json['revision']]).toEqual([document.name, 1]);
+    }
+    const { id } = await make('tables', gridTable(2, 2));
+    await ask(`${server.url}/api/tables/${id}`, 'DELETE');
+    const late = { change: { rows: [{ at: 0, cells: [[0, 'late']] }] }, said: ['type'] };
+    expect((await ask(`${server.url}/api/tables/${id}`, 'PATCH', late, { 'If-Match': '"1"' })).status).toBe(404);
+  });
+
   it('deletes and brings back', async () => {
     const { id } = await make('tables', gridTable(2, 2));
     expect((await ask(`${server.url}/api/tables/${id}`, 'DELETE')).status).toBe(204);

@@ -1,5 +1,6 @@
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
+import { Views, starterBases } from '../core/theme';
 import { changesOf } from './changes/changes';
 import { changeRoutes } from './changes/routes';
 import type { Database } from './database/database';
@@ -53,6 +54,7 @@ export const BODY_MOST = '16mb';
 /** The whole server as a value: nothing listens and nothing is read until it is asked. */
 export function createApp({ database, web, neighbour, log }: AppDependencies): Express {
   const { themes, tables, pages, media, house } = createStores(database);
+  const views = new Views(starterBases);
   const app = express();
   app.disable('x-powered-by');
   app.use(checkHost, checkOrigin, secureHeaders, compression());
@@ -64,8 +66,8 @@ export function createApp({ database, web, neighbour, log }: AppDependencies): E
     next();
   });
   app.use('/api', express.json({ limit: BODY_MOST }));
-  app.use('/api/themes', themeRoutes(themes, media, pages));
-  app.use('/api/tables', tableRoutes(tables, themes, pages));
+  app.use('/api/themes', themeRoutes(themes, media, pages, views));
+  app.use('/api/tables', tableRoutes(tables, themes, pages, views));
   app.use('/api/pages', pageRoutes(pages));
   app.use('/api/house', houseRoutes(house));
   app.use('/api/changes', changeRoutes(changesOf(database)));
@@ -74,7 +76,7 @@ export function createApp({ database, web, neighbour, log }: AppDependencies): E
     await database.query('select 1');
     response.json({ ok: true });
   });
-  const options = { database, pages, themes, house, siteName: SITE_NAME, log };
+  const options = { database, pages, themes, house, views, siteName: SITE_NAME, log };
   const site = new Site(options);
   app.use('/site', siteRoutes(site, options));
   app.use('/elsewhere', elsewhereRoutes(new LivePlacements(site, options), media));

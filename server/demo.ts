@@ -3,7 +3,7 @@ import path from 'node:path';
 import type { Outcome } from '../core/outcome';
 import { readPage } from '../core/page';
 import { readTable } from '../core/table';
-import { readTheme } from '../core/theme';
+import { readTheme, starterBases } from '../core/theme';
 import type { Stores } from './app';
 import type { Database } from './database/database';
 import { projectRoot } from './project-root';
@@ -14,7 +14,7 @@ export async function loadDemo(database: Database, { themes, tables, pages }: St
     'select (select count(*) from themes)::int + (select count(*) from tables)::int + (select count(*) from pages)::int as count',
   );
   if (count > 0) return false;
-  for (const [id, theme] of read('themes', readTheme)) {
+  for (const [id, theme] of read('themes', (json) => readTheme(json, starterBases))) {
     await themes.create(theme, id);
     await themes.publish(id);
   }

@@ -1,4 +1,4 @@
-import { partOf, places, propertiesOf, propertyOf, type Look, type PartName, type Property, type PropertyName } from '../theme';
+import { partOf, places, propertiesOf, propertyOf, type ThemeView, type PartName, type Property, type PropertyName } from '../theme';
 import { declare, type SetValue } from './declare';
 import type { Felt } from './lean';
 import { isHeldOpen, searchField, thingsOf, type SelectorOptions } from './selectors';
@@ -24,27 +24,27 @@ const isLevelled = (part: PartName): boolean => part === 'buttons' || part === '
 const rest = (part: PartName): { readonly part: PartName; readonly condition: 'rest' } => ({ part, condition: 'rest' });
 
 /** Links, buttons and icons in cells. */
-export const contentRules = (look: Look, options: SelectorOptions, felt?: Felt): readonly CssNode[] => [
-  rule(thingsOf(options, rest('links')), ...unless(look, 'links', [['color', 'inherit']])),
-  rule(thingsOf(options, rest('buttons')), ...unless(look, 'buttons', levelled)),
-  ...thingRules(look, options, 'content', felt),
+export const contentRules = (view: ThemeView, options: SelectorOptions, felt?: Felt): readonly CssNode[] => [
+  rule(thingsOf(options, rest('links')), ...unless(view, 'links', [['color', 'inherit']])),
+  rule(thingsOf(options, rest('buttons')), ...unless(view, 'buttons', levelled)),
+  ...thingRules(view, options, 'content', felt),
 ];
 
 /** Search bar, info line, empty message and pager. */
-export const aroundRules = (look: Look, options: SelectorOptions, felt?: Felt): readonly CssNode[] => [
-  rule(thingsOf(options, rest('pager-items')), ...unless(look, 'pager-items', levelled), ['display', 'inline-block']),
-  rule(searchField(options), ['font', 'inherit'], ['color', 'inherit'], ['background', 'none'], ['border', '1px solid'], ...radiusOf(look), [
+export const aroundRules = (view: ThemeView, options: SelectorOptions, felt?: Felt): readonly CssNode[] => [
+  rule(thingsOf(options, rest('pager-items')), ...unless(view, 'pager-items', levelled), ['display', 'inline-block']),
+  rule(searchField(options), ['font', 'inherit'], ['color', 'inherit'], ['background', 'none'], ['border', '1px solid'], ...radiusOf(view), [
     'padding',
     '.25em .5em',
   ]),
-  ...thingRules(look, options, 'around', felt),
+  ...thingRules(view, options, 'around', felt),
 ];
 
 /** What is levelled, but for what the theme sets at rest anyway. */
-function unless(look: Look, part: PartName, declarations: readonly Declaration[]): readonly Declaration[] {
+function unless(view: ThemeView, part: PartName, declarations: readonly Declaration[]): readonly Declaration[] {
   const set = (name: PropertyName): boolean => {
-    const value = look.valueAt(rest(part), propertyOf(name));
-    if (type.includes(name) && (value?.css === 'inherit' || isHanded(look, part, propertyOf(name), value?.css))) return false;
+    const value = view.valueAt(rest(part), propertyOf(name));
+    if (type.includes(name) && (value?.css === 'inherit' || isHanded(view, part, propertyOf(name), value?.css))) return false;
     return value !== undefined && !(name === 'fill' && value.css === 'transparent');
   };
   const beaten: Readonly<Record<string, readonly PropertyName[]>> = {
@@ -59,20 +59,20 @@ function unless(look: Look, part: PartName, declarations: readonly Declaration[]
   return declarations.filter(([property]) => !(beaten[property]?.every((name) => propertyOf(name).parts.includes(part) && set(name)) ?? false));
 }
 
-function thingRules(look: Look, options: SelectorOptions, box: 'content' | 'around', felt?: Felt): readonly CssNode[] {
+function thingRules(view: ThemeView, options: SelectorOptions, box: 'content' | 'around', felt?: Felt): readonly CssNode[] {
   return places
     .filter(({ part }) => isThing(part, box))
     .flatMap((place) => {
       const set: SetValue[] = [];
       for (const property of propertiesOf(place.part)) {
-        const value = look.valueAt(place, property);
+        const value = view.valueAt(place, property);
         const isHad =
           place.condition === 'rest' &&
           isLevelled(place.part) &&
-          (value?.css === 'inherit' || (felt !== undefined && isHanded(look, place.part, property, value?.css)));
+          (value?.css === 'inherit' || (felt !== undefined && isHanded(view, place.part, property, value?.css)));
         if (value && !isHad && (felt === undefined || felt(place, property.name))) set.push({ property, value });
       }
-      const declarations: readonly Declaration[] = [...fillOf(look, place.part, set), ...declare(set), ...roomOf(place.part, set), ...shownOf(set)];
+      const declarations: readonly Declaration[] = [...fillOf(view, place.part, set), ...declare(set), ...roomOf(place.part, set), ...shownOf(set)];
       if (declarations.length === 0) return [];
       const held = options.held && isHeldOpen(place.condition) ? [rule(thingsOf(options, place, true), ...declarations)] : [];
       const real = rule(thingsOf(options, place), ...declarations);
@@ -82,19 +82,19 @@ function thingRules(look: Look, options: SelectorOptions, box: 'content' | 'arou
 
 const type: readonly PropertyName[] = ['font', 'size', 'weight', 'slant', 'line-height'];
 /** Whether a page to go to has a value of its type from its pager already, since `font` is levelled to what is around it. */
-const isHanded = (look: Look, part: PartName, property: Property, css: string | undefined): boolean =>
+const isHanded = (view: ThemeView, part: PartName, property: Property, css: string | undefined): boolean =>
   part === 'pager-items' &&
   type.includes(property.name) &&
   css !== undefined &&
   !/em|%/.test(css) &&
-  look.valueAt(rest('pager'), property)?.css === css;
+  view.valueAt(rest('pager'), property)?.css === css;
 
 const valueOf = (set: readonly SetValue[], name: string): string | undefined => set.find(({ property }) => property.name === name)?.value.css;
 
 /** No fill is written only where there would be one: over that of the same part at rest. */
-function fillOf(look: Look, part: PartName, set: readonly SetValue[]): readonly Declaration[] {
+function fillOf(view: ThemeView, part: PartName, set: readonly SetValue[]): readonly Declaration[] {
   const css = valueOf(set, 'fill');
-  const under = look.valueAt(rest(part), propertyOf('fill'))?.css ?? 'transparent';
+  const under = view.valueAt(rest(part), propertyOf('fill'))?.css ?? 'transparent';
   return css === undefined || (css === 'transparent' && under === 'transparent') ? [] : [[propertyOf('fill').css ?? '', css]];
 }
 
@@ -107,7 +107,7 @@ function roomOf(part: PartName, set: readonly SetValue[]): readonly Declaration[
 const shownOf = (set: readonly SetValue[]): readonly Declaration[] => (valueOf(set, 'shown') === 'off' ? [['display', 'none']] : []);
 
 /** The search field is as round as its bar. */
-function radiusOf(look: Look): readonly Declaration[] {
-  const radius = look.valueAt(rest('search-bar'), propertyOf('radius'));
+function radiusOf(view: ThemeView): readonly Declaration[] {
+  const radius = view.valueAt(rest('search-bar'), propertyOf('radius'));
   return radius && radius.css !== '0' ? [['border-radius', radius.css]] : [];
 }

@@ -1,6 +1,6 @@
 import { columnLine, isDrawn, type Line } from '../lines';
 import { resolveAt } from '../resolve';
-import { atStep, widthsOf, type Theme } from '../theme';
+import { widthsOf, type ThemeView } from '../theme';
 import type { Exception } from '../table';
 import { cornerClip } from './corners';
 import { pinnedRules } from './pinned-rules';
@@ -8,34 +8,34 @@ import { contract } from './selectors';
 import { rule, type CssNode, type Declaration } from './stylesheet';
 
 type Arrangement = 'as-is' | 'scrolls' | 'stacked' | 'turned' | 'most' | 'fewest';
-const arrangementOf = (theme: Theme): Arrangement => resolveAt(theme, { part: 'table', condition: 'rest' }, 'arrangement').css as Arrangement;
+const arrangementOf = (view: ThemeView): Arrangement => resolveAt(view, { part: 'table', condition: 'rest' }, 'arrangement').css as Arrangement;
 
-const isSomewhere = (theme: Theme, ...wanted: readonly Arrangement[]): boolean =>
-  ['', ...widthsOf(theme).map(({ name }) => name)].some((step) => wanted.includes(arrangementOf(atStep(theme, step))));
+const isSomewhere = (view: ThemeView, ...wanted: readonly Arrangement[]): boolean =>
+  ['', ...widthsOf(view.theme).map(({ name }) => name)].some((step) => wanted.includes(arrangementOf(view.at(step))));
 
 /** Whether the theme stacks tables at any width, so that their cells need labels and roles. */
-export const stacks = (theme: Theme): boolean => isSomewhere(theme, 'stacked');
+export const stacks = (view: ThemeView): boolean => isSomewhere(view, 'stacked');
 
 /** Whether a theme as it is at one width stacks tables there. */
-export const isStacked = (theme: Theme): boolean => arrangementOf(theme) === 'stacked';
+export const isStacked = (view: ThemeView): boolean => arrangementOf(view) === 'stacked';
 
 /** Whether the theme turns short tables at any width, so that their markup has them turned as well. */
-export const turns = (theme: Theme): boolean => isSomewhere(theme, 'turned');
+export const turns = (view: ThemeView): boolean => isSomewhere(view, 'turned');
 
 /** Whether the theme shows fewer columns at any width, so that columns say whether they give way, and rows open. */
-export const leavesOut = (theme: Theme): boolean => isSomewhere(theme, 'most', 'fewest');
+export const leavesOut = (view: ThemeView): boolean => isSomewhere(view, 'most', 'fewest');
 
 /**
  * How a table is laid out where the theme has it other than as it is. To be written after everything else of the theme, at
  * each width step for itself.
  */
-export function arrangementRules(theme: Theme, key: string, exceptions: readonly Exception[] = []): readonly CssNode[] {
-  const arrangement = arrangementOf(theme);
-  if (arrangement === 'scrolls') return [...pinnedRules(theme, key, exceptions, true), ...hintRules(key)];
+export function arrangementRules(view: ThemeView, key: string, exceptions: readonly Exception[] = []): readonly CssNode[] {
+  const arrangement = arrangementOf(view);
+  if (arrangement === 'scrolls') return [...pinnedRules(view, key, exceptions, true), ...hintRules(key)];
   if (arrangement === 'turned') return turnedRules(`.${contract.theme(key)}`);
   if (arrangement === 'most') return fewerRules(`.${contract.theme(key)}`, [contract.yields.first]);
   if (arrangement === 'fewest') return fewerRules(`.${contract.theme(key)}`, [contract.yields.first, contract.yields.second]);
-  return arrangement === 'stacked' ? stackedRules(theme, `.${contract.theme(key)}`) : [];
+  return arrangement === 'stacked' ? stackedRules(view, `.${contract.theme(key)}`) : [];
 }
 
 /** The name of the fade at a frame's end, which says that there is more. */
@@ -66,15 +66,15 @@ function hintRules(key: string): readonly CssNode[] {
  * Each row a block of its own: its row header on top, then a line for each cell with the label that the markup brings. The
  * table itself stays one, so that its line, corners and caption do. Its header is heard, and seen as far as it sorts.
  */
-function stackedRules(theme: Theme, table: string): readonly CssNode[] {
+function stackedRules(view: ThemeView, table: string): readonly CssNode[] {
   const groups = `${table}>:is(thead,tbody,tfoot)`;
   const cells = `${groups}>tr>*`;
-  const line = (traits: Parameters<typeof columnLine>[1]): Declaration => ['border-block-start', drawn(columnLine(theme, traits))];
+  const line = (traits: Parameters<typeof columnLine>[1]): Declaration => ['border-block-start', drawn(columnLine(view, traits))];
   const unsorted = `${table}>thead>tr>:not([${contract.sorts}])`;
-  const clip = cornerClip(theme);
+  const clip = cornerClip(view);
   const bare = `${table}>thead:not(:has([${contract.sorts}]))+tbody`;
-  const spaced = resolveAt(theme, { part: 'table', condition: 'rest' }, 'cells').css === 'spaced';
-  const gap = resolveAt(theme, { part: 'table', condition: 'rest' }, 'gap').css;
+  const spaced = resolveAt(view, { part: 'table', condition: 'rest' }, 'cells').css === 'spaced';
+  const gap = resolveAt(view, { part: 'table', condition: 'rest' }, 'gap').css;
   return [
     rule(table, ['table-layout', 'fixed'], ['width', '100%'], ['max-width', '100%']),
     rule(`${table}>colgroup`, ['display', 'none']),

@@ -1,4 +1,6 @@
-import type { Exception, Table } from '../table';
+import { turnedTable, type Exception, type Table } from '../table';
+import type { ThemeView } from '../theme';
+import { turns } from './arrangement-rules';
 import { exceptionsIn } from './exception-rules';
 import { wornIn, type Worn } from './dressing-rules';
 
@@ -8,6 +10,10 @@ export interface Beside {
   readonly worn: readonly Worn[];
 }
 export const NOTHING_BESIDE: Beside = { exceptions: [], worn: [] };
+
+/** What tables have beside a theme in which they are dressed; what stands turned beside a table has its looks the other way round. */
+export const besideIn = (view: ThemeView, tables: readonly Table[]): Beside =>
+  besideOf([...tables, ...(turns(view) ? tables.flatMap((table) => turnedTable(table) ?? []) : [])]);
 
 export const besideOf = (tables: readonly Pick<Table, 'exceptions' | 'dressings'>[]): Beside => ({
   exceptions: exceptionsIn(tables),

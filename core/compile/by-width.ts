@@ -1,4 +1,4 @@
-import { atStep, widthsOf, type Theme } from '../theme';
+import { widthsOf, type ThemeView } from '../theme';
 import { familyOf } from './families';
 import { contract } from './selectors';
 import { walk, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
@@ -22,10 +22,10 @@ interface Block {
  * each other, and neighbours that go on alike share one. So at every width precisely what that step's own stylesheet says
  * holds, in its order, whichever rule is stronger; and browsers weigh few rules that do not hold.
  */
-export function byWidth(theme: Theme, sheetOf: (at: Theme) => Stylesheet): Stylesheet {
-  const steps = widthsOf(theme).filter(({ values }) => Object.keys(values).length > 0);
-  if (steps.length === 0) return sheetOf(theme);
-  const sheets = [sheetOf(theme), ...steps.map(({ name }) => sheetOf(atStep(theme, name)))];
+export function byWidth(view: ThemeView, sheetAt: (at: ThemeView) => Stylesheet): Stylesheet {
+  const steps = widthsOf(view.theme).filter(({ values }) => Object.keys(values).length > 0);
+  if (steps.length === 0) return sheetAt(view);
+  const sheets = [sheetAt(view), ...steps.map(({ name }) => sheetAt(view.at(name)))];
   const ranges = sheets.map((_, i): Range => ({ above: steps[i]?.width, upTo: steps[i - 1]?.width }));
   const said = sheets.map(saidByFamily);
   const blocks = new Map<string, Block>();

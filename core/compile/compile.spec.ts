@@ -1,12 +1,13 @@
 import { emptyPage, type Page } from '../page';
-import { dice, randomTable, randomTheme } from '../tests/random';
-import { gridTable, themeWith } from '../tests/themes';
+import { dice, randomTable, randomTheme, starterNames } from '../tests/random';
+import { gridTable, themeWith, viewOf } from '../tests/themes';
 import { mergeCells, tableOf } from '../table';
-import { starterNames, starters } from '../theme';
+import { starters } from '../theme';
 import { compilePage, heldKey, framedTable, tableElement, themeCss, writeCss, writeHtml } from './index';
 import postcss from 'postcss';
 
-const css = (values: Parameters<typeof themeWith>[0], held = false): string => writeCss(themeCss(themeWith(values), { key: 'x', held }), 'compact');
+const css = (values: Parameters<typeof themeWith>[0], held = false): string =>
+  writeCss(themeCss(viewOf(themeWith(values)), { key: 'x', held }), 'compact');
 /** What of a selector weighs: all but what stands in :where() and the pseudo-elements that icons are drawn in. */
 function outsideWhere(selector: string): string {
   let [weighing, depth] = ['', 0];
@@ -26,7 +27,7 @@ describe('A theme’s stylesheet', () => {
   });
   it('weighs one class in every rule, for every starter', () => {
     for (const { theme } of starters) {
-      postcss.parse(writeCss(themeCss(theme, { key: 'x' }))).walkRules((rule) => {
+      postcss.parse(writeCss(themeCss(viewOf(theme), { key: 'x' }))).walkRules((rule) => {
         for (const selector of rule.selectors)
           expect(outsideWhere(selector))
             .withContext(selector)
@@ -41,7 +42,7 @@ describe('A theme’s stylesheet', () => {
     expect(css(values, true)).toContain('[data-held~=hovered]');
   });
   it('has no important and no id', () => {
-    for (const { theme } of starters) expect(writeCss(themeCss(theme, { key: 'x' }))).not.toMatch(/!important|#[a-z][\w-]* *[{,>]/);
+    for (const { theme } of starters) expect(writeCss(themeCss(viewOf(theme), { key: 'x' }))).not.toMatch(/!important|#[a-z][\w-]* *[{,>]/);
   });
   it('counts visible rows for bands', () => expect(css({ 'body-rows': { odd: { fill: 'mist' } } })).toContain(':nth-child(odd of :not([hidden]))'));
   it('leaves a value with a mistake out', () => expect(css({ 'body-rows': { even: { fill: 'mits' } } })).not.toContain('nth-child(even'));
@@ -62,7 +63,7 @@ describe('A theme’s stylesheet', () => {
   });
   it('can be parsed, and comes back the same from readable and compact writing, for 100 random themes', () => {
     for (let seed = 0; seed < 100; seed++) {
-      const sheet = themeCss(randomTheme(dice(seed), starterNames), { key: 'x', held: seed % 2 === 0 });
+      const sheet = themeCss(viewOf(randomTheme(dice(seed), starterNames)), { key: 'x', held: seed % 2 === 0 });
       const flat = (style: 'readable' | 'compact'): string[] => {
         const found: string[] = [];
         postcss
@@ -150,7 +151,7 @@ describe('A page', () => {
   const compiled = (starter = 0): { html: string; css: string } => {
     const theme = starters[starter]?.theme ?? themeWith({});
     const { html, css: sheet } = compilePage(
-      { page, tables: new Map([['t', table]]), themes: new Map([['h', { key: 'h', theme }]]) },
+      { page, tables: new Map([['t', table]]), themes: new Map([['h', { key: 'h', view: viewOf(theme) }]]) },
       { stylesheet: '/s.css', siteName: 'Site' },
     );
     return { html: writeHtml(html), css: writeCss(sheet, 'compact') };
@@ -182,8 +183,8 @@ describe('A page', () => {
         page: { ...page, blocks: [{ ...held, held: 3 }, follows] },
         tables: new Map([['t', table]]),
         themes: new Map([
-          ['h', { key: 'h', theme: now }],
-          ['h@3', { key: heldKey('h', 3), theme: before }],
+          ['h', { key: 'h', view: viewOf(now) }],
+          ['h@3', { key: heldKey('h', 3), view: viewOf(before) }],
         ]),
       },
       { stylesheet: '/s.css', siteName: 'Site' },
@@ -198,7 +199,7 @@ describe('A page', () => {
     const small: Page = { ...page, blocks: page.blocks.slice(0, 3) };
     for (const { theme, key } of starters) {
       const { html, css: sheet } = compilePage(
-        { page: small, tables: new Map([['t', table]]), themes: new Map([['h', { key: 'h', theme }]]) },
+        { page: small, tables: new Map([['t', table]]), themes: new Map([['h', { key: 'h', view: viewOf(theme) }]]) },
         { stylesheet: '/s.css', siteName: 'Site' },
       );
       expect(writeHtml(html).length + writeCss(sheet, 'compact').length)

@@ -1,6 +1,6 @@
 import { outerLines } from '../lines';
 import { resolveAt } from '../resolve';
-import type { Theme, Value } from '../theme';
+import type { ThemeView, Value } from '../theme';
 import { firstGroup, lastGroup, type SelectorOptions } from './selectors';
 import { rule, type CssNode } from './stylesheet';
 
@@ -17,8 +17,8 @@ const WIDER = Math.round((BEYOND * Math.SQRT2 * 10) / (Math.SQRT2 - 1)) / 10;
  * caption too; and with merged cells the corner cell may start in any row. So the first and the last row
  * group are clipped to the inner curve: the radius less the line and the gap (CSS Backgrounds 3, section 5.2).
  */
-export function cornerRules(theme: Theme, options: SelectorOptions): readonly CssNode[] {
-  const clip = cornerClip(theme);
+export function cornerRules(view: ThemeView, options: SelectorOptions): readonly CssNode[] {
+  const clip = cornerClip(view);
   if (clip === undefined) return [];
   const [first, last] = [firstGroup(options), lastGroup(options)];
   return [
@@ -29,12 +29,12 @@ export function cornerRules(theme: Theme, options: SelectorOptions): readonly Cs
 }
 
 /** The clip of a row group at the table's top, at its bottom, or of the only one; undefined where no corner is round. */
-export function cornerClip(theme: Theme): ((which: 'top' | 'bottom' | 'all') => string) | undefined {
+export function cornerClip(view: ThemeView): ((which: 'top' | 'bottom' | 'all') => string) | undefined {
   const table = { part: 'table', condition: 'rest' } as const;
-  const radius = resolveAt(theme, table, 'radius');
-  const spaced = resolveAt(theme, table, 'cells').css === 'spaced';
-  const gap = resolveAt(theme, table, 'gap');
-  const { top, end, bottom, start } = outerLines(theme);
+  const radius = resolveAt(view, table, 'radius');
+  const spaced = resolveAt(view, table, 'cells').css === 'spaced';
+  const gap = resolveAt(view, table, 'gap');
+  const { top, end, bottom, start } = outerLines(view);
   // Where lines differ the thinner one counts: its inner curve is the rounder one, and no fill lies on a line.
   const line = Math.min(top.width, end.width, bottom.width, start.width);
   const inner = innerRadius(radius, line, spaced ? gap : undefined);

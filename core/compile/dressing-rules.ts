@@ -1,6 +1,6 @@
 import { iconAddress } from '../media';
 import { coloursOf, dressingSettings, settingOf, type Dressing, type DressingSetting, type Table } from '../table';
-import { propertyOf, type Look } from '../theme';
+import { propertyOf, type ThemeView } from '../theme';
 import { shortHash } from './short-hash';
 import { contract, type SelectorOptions } from './selectors';
 import { rule, type CssNode, type Declaration } from './stylesheet';
@@ -47,13 +47,13 @@ const mask = (name: string, size: string): readonly Declaration[] => {
 };
 
 /** How dressings look. Colours are the theme's: one that it does not have gives way to the ink of the text. */
-export function dressingRules(look: Look, worn: readonly Worn[], { theme }: SelectorOptions): readonly CssNode[] {
+export function dressingRules(view: ThemeView, worn: readonly Worn[], { theme }: SelectorOptions): readonly CssNode[] {
   const colour = (text: string, fallback: string): string => {
-    const read = look.read(propertyOf('ink'), text);
+    const read = view.read(propertyOf('ink'), text);
     return read.ok ? (read.value.css === 'inherit' ? 'currentColor' : read.value.css) : fallback;
   };
   const length = (text: string): string => {
-    const read = look.read(propertyOf('padding-top'), text);
+    const read = view.read(propertyOf('padding-top'), text);
     return read.ok ? read.value.css : '1em';
   };
   return worn.flatMap((each): readonly CssNode[] => {

@@ -1,5 +1,5 @@
 import { gridOf, setDressings, setExceptions, tableOf, readTable, type Dressing, type Table } from '../table';
-import { themeWith } from '../tests/themes';
+import { themeWith, viewOf } from '../tests/themes';
 import { besideOf, dressedNodes, tableElement, themeCss, writeCss, writeHtml } from './index';
 
 const rating: Dressing = { name: 'Stars', from: '', kind: 'rating', settings: { colour: 'lamp', most: '4' } };
@@ -12,7 +12,7 @@ const dressed = (texts: readonly string[], dressing: Dressing, others: readonly 
   });
 const html = (table: Table, row: number, column = 1): string =>
   (dressedNodes(table, gridOf(table).at(row, column)) ?? []).map((node) => writeHtml(node, 'compact')).join('');
-const css = (table: Table): string => writeCss(themeCss(themeWith({}), { key: 'x', beside: besideOf([table]) }), 'compact');
+const css = (table: Table): string => writeCss(themeCss(viewOf(themeWith({})), { key: 'x', beside: besideOf([table]) }), 'compact');
 
 describe('Dressings', () => {
   it('show a rating as a share of its shapes, said in words, and what is none as it stands', () => {

@@ -1,5 +1,5 @@
 import { emptyPage, PLAIN_VISITOR, type Page, type TableBlock } from '../page';
-import { gridTable, themeWith } from '../tests/themes';
+import { gridTable, themeWith, viewOf } from '../tests/themes';
 import { allowance, compileElsewhere, compilePage, elsewhereAddress, readElementName, snippet, walk, writeCss, writeHtml, type PageInput } from '.';
 
 const block = (id: string, given: Partial<TableBlock> = {}): TableBlock => ({
@@ -24,7 +24,7 @@ const linked = gridTable(2, 2, {
 const input = (...blocks: Page['blocks']): PageInput => ({
   page: { ...emptyPage('Night', 'night'), blocks },
   tables: new Map([['t', linked]]),
-  themes: new Map([['x', { key: 'harbour', theme: themeWith({ 'body-rows': { even: { fill: '#abcdef' } } }) }]]),
+  themes: new Map([['x', { key: 'harbour', view: viewOf(themeWith({ 'body-rows': { even: { fill: '#abcdef' } } })) }]]),
 });
 const options = { key: 'page/a', addressOf: (reference: string) => new URL(reference, 'http://zest.test/site/night').href };
 

@@ -1,6 +1,6 @@
 import type { Rgba } from '../colour';
 import { isDrawn } from '../lines';
-import { edgeProperties, isExceptionProperty, partOf, propertyOf, type Excepted, type Look, type PartName, type PropertyName } from '../theme';
+import { edgeProperties, isExceptionProperty, partOf, propertyOf, type Excepted, type ThemeView, type PartName, type PropertyName } from '../theme';
 import { exceptionsOn, kindOf, type Exception, type GridCell, type Table } from '../table';
 import { shortHash } from './short-hash';
 import { declare, type SetValue } from './declare';
@@ -43,16 +43,16 @@ export const exceptedProperties = (exceptions: readonly Exception[]): ReadonlySe
  * written after them. A value that cannot be read is left out, so that the next one in the chain holds.
  */
 export function exceptionRules(
-  look: Look,
+  view: ThemeView,
   exceptions: readonly Exception[],
   options: SelectorOptions,
 ): { readonly under: readonly CssNode[]; readonly over: readonly CssNode[] } {
   const written = (reach: 'always' | 'others'): readonly CssNode[] =>
     exceptions
       .filter((each) => (each.reach === 'always') === (reach === 'always'))
-      .flatMap((each) => ruleOf(look, each, options, setsPicture(exceptions)))
+      .flatMap((each) => ruleOf(view, each, options, setsPicture(exceptions)))
       .filter((node) => node.kind !== 'rule' || node.declarations.length > 0);
-  return { under: [...written('others'), ...pictureRules(look, exceptions, options)], over: written('always') };
+  return { under: [...written('others'), ...pictureRules(view, exceptions, options)], over: written('always') };
 }
 
 /** Whether an exception brings a picture, so that what is laid over cells has to leave it in sight. */
@@ -62,16 +62,16 @@ export const setsPicture = (exceptions: readonly Exception[]): boolean => except
 const apartFrom = (part: PartName): string => (part === 'column-headers' ? `:not(${markOf('header-groups')},${markOf('corner')})` : notWithin(part));
 
 /** The pictures behind exceptions' cells. All stand below what the hand brings: that is laid over them. */
-function pictureRules(look: Look, exceptions: readonly Exception[], options: SelectorOptions): readonly CssNode[] {
+function pictureRules(view: ThemeView, exceptions: readonly Exception[], options: SelectorOptions): readonly CssNode[] {
   const own = byStrength(exceptions).flatMap((each): readonly CssNode[] => {
-    const set = valuesIn(look, each.values);
+    const set = valuesIn(view, each.values);
     const declarations = pictureOf((name) => set.find(({ property }) => property.name === name)?.value.css);
     return declarations.length === 0 ? [] : [rule(markedCells(each, options), ...declarations)];
   });
   if (!setsPicture(exceptions)) return own;
   // How a part's pictures lie holds for those that take their place, even where the part has none itself.
   const ofParts = propertyOf('picture').parts.flatMap((part): readonly CssNode[] => {
-    const declarations = pictureOf((name) => (name === 'picture' ? undefined : look.valueAt({ part, condition: 'rest' }, propertyOf(name))?.css));
+    const declarations = pictureOf((name) => (name === 'picture' ? undefined : view.valueAt({ part, condition: 'rest' }, propertyOf(name))?.css));
     return partOf(part).box !== 'cells' || declarations.length === 0
       ? []
       : [rule(cellsOf(options, { part, condition: 'rest' }, part, apartFrom(part)), ...declarations)];
@@ -81,29 +81,29 @@ function pictureRules(look: Look, exceptions: readonly Exception[], options: Sel
 
 const markedCells = (exception: Looked, { theme }: SelectorOptions): string => `.${theme}>*>:where(tr)>:where(.${exceptionClass(exception)})`;
 
-const valuesIn = (look: Look, values: Excepted['values']): readonly SetValue[] =>
+const valuesIn = (view: ThemeView, values: Excepted['values']): readonly SetValue[] =>
   Object.entries(values).flatMap(([name, text]) => {
     if (!isExceptionProperty(name)) return [];
     const property = propertyOf(name);
-    const read = look.read(property, text);
+    const read = view.read(property, text);
     return read.ok ? [{ property, value: read.value }] : [];
   });
 
-function ruleOf(look: Look, exception: Looked, options: SelectorOptions, isOwn: boolean): readonly CssNode[] {
-  const set = valuesIn(look, exception.values);
+function ruleOf(view: ThemeView, exception: Looked, options: SelectorOptions, isOwn: boolean): readonly CssNode[] {
+  const set = valuesIn(view, exception.values);
   const mark = `.${exceptionClass(exception)}`;
   const fill = set.find(({ property }) => property.name === 'fill')?.value.css;
   const cells = markedCells(exception, options);
   if (exception.reach !== 'always') return [rule(cells, ...(fill === undefined ? [] : [['background-color', fill] as const]), ...declare(set))];
   // What the hand brings is laid over a cell's fill as a picture; what always holds takes its place.
   const over = fill === undefined ? undefined : fill === 'transparent' ? 'none' : `linear-gradient(${fill} 0 0)`;
-  const apart = (part: PartName): string => (isPictureShared(look.theme) ? '' : notWithin(part));
+  const apart = (part: PartName): string => (isPictureShared(view) ? '' : notWithin(part));
   return [
     rule(cells, ...(over === undefined ? [] : [laidOver(over, isOwn)]), ...declare(set)),
     ...(over === undefined
       ? []
-      : picturedCells(look.theme).map((part: PartName) =>
-          rule(cellsOf(options, { part, condition: 'rest' }, part, apart(part) + mark), pictureUnder(look.theme, part, over, isOwn)),
+      : picturedCells(view).map((part: PartName) =>
+          rule(cellsOf(options, { part, condition: 'rest' }, part, apart(part) + mark), pictureUnder(view, part, over, isOwn)),
         )),
   ];
 }
@@ -112,9 +112,9 @@ function ruleOf(look: Look, exception: Looked, options: SelectorOptions, isOwn: 
  * The lines on the edges of exceptions' cells, to be written after the theme's own: each takes the place of the one that the
  * cell draws there, so that none is doubled, and goes with its row wherever that is sorted to.
  */
-export function edgeRules(look: Look, exceptions: readonly Exception[], options: SelectorOptions): readonly CssNode[] {
+export function edgeRules(view: ThemeView, exceptions: readonly Exception[], options: SelectorOptions): readonly CssNode[] {
   return byStrength(exceptions).flatMap((each) =>
-    valuesIn(look, each.values).flatMap(({ property: { name }, value }) => {
+    valuesIn(view, each.values).flatMap(({ property: { name }, value }) => {
       if (value.kind !== 'line' || !(edgeProperties as readonly string[]).includes(name)) return [];
       const [select, side] = name === 'line-above' ? ([markedBelow, 'block-start'] as const) : ([markedAfter, 'inline-start'] as const);
       return [rule(select(options, `.${exceptionClass(each)}`), [`border-${side}`, isDrawn(value) ? value.css : 'none'])];
@@ -126,9 +126,9 @@ export function edgeRules(look: Look, exceptions: readonly Exception[], options:
  * The icons of exceptions, before the text of any cell, in place of its part's on either side. They hold under the hand too:
  * an icon says what a thing is. Behind a number stand the digits that it is aligned by.
  */
-export function ownIconRules(look: Look, exceptions: readonly Exception[], options: SelectorOptions): readonly CssNode[] {
+export function ownIconRules(view: ThemeView, exceptions: readonly Exception[], options: SelectorOptions): readonly CssNode[] {
   return byStrength(exceptions).flatMap((each) =>
-    valuesIn(look, each.values).flatMap(({ property: { name }, value }) => {
+    valuesIn(view, each.values).flatMap(({ property: { name }, value }) => {
       if (name !== 'icon') return [];
       const cells = (also: string): string => `.${options.theme}>*>:where(tr)>:where(.${exceptionClass(each)}${FILLED}${also})`;
       const drawn: readonly Declaration[] =
@@ -148,13 +148,13 @@ export const setsHeight = (exceptions: readonly Exception[]): boolean => excepti
 
 /** The fills of exceptions, for the first column that stays in view: each with the class of its cells. */
 export function exceptionFills(
-  look: Look,
+  view: ThemeView,
   exceptions: readonly Exception[],
 ): readonly { readonly mark: string; readonly css: string; readonly rgba: Rgba }[] {
   const fill = propertyOf('fill');
   return exceptions.flatMap((each) => {
     const text = each.values.fill;
-    const read = text === undefined ? undefined : look.read(fill, text);
+    const read = text === undefined ? undefined : view.read(fill, text);
     if (each.reach === 'always' || !read?.ok || read.value.kind !== 'colour') return [];
     const { css, rgba } = read.value;
     return [{ mark: `.${exceptionClass(each)}`, css, rgba }];

@@ -1,6 +1,6 @@
 import { WHITE, flatten, toHex } from '../colour';
 import { type resolveAt } from '../resolve';
-import { propertyOf, lookOf, type Theme } from '../theme';
+import { propertyOf, type ThemeView } from '../theme';
 import { contract } from './selectors';
 import { rule, type CssNode } from './stylesheet';
 
@@ -14,10 +14,9 @@ export const headerFrameRules = (selector: string): readonly CssNode[] => [
  * The header of a table that keeps it in view (CSS Positioned Layout 3, "Sticky positioning"). What scrolls beneath must not
  * show through, so its fill is blended over the table's beforehand; where neither has one, over the page's own ground.
  */
-export function headerRules(theme: Theme, key: string): readonly CssNode[] {
-  const look = lookOf(theme);
+export function headerRules(view: ThemeView, key: string): readonly CssNode[] {
   const fillOf = (part: 'table' | 'column-headers'): ReturnType<typeof resolveAt> | undefined =>
-    look.valueAt({ part, condition: 'rest' }, propertyOf('fill'));
+    view.valueAt({ part, condition: 'rest' }, propertyOf('fill'));
   const [table, header] = [fillOf('table'), fillOf('column-headers')];
   const ground = table?.kind === 'colour' && table.rgba.alpha > 0 ? flatten(table.rgba, WHITE) : undefined;
   const own = header?.kind === 'colour' ? header.rgba : undefined;

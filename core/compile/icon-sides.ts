@@ -1,5 +1,5 @@
 import { winnerAt } from '../resolve';
-import { lineage, propertyOf, type Look, type PartName } from '../theme';
+import { lineage, propertyOf, type ThemeView, type PartName } from '../theme';
 
 /** The parts whose cells can have an icon beside their text. */
 export const { parts: iconParts } = propertyOf('icon');
@@ -21,8 +21,8 @@ export interface IconSides {
 }
 
 /** On which side of the text each part has its icons: icons on either side are two pseudo-elements, and know nothing of each other. */
-export function iconSides(look: Look): IconSides {
-  const side = new Map(iconParts.map((part) => [part, winnerAt(look.theme, { part, conditions: [] }, 'icon-side').value.css]));
+export function iconSides(view: ThemeView): IconSides {
+  const side = new Map(iconParts.map((part) => [part, winnerAt(view, { part, conditions: [] }, 'icon-side').value.css]));
   const likeOf = (part: PartName): PartName | undefined => {
     const parent = parents.get(part);
     return parent !== undefined && side.get(part) === side.get(parent) ? parent : undefined;

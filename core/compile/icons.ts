@@ -1,4 +1,4 @@
-import { lineage, places, propertyOf, type Look, type PartName, type Place } from '../theme';
+import { lineage, places, propertyOf, type ThemeView, type PartName, type Place } from '../theme';
 import { canHold } from './combinations';
 import { iconParts as parts, iconSides } from './icon-sides';
 import type { Aspect, Felt } from './lean';
@@ -20,15 +20,15 @@ export const iconShape = (side: string): readonly Declaration[] => [
 ];
 
 /** Icons beside the text of header cells: the shape as a mask over the ink, so that an icon is always as dark as its text. */
-export function iconRules(look: Look, options: SelectorOptions, felt?: Felt): readonly CssNode[] {
+export function iconRules(view: ThemeView, options: SelectorOptions, felt?: Felt): readonly CssNode[] {
   const said = places
     .filter(({ part }) => parts.includes(part))
     .flatMap((place) => {
-      const value = look.valueAt(place, property);
+      const value = view.valueAt(place, property);
       return value ? [{ place, value }] : [];
     });
   if (said.every(({ value }) => value.css === 'none')) return [];
-  const { sideOf, likeOf, familyOf } = iconSides(look);
+  const { sideOf, likeOf, familyOf } = iconSides(view);
   const isLike = (part: PartName): boolean => likeOf(part) !== undefined;
   /** Leaves out the parts within a part that have their icons on the other side: they would have one on each. */
   const less = new Map(

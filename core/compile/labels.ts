@@ -1,5 +1,5 @@
 import { gridOf, headerRole, headersOf, isGroupHeading, isUnevenRow, shownTable, widthOf, type GridCell, type Table } from '../table';
-import type { Theme } from '../theme';
+import type { ThemeView } from '../theme';
 import { isStacked } from './arrangement-rules';
 import { byWidth } from './by-width';
 import { contract } from './selectors';
@@ -43,12 +43,12 @@ function readLabels(table: Table): readonly string[] | undefined {
  * would be most of a long table. They are seen and not heard, since cells have their headers (CSS Generated Content 3,
  * section 2.1.2; browsers without that hear them twice).
  */
-export function labelRules(theme: Theme, table: Table, selector: string): readonly CssNode[] {
+export function labelRules(view: ThemeView, table: Table, selector: string): readonly CssNode[] {
   const labels = columnLabels(table);
   if (!labels) return [];
   const cells = `${selector}>.${contract.named}>tbody>tr:not(.${contract.uneven})>td`;
   const notHeading = `:not(.${contract.heading})`;
-  return byWidth(theme, (at) =>
+  return byWidth(view, (at) =>
     isStacked(at)
       ? [
           rule(`${cells}::before`, ['float', 'inline-start'], ['margin-inline-end', '1em']),

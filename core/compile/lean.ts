@@ -9,7 +9,7 @@ import {
   propertiesOf,
   propertyOf,
   type ConditionName,
-  type Look,
+  type ThemeView,
   type PartName,
   type Place,
   type Property,
@@ -31,13 +31,13 @@ export type Felt = (place: Place, aspect: Aspect, on?: PartName) => boolean;
  * any further one away would show. Price: every property is looked at on every kind of cell, so previews,
  * which are compiled at each edit, do without.
  */
-export function feltValues(look: Look, around: boolean): Felt {
+export function feltValues(view: ThemeView, around: boolean): Felt {
   const felt = new Set<string>();
-  const band = resolveAt(look.theme, { part: 'body-rows', condition: 'rest' }, 'band');
+  const band = resolveAt(view, { part: 'body-rows', condition: 'rest' }, 'band');
   const firstRow = band.kind === 'band' && band.from === 1 ? 'even' : 'odd';
   for (const aspect of aspects)
-    for (const chain of chainsOf(look, aspect, around))
-      for (const { place, part } of irredundant(inPixels(look, chain, aspect), firstRow, aspect.bottom))
+    for (const chain of chainsOf(view, aspect, around))
+      for (const { place, part } of irredundant(inPixels(view, chain, aspect), firstRow, aspect.bottom))
         felt.add(keyOf(place, aspect.name)).add(`${part} ${keyOf(place, aspect.name)}`);
   return (place, aspect, on) => isLeftAlone(place, aspect) || felt.has(on === undefined ? keyOf(place, aspect) : `${on} ${keyOf(place, aspect)}`);
 }
@@ -100,14 +100,14 @@ const allConditions: readonly ConditionName[] = [...new Set(parts.flatMap(({ con
  * Fills of different layers show through each other, each a chain of its own; so do icons on different sides.
  * Everything else is one chain.
  */
-function chainsOf(look: Look, aspect: Looked, around: boolean): readonly (readonly SaidOn[])[] {
+function chainsOf(view: ThemeView, aspect: Looked, around: boolean): readonly (readonly SaidOn[])[] {
   const found = new Map<LayerName | PartName | 'all', SaidOn[]>();
-  const { familyOf } = iconSides(look);
+  const { familyOf } = iconSides(view);
   const isIcon = aspect.property === icon;
   for (const { name, box } of parts) {
     if (box === 'table' || box === 'lines' || (box === 'around' && !around)) continue;
     for (const slot of slotsOf(name)) {
-      const said = saidOn(look, slot, aspect);
+      const said = saidOn(view, slot, aspect);
       const layerAt = (place: Place): LayerName | PartName | 'all' => (aspect.name === 'fill' ? layerOf(place) : isIcon ? familyOf(name) : 'all');
       for (const layer of new Set(said.map(({ place }) => layerAt(place)))) {
         const some = said.filter(({ place }) => layerAt(place) === layer);
@@ -119,13 +119,13 @@ function chainsOf(look: Look, aspect: Looked, around: boolean): readonly (readon
 }
 
 /** Links, buttons, icons and pager items have rules of their own; what their surroundings say reaches them by inheritance only. */
-function saidOn(look: Look, slot: Slot, { property, said }: Looked): readonly Said[] {
+function saidOn(view: ThemeView, slot: Slot, { property, said }: Looked): readonly Said[] {
   if (!propertiesOf(slot.part).includes(property) && !slot.also) return [];
   const { box, depth } = partOf(slot.part);
   const isAlone = box === 'content' || (box === 'around' && depth > 1);
   return placesFor(slot, property).flatMap((place) => {
-    const value = isAlone && place.part !== slot.part ? undefined : look.valueAt(place, property);
-    const css = value && said(handedDown(look, place, property, value.css));
+    const value = isAlone && place.part !== slot.part ? undefined : view.valueAt(place, property);
+    const css = value && said(handedDown(view, place, property, value.css));
     return css === undefined ? [] : [{ place, css }];
   });
 }
@@ -133,11 +133,11 @@ function saidOn(look: Look, slot: Slot, { property, said }: Looked): readonly Sa
 const textSize = aspects.find(({ name }) => name === 'size');
 
 /** A chain in which a length is said in em and another one in px, with the sizes of type by which the two can be equal. */
-function inPixels(look: Look, chain: readonly SaidOn[], aspect: Looked): readonly SaidOn[] {
+function inPixels(view: ThemeView, chain: readonly SaidOn[], aspect: Looked): readonly SaidOn[] {
   if (!textSize || aspect === textSize) return chain;
   return chain.map((each) => {
     const isMixed = each.said.some(({ css }) => ems.test(css)) && each.said.some(({ css }) => pixels.test(css));
-    return isMixed ? { ...each, sizes: saidOn(look, each.slot, textSize) } : each;
+    return isMixed ? { ...each, sizes: saidOn(view, each.slot, textSize) } : each;
   });
 }
 
@@ -151,9 +151,9 @@ function cameTo(css: string, size: string | undefined): string {
 }
 
 /** A page to go to that takes something from its pager has what the pager says, where that means the same on both. */
-function handedDown(look: Look, { part }: Place, property: Property, css: string): string {
+function handedDown(view: ThemeView, { part }: Place, property: Property, css: string): string {
   if (part !== 'pager-items' || css !== 'inherit') return css;
-  const handed = look.valueAt({ part: 'pager', condition: 'rest' }, property)?.css ?? css;
+  const handed = view.valueAt({ part: 'pager', condition: 'rest' }, property)?.css ?? css;
   return /em|%/.test(handed) ? css : handed;
 }
 

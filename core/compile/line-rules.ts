@@ -1,6 +1,6 @@
 import { columnLine, columnTraits, isDrawn, lineAt, outerLines, rowLine, type ColumnTrait, type Line } from '../lines';
 import { resolveAt, winnerAt } from '../resolve';
-import type { Theme } from '../theme';
+import type { ThemeView } from '../theme';
 import { borderOf } from './declare';
 import {
   captionOf,
@@ -17,8 +17,8 @@ import {
 import { rule, type CssNode, type Declaration } from './stylesheet';
 
 /** The table's own border, which closes the outside. */
-export function outerBorder(theme: Theme): readonly Declaration[] {
-  const { top, end, bottom, start } = outerLines(theme);
+export function outerBorder(view: ThemeView): readonly Declaration[] {
+  const { top, end, bottom, start } = outerLines(view);
   if ([end, bottom, start].every((line) => line.css === top.css)) return isDrawn(top) ? [['border', top.css]] : [];
   const sides: readonly (readonly [string, Line])[] = [
     ['block-start', top],
@@ -30,10 +30,10 @@ export function outerBorder(theme: Theme): readonly Declaration[] {
 }
 
 /** Each inner edge is drawn once: by the cell below it, or by the cell after it. */
-export const lineRules = (theme: Theme, options: SelectorOptions): readonly CssNode[] => [
-  ...layered(rowSteps(theme, options), 'block-start'),
-  ...layered(columnSteps(theme, options), 'inline-start'),
-  ...captionLine(theme, options),
+export const lineRules = (view: ThemeView, options: SelectorOptions): readonly CssNode[] => [
+  ...layered(rowSteps(view, options), 'block-start'),
+  ...layered(columnSteps(view, options), 'inline-start'),
+  ...captionLine(view, options),
 ];
 
 /** Edges that a selector finds, and the line on them. A later step is stronger; it stands only where it changes something. */
@@ -52,29 +52,25 @@ function layered(steps: readonly Step[], side: string): readonly CssNode[] {
     .map(({ selector, line }) => rule(selector, [`border-${side}`, isDrawn(line) ? line.css : 'none']));
 }
 
-function rowSteps(theme: Theme, options: SelectorOptions): readonly Step[] {
-  const rows: Step = { selector: `${laterRowCells(options)},${firstRowCells(options, 'tbody+tbody')}`, line: rowLine(theme, 'rows') };
+function rowSteps(view: ThemeView, options: SelectorOptions): readonly Step[] {
+  const rows: Step = { selector: `${laterRowCells(options)},${firstRowCells(options, 'tbody+tbody')}`, line: rowLine(view, 'rows') };
   const step = (selector: string, line: Line, over?: Step): Step => ({ selector, line, over });
-  const second = step(secondRowCells(options), rowLine(theme, 'rows', ['after-first-row']), rows);
-  const last = step(lastRowCells(options), rowLine(theme, 'rows', ['before-last-row']), rows);
+  const second = step(secondRowCells(options), rowLine(view, 'rows', ['after-first-row']), rows);
+  const last = step(lastRowCells(options), rowLine(view, 'rows', ['before-last-row']), rows);
   return [
     rows,
-    step(laterRowCells(options, 'thead'), rowLine(theme, 'tiers'), rows),
-    step(firstRowCells(options, 'thead+tbody'), rowLine(theme, 'header-body')),
-    step(firstRowCells(options, 'tbody+tfoot'), rowLine(theme, 'body-footer')),
-    step(firstRowCells(options, 'thead+tfoot'), rowLine(theme, 'header-footer')),
+    step(laterRowCells(options, 'thead'), rowLine(view, 'tiers'), rows),
+    step(firstRowCells(options, 'thead+tbody'), rowLine(view, 'header-body')),
+    step(firstRowCells(options, 'tbody+tfoot'), rowLine(view, 'body-footer')),
+    step(firstRowCells(options, 'thead+tfoot'), rowLine(view, 'header-footer')),
     second,
     last,
-    step(
-      secondAndLastRowCells(options),
-      rowLine(theme, 'rows', ['after-first-row', 'before-last-row']),
-      isSame(last.line, rows.line) ? second : last,
-    ),
+    step(secondAndLastRowCells(options), rowLine(view, 'rows', ['after-first-row', 'before-last-row']), isSame(last.line, rows.line) ? second : last),
   ];
 }
 
 /** Every set of traits that an edge between columns can have, smaller sets first, each over the one that would hold without it. */
-function columnSteps(theme: Theme, options: SelectorOptions): readonly Step[] {
+function columnSteps(view: ThemeView, options: SelectorOptions): readonly Step[] {
   const placed: { readonly traits: readonly ColumnTrait[]; readonly step: Step }[] = [];
   for (const traits of traitSets) {
     const tests = traits.flatMap((trait) => (trait === 'header-columns' ? [] : [columnTests[trait]]));
@@ -83,7 +79,7 @@ function columnSteps(theme: Theme, options: SelectorOptions): readonly Step[] {
     const below = placed.findLast(
       (each) => each.traits.every((trait) => traits.includes(trait)) && (each.traits.length === 0 || isWritten(each.step)),
     );
-    placed.push({ traits, step: { selector, line: columnLine(theme, traits), over: below?.step } });
+    placed.push({ traits, step: { selector, line: columnLine(view, traits), over: below?.step } });
   }
   return placed.map(({ step }) => step);
 }
@@ -95,11 +91,11 @@ const traitSets: readonly (readonly ColumnTrait[])[] = columnTraits
   .toSorted((a, b) => a.length - b.length);
 
 /** Between caption and table, on whichever side the caption stands. */
-function captionLine(theme: Theme, options: SelectorOptions): readonly CssNode[] {
-  const below = resolveAt(theme, { part: 'caption', condition: 'rest' }, 'side').css === 'bottom';
-  const line = lineAt(theme, 'under-caption');
+function captionLine(view: ThemeView, options: SelectorOptions): readonly CssNode[] {
+  const below = resolveAt(view, { part: 'caption', condition: 'rest' }, 'side').css === 'bottom';
+  const line = lineAt(view, 'under-caption');
   const [towards, away] = below ? (['block-start', 'block-end'] as const) : (['block-end', 'block-start'] as const);
-  const room = (side: 'padding-top' | 'padding-bottom'): string => winnerAt(theme, { part: 'caption', conditions: [] }, side).value.css;
+  const room = (side: 'padding-top' | 'padding-bottom'): string => winnerAt(view, { part: 'caption', conditions: [] }, side).value.css;
   const [top, bottom] = [room('padding-top'), room('padding-bottom')];
   // A table can have its caption on the other side: the line, and the room to the table, turn with it.
   const turned: readonly Declaration[] = [

@@ -1,6 +1,6 @@
 import { emptyPage, type TableBlock } from '../page';
 import { tableOf } from '../table';
-import { themeWith } from '../tests/themes';
+import { themeWith, viewOf } from '../tests/themes';
 import type { Theme } from '../theme';
 import { compilePage, writeHtml } from './index';
 
@@ -17,7 +17,11 @@ const block: TableBlock = { id: 'a', kind: 'table', table: 't', theme: 'x', widt
 const html = (theme: Theme, lasting = false): string =>
   writeHtml(
     compilePage(
-      { page: { ...emptyPage('P', 'p'), blocks: [block] }, tables: new Map([['t', table]]), themes: new Map([['x', { key: 'x', theme }]]) },
+      {
+        page: { ...emptyPage('P', 'p'), blocks: [block] },
+        tables: new Map([['t', table]]),
+        themes: new Map([['x', { key: 'x', view: viewOf(theme) }]]),
+      },
       { stylesheet: '', siteName: '', lasting },
     ).html,
     'compact',

@@ -1,21 +1,16 @@
 import { dressed, everyBlock, isBleed, tableRef, tablesOn, themeRef, wordingOf } from '../page';
-import { gridOf, shownText, textOf as textOfCell, turnedTable } from '../table';
-import { arrangementRules, turns } from './arrangement-rules';
-import { besideOf } from './beside';
+import { gridOf, shownText, textOf as textOfCell } from '../table';
+import { besideIn } from './beside';
 import { blockNodes, blockRules } from './block-html';
-import { byWidth } from './by-width';
 import { fontRules } from './font-rules';
 import { frameRules, isolatedRules } from './frame';
-import { headerRules } from './header-rules';
 import { element, type MarkupNode } from './markup';
 import type { CompiledPage, PageInput, PageOptions, Placed } from './page-input';
 import { withNamedMarks } from './named-marks';
-import { pinnedRules } from './pinned-rules';
 import { boxId, placementNodes, placementRules } from './placement-html';
-import { withNoneHidden } from './selectors';
-import { rule, withSelectors, type Stylesheet } from './stylesheet';
-import { themeCss } from './theme-css';
-import { sortIconRules, visitorRules } from './visitor-html';
+import { sheetOf } from './sheet';
+import { rule, type Stylesheet } from './stylesheet';
+import { visitorRules } from './visitor-html';
 
 /** A page as a document: what stands on it, the tables in their themes, and one stylesheet for all of it. */
 export function compilePage(given: PageInput, options: PageOptions): CompiledPage {
@@ -39,7 +34,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
     ...frameRules,
     ...(isVisited ? visitorRules : []),
     ...themeSheets,
-    ...tables.flatMap((block) => placementRules(placeOf(block), block, input.tables.get(tableRef(block)), themes.get(themeRef(block))?.theme)),
+    ...tables.flatMap((block) => placementRules(placeOf(block), block, input.tables.get(tableRef(block)), themes.get(themeRef(block))?.view)),
   ];
   const html = element(
     'html',
@@ -83,20 +78,14 @@ function themesIn({ page, tables, themes }: PageInput): Stylesheet {
     if (!found) return [];
     const blocks = placed.filter((block) => themeRef(block) === ref);
     const dressedIn = blocks.flatMap((block) => tables.get(tableRef(block)) ?? []);
-    // What stands turned beside a table has its looks the other way round.
-    const beside = besideOf([...dressedIn, ...(turns(found.theme) ? dressedIn.flatMap((table) => turnedTable(table) ?? []) : [])]);
-    const isPinned = dressedIn.some(({ pinned }) => pinned);
-    const keepsHeader = blocks.some(({ visitor }) => visitor?.header === true);
-    const around = blocks.some(({ visitor }) => visitor !== null);
-    const sheet = byWidth(found.theme, (theme) => [
-      ...themeCss(theme, { key: found.key, lean: true, around, beside }),
-      ...(around ? sortIconRules(theme, found.key) : []),
-      ...(keepsHeader ? headerRules(theme, found.key) : []),
-      ...(isPinned ? pinnedRules(theme, found.key, beside.exceptions) : []),
-      ...arrangementRules(theme, found.key, beside.exceptions),
-    ]);
-    // Rows are hidden for visitors alone.
-    return around ? sheet : withSelectors(sheet, withNoneHidden);
+    return sheetOf(found.view, {
+      use: 'page',
+      key: found.key,
+      beside: besideIn(found.view, dressedIn),
+      around: blocks.some(({ visitor }) => visitor !== null),
+      pinned: dressedIn.some(({ pinned }) => pinned),
+      header: blocks.some(({ visitor }) => visitor?.header === true),
+    });
   });
 }
 

@@ -1,6 +1,6 @@
 import type { Dress, Page } from '../page';
 import type { Table } from '../table';
-import type { Theme } from '../theme';
+import type { ThemeView } from '../theme';
 import type { Element } from './markup';
 import type { Stylesheet } from './stylesheet';
 
@@ -12,7 +12,13 @@ export interface PageInput {
   /** What reaches the whole site from a placement on another page. */
   readonly site?: Dress;
   readonly tables: ReadonlyMap<string, Table>;
-  readonly themes: ReadonlyMap<string, { readonly key: string; readonly theme: Theme }>;
+  readonly themes: ReadonlyMap<string, KeyedView>;
+}
+
+/** A theme as something is dressed in it, under the key that names its class. */
+export interface KeyedView {
+  readonly key: string;
+  readonly view: ThemeView;
 }
 
 /** A page that the site's menu leads to. */

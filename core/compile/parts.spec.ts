@@ -1,12 +1,12 @@
-import { lookOf, places, propertiesOf, starters, type Theme } from '../theme';
+import { places, propertiesOf, starters, type Theme } from '../theme';
 import { dice, randomTheme } from '../tests/random';
-import { gridTable, themeWith } from '../tests/themes';
+import { gridTable, themeWith, viewOf } from '../tests/themes';
 import { mergeCells, tableOf } from '../table';
 import { compilePage, element, surrounded, tableElement, themeCss, writeCss, writeHtml } from './index';
 import { feltValues } from './lean';
 
 const css = (values: Theme['values'], given: Partial<Parameters<typeof themeCss>[1]> = {}): string =>
-  writeCss(themeCss(themeWith(values), { key: 'x', ...given }), 'compact');
+  writeCss(themeCss(viewOf(themeWith(values)), { key: 'x', ...given }), 'compact');
 
 describe('The stylesheet of each part', () => {
   it('fills header and footer as a whole, with a picture behind', () => {
@@ -111,7 +111,7 @@ describe('What is published', () => {
               blocks: [{ id: 'a', kind: 'table', table: 't', theme: 'x', width: 'fill', align: 'start', room: '0', visitor: null }],
             },
             tables: new Map([['t', tableOf('t', [[text]])]]),
-            themes: new Map([['x', { key: 'x', theme: themeWith({ table: { rest: { font } } }) }]]),
+            themes: new Map([['x', { key: 'x', view: viewOf(themeWith({ table: { rest: { font } } })) }]]),
           },
           { stylesheet: 's', siteName: 'n' },
         ).css,
@@ -122,7 +122,7 @@ describe('What is published', () => {
   });
 
   const felt = (values: Theme['values'], place: string, property: string): boolean => {
-    const look = lookOf(themeWith(values));
+    const look = viewOf(themeWith(values));
     const [part, condition] = place.split(' ');
     const found = places.find((each) => each.part === part && each.condition === condition);
     const named = found && propertiesOf(found.part).find(({ name }) => name === property);
@@ -186,7 +186,7 @@ describe('What is published', () => {
       ...starters.map((starter) => starter.theme),
       ...Array.from({ length: 30 }, (_, seed) => randomTheme(dice(seed), ['hairline', 'chalk'])),
     ]) {
-      const [lean, full] = [true, false].map((each) => writeCss(themeCss(theme, { key: 'x', lean: each }), 'compact').length);
+      const [lean, full] = [true, false].map((each) => writeCss(themeCss(viewOf(theme), { key: 'x', lean: each }), 'compact').length);
       expect(lean).toBeLessThanOrEqual(full ?? 0);
     }
   });

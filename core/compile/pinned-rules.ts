@@ -1,7 +1,7 @@
 import { WHITE, flatten, toHex, type Rgba } from '../colour';
 import { layerOf } from '../paint';
 import { resolveAt } from '../resolve';
-import { conditionOf, lookOf, partOf, places, propertyOf, type Theme } from '../theme';
+import { conditionOf, partOf, places, propertyOf, type ThemeView } from '../theme';
 import type { Exception } from '../table';
 import { exceptionFills } from './exception-rules';
 import { cellsOf, contract, everyCell, type SelectorOptions } from './selectors';
@@ -15,18 +15,17 @@ const FIRST = `:first-child:not(.${contract.inset})`;
  * Positioned Layout 3, "Sticky positioning"). What scrolls beneath must not show through, so each gets its fills
  * blended over the table's beforehand; where the table has none, over the page's own ground. `all` pins that of every table.
  */
-export function pinnedRules(theme: Theme, key: string, exceptions: readonly Exception[] = [], all = false): readonly CssNode[] {
-  const look = lookOf(theme);
-  const band = resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band').css;
+export function pinnedRules(view: ThemeView, key: string, exceptions: readonly Exception[] = [], all = false): readonly CssNode[] {
+  const band = resolveAt(view, { part: 'body-rows', condition: 'rest' }, 'band').css;
   const options: SelectorOptions = { theme: all ? contract.theme(key) : `${contract.theme(key)}:where(.${contract.pinned})`, held: false, band };
-  const table = resolveAt(theme, { part: 'table', condition: 'rest' }, 'fill');
+  const table = resolveAt(view, { part: 'table', condition: 'rest' }, 'fill');
   const ground: Rgba = table.kind === 'colour' ? flatten(table.rgba, WHITE) : WHITE;
   const isBare = table.kind !== 'colour' || table.rgba.alpha === 0;
   const base = isBare ? 'Canvas' : toHex(ground);
   const fill = propertyOf('fill');
   const filled = places.flatMap((place): readonly CssNode[] => {
     if (partOf(place.part).box !== 'cells' || conditionOf(place.condition).tier === 'hand') return [];
-    const value = look.valueAt(place, fill);
+    const value = view.valueAt(place, fill);
     if (value?.kind !== 'colour') return [];
     // A cell without a fill shows its row; a row without one, the table.
     if (value.rgba.alpha === 0 && layerOf(place) === 'cell') return [];
@@ -36,7 +35,7 @@ export function pinnedRules(theme: Theme, key: string, exceptions: readonly Exce
   return [
     rule(`${everyCell(options)}:where(${FIRST})`, ['position', 'sticky'], ['inset-inline-start', '0'], ['z-index', '1'], ['background-color', base]),
     ...filled,
-    ...exceptionFills(look, exceptions).flatMap(({ mark, css, rgba }) =>
+    ...exceptionFills(view, exceptions).flatMap(({ mark, css, rgba }) =>
       rgba.alpha === 0
         ? []
         : [rule(`${everyCell(options)}:where(${FIRST}${mark})`, ['background-color', rgba.alpha === 1 ? css : toHex(flatten(rgba, ground))])],

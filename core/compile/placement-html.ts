@@ -1,6 +1,6 @@
 import { placementCss, tableRef, tablesOn, themeRef, type TableBlock } from '../page';
 import type { Table } from '../table';
-import type { Theme } from '../theme';
+import type { ThemeView } from '../theme';
 import { leavesOut, stacks, turns } from './arrangement-rules';
 import { headerFrameRules } from './header-rules';
 import { labelRules } from './labels';
@@ -15,7 +15,7 @@ import { visitedTable } from './visitor-html';
 export const boxId = (at: string): string => `box-${at}`;
 
 /** Rules for one placement alone: its room, its table's width, its columns'. */
-export function placementRules(at: string, block: TableBlock, placed: Table | undefined, theme: Theme | undefined): readonly CssNode[] {
+export function placementRules(at: string, block: TableBlock, placed: Table | undefined, view: ThemeView | undefined): readonly CssNode[] {
   const { box, table } = placementCss(block);
   const selector = `#place-${at}`;
   // What visitors use stands around the frame, and within the room that the placement has.
@@ -25,7 +25,7 @@ export function placementRules(at: string, block: TableBlock, placed: Table | un
     ...(block.visitor?.header === true ? headerFrameRules(within) : []),
     ...(table.length > 0 ? [rule(`${within}>table`, ...table)] : []),
     ...(placed ? tableRules(placed, `${within}>table`) : []),
-    ...(placed && theme ? labelRules(theme, placed, within) : []),
+    ...(placed && view ? labelRules(view, placed, within) : []),
   ];
 }
 
@@ -48,10 +48,10 @@ export function placementNodes(block: TableBlock, at: string, input: PageInput, 
     header: visitor?.header === true,
     bare: block.bare === true,
     nth: nthOf(block, input),
-    labelled: page.lasting === true || (dress !== undefined && stacks(dress.theme)),
+    labelled: page.lasting === true || (dress !== undefined && stacks(dress.view)),
     named: true,
-    turned: visitor === null && dress !== undefined && turns(dress.theme),
-    fewer: dress !== undefined && leavesOut(dress.theme),
+    turned: visitor === null && dress !== undefined && turns(dress.view),
+    fewer: dress !== undefined && leavesOut(dress.view),
   };
   const framed = framedTable(table, options);
   const alone = (box: Element): readonly Element[] => [block.isolated ? isolated(box, page) : box];

@@ -5,16 +5,14 @@ import type { Exception } from '../table';
 import {
   conditionOf,
   lineage,
-  lookOf,
   partOf,
   places,
   propertiesOf,
   propertyOf,
   refersToSwatch,
   swatchVariable,
-  type Look,
   type Place,
-  type Theme,
+  type ThemeView,
   type Value,
 } from '../theme';
 import { aroundRules, contentRules } from './around-rules';
@@ -62,73 +60,71 @@ export interface ThemeCssOptions {
  * strength, then what stands in cells and around the table, then the lines. It dresses every table that
  * carries the theme's class.
  */
-export function themeCss(theme: Theme, { key, held = false, around = false, lean = false, beside = NOTHING_BESIDE }: ThemeCssOptions): Stylesheet {
+export function themeCss(view: ThemeView, { key, held = false, around = false, lean = false, beside = NOTHING_BESIDE }: ThemeCssOptions): Stylesheet {
   const { exceptions, worn } = beside;
-  const look = lookOf(theme);
-  const options: SelectorOptions = { theme: contract.theme(key), held, band: resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band').css };
-  const felt = lean ? feltBeside(look, around, exceptions) : undefined;
+  const options: SelectorOptions = { theme: contract.theme(key), held, band: resolveAt(view, { part: 'body-rows', condition: 'rest' }, 'band').css };
+  const felt = lean ? feltBeside(view, around, exceptions) : undefined;
   const isOwn = setsPicture(exceptions);
   const rulesOf = (isHand: boolean): readonly CssNode[] =>
     places
       .filter(({ part, condition }) => partOf(part).box !== 'lines' && (conditionOf(condition).tier === 'hand') === isHand)
-      .flatMap((place) => placeRules(look, place, options, { around, felt, isOwn }));
-  const { under, over } = exceptionRules(look, exceptions, options);
+      .flatMap((place) => placeRules(view, place, options, { around, felt, isOwn }));
+  const { under, over } = exceptionRules(view, exceptions, options);
   const nodes = [
-    tableBox(theme, options),
-    ...heightRule(look, options, exceptions),
+    tableBox(view, options),
+    ...heightRule(view, options, exceptions),
     ...rulesOf(false),
     ...under,
     ...rulesOf(true),
     ...over,
-    ...iconRules(look, options, felt),
-    ...ownIconRules(look, exceptions, options),
-    ...decimalRules(look, options),
-    ...contentRules(look, options, felt),
-    ...dressingRules(look, worn, options),
-    ...(around ? aroundRules(look, options, felt) : []),
-    ...lineRules(theme, options),
-    ...edgeRules(look, exceptions, options),
-    ...cornerRules(theme, options),
+    ...iconRules(view, options, felt),
+    ...ownIconRules(view, exceptions, options),
+    ...decimalRules(view, options),
+    ...contentRules(view, options, felt),
+    ...dressingRules(view, worn, options),
+    ...(around ? aroundRules(view, options, felt) : []),
+    ...lineRules(view, options),
+    ...edgeRules(view, exceptions, options),
+    ...cornerRules(view, options),
   ].filter((node) => node.kind !== 'rule' || node.declarations.length > 0);
-  return [...swatchRule(look, options, nodes, around), ...nodes];
+  return [...swatchRule(view, options, nodes, around), ...nodes];
 }
 
 /**
  * What a table's own file has to bring along beside its theme's stylesheet, which knows nothing of this table: its looks and
  * dressings and, since these come after everything of the theme's, what the hand brings once more. Nothing where there is nothing.
  */
-export function besideCss(theme: Theme, key: string, beside: Beside): Stylesheet {
+export function besideCss(view: ThemeView, key: string, beside: Beside): Stylesheet {
   const { exceptions, worn } = beside;
   if (exceptions.length === 0 && worn.length === 0) return [];
-  const look = lookOf(theme);
   const options: SelectorOptions = {
     theme: contract.theme(key),
     held: false,
-    band: resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band').css,
+    band: resolveAt(view, { part: 'body-rows', condition: 'rest' }, 'band').css,
   };
-  const { under, over } = exceptionRules(look, exceptions, options);
-  const hand = under.length === 0 ? [] : handRules(look, options, setsPicture(exceptions));
+  const { under, over } = exceptionRules(view, exceptions, options);
+  const hand = under.length === 0 ? [] : handRules(view, options, setsPicture(exceptions));
   const height = setsHeight(exceptions) ? [rule(everyCell(options), ['box-sizing', 'border-box'])] : [];
   const nodes = [
     ...height,
     ...under,
     ...hand,
     ...over,
-    ...dressingRules(look, worn, options),
-    ...ownIconRules(look, exceptions, options),
-    ...edgeRules(look, exceptions, options),
+    ...dressingRules(view, worn, options),
+    ...ownIconRules(view, exceptions, options),
+    ...edgeRules(view, exceptions, options),
   ].filter((node) => node.kind !== 'rule' || node.declarations.length > 0);
-  return [...swatchRule(look, options, nodes, false), ...nodes];
+  return [...swatchRule(view, options, nodes, false), ...nodes];
 }
 
-const handRules = (look: Look, options: SelectorOptions, isOwn: boolean): readonly CssNode[] =>
+const handRules = (view: ThemeView, options: SelectorOptions, isOwn: boolean): readonly CssNode[] =>
   places
     .filter(({ part, condition }) => partOf(part).box === 'cells' && conditionOf(condition).tier === 'hand')
-    .flatMap((place) => placeRules(look, place, options, { around: false, felt: undefined, isOwn }));
+    .flatMap((place) => placeRules(view, place, options, { around: false, felt: undefined, isOwn }));
 
 /** What is felt where tables have exceptions: what the hand brings counts then even if it says what lies below the exception. */
-function feltBeside(look: Look, around: boolean, exceptions: readonly Exception[]): Felt {
-  const felt = feltValues(look, around);
+function feltBeside(view: ThemeView, around: boolean, exceptions: readonly Exception[]): Felt {
+  const felt = feltValues(view, around);
   const excepted = exceptedProperties(exceptions);
   if (excepted.size === 0) return felt;
   return (place, aspect, on) =>
@@ -136,18 +132,18 @@ function feltBeside(look: Look, around: boolean, exceptions: readonly Exception[
 }
 
 /** The swatches that are used, as custom properties, so that a brand colour is changed in one place. */
-function swatchRule(look: Look, { theme }: SelectorOptions, nodes: readonly CssNode[], around: boolean): readonly CssNode[] {
+function swatchRule(view: ThemeView, { theme }: SelectorOptions, nodes: readonly CssNode[], around: boolean): readonly CssNode[] {
   const used = new Set<string>();
   for (const node of nodes) collectVariables(node, used);
-  const declarations = look.swatches
+  const declarations = view.swatches
     .filter(({ name }) => used.has(swatchVariable(name)))
-    .map(({ name, colour }): Declaration => [swatchVariable(name), writtenColour(look, name, colour)]);
+    .map(({ name, colour }): Declaration => [swatchVariable(name), writtenColour(view, name, colour)]);
   return declarations.length > 0 ? [rule(around ? `.${theme},.${theme}-around` : `.${theme}`, ...declarations)] : [];
 }
 
 /** A swatch as it was typed, or what it comes to where it refers to another. */
-function writtenColour(look: Look, name: string, typed: string): string {
-  const read = look.colours.get(name);
+function writtenColour(view: ThemeView, name: string, typed: string): string {
+  const read = view.colours.get(name);
   return read?.ok && refersToSwatch(typed) ? toHex(read.value) : typed.toLowerCase();
 }
 
@@ -160,22 +156,22 @@ function collectVariables(node: CssNode, used: Set<string>): void {
 }
 
 /** The table's own box. Borders are always separate, since only then do corners round and lines have one owner. */
-function tableBox(theme: Theme, options: SelectorOptions): CssNode {
-  const value = (name: 'cells' | 'gap'): Value => resolveAt(theme, { part: 'table', condition: 'rest' }, name);
+function tableBox(view: ThemeView, options: SelectorOptions): CssNode {
+  const value = (name: 'cells' | 'gap'): Value => resolveAt(view, { part: 'table', condition: 'rest' }, name);
   const spaced = value('cells').css === 'spaced';
   return rule(
     `.${options.theme}`,
     ['border-collapse', 'separate'],
     ['border-spacing', spaced ? value('gap').css : '0'],
-    ...outerBorder(theme),
-    ...pictureBehind(theme, 'table'),
+    ...outerBorder(view),
+    ...pictureBehind(view, 'table'),
   );
 }
 
 /** A least height counts from edge to edge, lines and padding with it. */
-function heightRule(look: Look, options: SelectorOptions, exceptions: readonly Exception[]): readonly CssNode[] {
+function heightRule(view: ThemeView, options: SelectorOptions, exceptions: readonly Exception[]): readonly CssNode[] {
   const height = propertyOf('row-height');
-  const isSet = places.some((place) => height.parts.includes(place.part) && (look.valueAt(place, height)?.css ?? 'auto') !== 'auto');
+  const isSet = places.some((place) => height.parts.includes(place.part) && (view.valueAt(place, height)?.css ?? 'auto') !== 'auto');
   return isSet || setsHeight(exceptions) ? [rule(everyCell(options), ['box-sizing', 'border-box'])] : [];
 }
 
@@ -188,51 +184,51 @@ interface Choice {
 }
 
 /** The rules of one place: what is set there by the theme or, failing that, by what it grows from. */
-function placeRules(look: Look, place: Place, options: SelectorOptions, { around, felt, isOwn }: Choice): readonly CssNode[] {
+function placeRules(view: ThemeView, place: Place, options: SelectorOptions, { around, felt, isOwn }: Choice): readonly CssNode[] {
   const set: SetValue[] = [];
   for (const property of propertiesOf(place.part)) {
-    const value = look.valueAt(place, property);
+    const value = view.valueAt(place, property);
     if (value && (felt === undefined || felt(place, property.name))) set.push({ property, value });
   }
   if (set.length === 0) return [];
   const { box } = partOf(place.part);
-  if (box === 'table') return wholeTable(look, set, options, around);
+  if (box === 'table') return wholeTable(view, set, options, around);
   if (box === 'caption') return [rule(captionOf(options), ...declare(set), ...fillOf(set))];
   if (box !== 'cells') return [];
-  return conditionOf(place.condition).tier === 'hand' ? underHand(look, place, set, options, { felt, isOwn }) : atRest(look, place, set, options);
+  return conditionOf(place.condition).tier === 'hand' ? underHand(view, place, set, options, { felt, isOwn }) : atRest(view, place, set, options);
 }
 
 const fillOf = (set: readonly SetValue[]): readonly Declaration[] =>
   set.filter(({ property }) => property.name === 'fill').map(({ value }) => ['background-color', value.css]);
 
 /** The whole table's values: its box on the table, type on caption, cells and bars, room inside on the cells only. */
-function wholeTable(look: Look, set: readonly SetValue[], options: SelectorOptions, around: boolean): readonly CssNode[] {
+function wholeTable(view: ThemeView, set: readonly SetValue[], options: SelectorOptions, around: boolean): readonly CssNode[] {
   const own = set.filter(({ property }) => property.falls === 'part');
   const handed = set.filter(({ property }) => property.falls === 'table' && property.name !== 'fill');
   const shared = handed.filter(({ property }) => property.parts.includes('caption') && !property.stops?.includes('caption'));
   const inside = handed.filter((each) => !shared.includes(each));
   const outside = [captionOf(options), ...(around ? [aroundBars(options)] : [])].join(',');
   return [
-    rule(`.${options.theme}`, ...fillOf(set), ...declare(own.filter((each) => each.value.css !== look.initial(each.property).css))),
+    rule(`.${options.theme}`, ...fillOf(set), ...declare(own.filter((each) => each.value.css !== view.initial(each.property).css))),
     rule(`${outside},${everyCell(options)}`, ...declare(shared)),
     rule(everyCell(options), ...declare(inside)),
   ];
 }
 
-function atRest(look: Look, place: Place, set: readonly SetValue[], options: SelectorOptions): readonly CssNode[] {
+function atRest(view: ThemeView, place: Place, set: readonly SetValue[], options: SelectorOptions): readonly CssNode[] {
   const { part, condition } = place;
   const layer = layerOf(place);
   const cells = cellsOf(options, place);
   const fill = fillOf(set);
-  const picture = condition === 'rest' && hasPicture(look.theme, part) ? part : undefined;
+  const picture = condition === 'rest' && hasPicture(view, part) ? part : undefined;
   if (layer === 'cell') {
-    const within = picture ? pictureInCells(look.theme, picture) : [];
+    const within = picture ? pictureInCells(view, picture) : [];
     const apart = notWithin(part);
     if (within.length === 0 || apart === '') return [rule(cells, ...fill, ...within, ...declare(set))];
     return [rule(cells, ...fill, ...declare(set)), rule(cellsOf(options, place, part, apart), ...within)];
   }
   const target = layer === 'group' ? groupsOf(options, part) : rowsOf(options, place);
-  return [rule(target, ...fill, ...(picture ? pictureBehind(look.theme, picture) : [])), rule(cells, ...declare(set))];
+  return [rule(target, ...fill, ...(picture ? pictureBehind(view, picture) : [])), rule(cells, ...declare(set))];
 }
 
 /**
@@ -240,7 +236,7 @@ function atRest(look: Look, place: Place, set: readonly SetValue[], options: Sel
  * one shows the band behind it. Hover is asked for only where a pointer can hover, since it sticks after a tap.
  */
 function underHand(
-  look: Look,
+  view: ThemeView,
   place: Place,
   set: readonly SetValue[],
   options: SelectorOptions,
@@ -251,20 +247,20 @@ function underHand(
   const pictured =
     over === undefined
       ? []
-      : picturedCells(look.theme).filter((part) => lineage(part).includes(place.part) && (felt === undefined || felt(place, 'fill', part)));
+      : picturedCells(view).filter((part) => lineage(part).includes(place.part) && (felt === undefined || felt(place, 'fill', part)));
   /** Where a part within has a picture of its own, that is laid over this one's anyway. */
-  const apart = (part: Place['part']): string => (pictured.includes('group-headings') || isPictureShared(look.theme) ? '' : notWithin(part));
+  const apart = (part: Place['part']): string => (pictured.includes('group-headings') || isPictureShared(view) ? '' : notWithin(part));
   const isSplit = pictured.includes(place.part) && apart(place.part) !== '';
   const own =
     over === undefined || (isSplit && felt !== undefined && !felt(place, 'fill', 'group-headings'))
       ? []
-      : [pictured.includes(place.part) && !isSplit ? pictureUnder(look.theme, place.part, over, isOwn) : laidOver(over, isOwn)];
+      : [pictured.includes(place.part) && !isSplit ? pictureUnder(view, place.part, over, isOwn) : laidOver(over, isOwn)];
   const declarations: readonly Declaration[] = [...own, ...declare(set)];
   const rules = (select: (only?: Place['part'], also?: string) => string): readonly CssNode[] => [
     rule(select(), ...declarations),
     ...pictured
       .filter((part) => (part !== place.part || isSplit) && canHold(part, place.condition))
-      .map((part) => rule(select(part, apart(part)), pictureUnder(look.theme, part, over ?? 'none', isOwn))),
+      .map((part) => rule(select(part, apart(part)), pictureUnder(view, part, over ?? 'none', isOwn))),
   ];
   const held = options.held && isHeldOpen(place.condition) ? rules((only, also) => heldCellsOf(options, place, only, also)) : [];
   const real = rules((only, also) => cellsOf(options, place, only, also));
@@ -272,16 +268,16 @@ function underHand(
 }
 
 /** What numbers lack behind their decimal mark, as digits that are not seen: they then end in one line, however they were typed. */
-function decimalRules(look: Look, options: SelectorOptions): readonly CssNode[] {
-  if (resolveAt(look.theme, { part: 'numbers', condition: 'rest' }, 'decimals').css !== 'aligned') return [];
+function decimalRules(view: ThemeView, options: SelectorOptions): readonly CssNode[] {
+  if (resolveAt(view, { part: 'numbers', condition: 'rest' }, 'decimals').css !== 'aligned') return [];
   const digits: readonly Declaration[] = [
     ['content', `attr(${contract.pad})`],
     ['visibility', 'hidden'],
   ];
   // Where a number would have an icon behind it, its digits take the place: they are as wide as they are.
   const isIconBehind =
-    iconSides(look).sideOf('footer') === 'after' &&
-    places.some((place) => place.part === 'footer' && (look.valueAt(place, propertyOf('icon'))?.css ?? 'none') !== 'none');
+    iconSides(view).sideOf('footer') === 'after' &&
+    places.some((place) => place.part === 'footer' && (view.valueAt(place, propertyOf('icon'))?.css ?? 'none') !== 'none');
   const bare: readonly Declaration[] = isIconBehind
     ? [
         ['display', 'inline'],

@@ -1,5 +1,5 @@
 import { winnerAt } from '../resolve';
-import type { Theme } from '../theme';
+import type { ThemeView } from '../theme';
 import { isRightToLeft, wordingOf, type Visitor } from '../page';
 import { columnNames, type Table } from '../table';
 import { element, type Element } from './markup';
@@ -82,8 +82,8 @@ function firstOf(table: Table, { first }: Visitor): string | undefined {
  * rows are sorted downwards. It may stand above its text, so that a
  * table that fits still does once it is sorted.
  */
-export function sortIconRules(theme: Theme, key: string): readonly CssNode[] {
-  const { value } = winnerAt(theme, { part: 'column-headers', conditions: ['sorted'] }, 'icon');
+export function sortIconRules(view: ThemeView, key: string): readonly CssNode[] {
+  const { value } = winnerAt(view, { part: 'column-headers', conditions: ['sorted'] }, 'icon');
   if (value.css === 'none') return [];
   const own = `.${contract.theme(key)}>thead>tr>[aria-sort`;
   return [

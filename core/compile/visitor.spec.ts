@@ -1,3 +1,4 @@
+import { viewOf } from '../tests/themes';
 import { PLAIN_FORMAT } from '../data-types';
 import { PLAIN_VISITOR, emptyPage, readPage, type Page, type Visitor } from '../page';
 import { PLAIN_COLUMN, gridOf, tableOf, type Table } from '../table';
@@ -17,7 +18,7 @@ const placed = (visitor: Visitor | null, table: Table = boats, dressed = starter
     ...emptyPage('p', 'p'),
     blocks: [{ id: 'a', kind: 'table', table: 't', theme: 'h', width: '20rem', align: 'start', room: '8px', visitor }],
   };
-  const themes = new Map((dressed ? [dressed] : []).map((theme) => ['h', { key: 'harbour', theme }] as const));
+  const themes = new Map((dressed ? [dressed] : []).map((theme) => ['h', { key: 'harbour', view: viewOf(theme) }] as const));
   const { html, css } = compilePage({ page, tables: new Map([['t', table]]), themes }, { stylesheet: 's.css', runtime: 'r.js', siteName: 'Site' });
   return { html: writeHtml(html), css: writeCss(css, 'compact') };
 };

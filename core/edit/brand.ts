@@ -1,6 +1,5 @@
 import type { Rgba } from '../colour';
 import {
-  lookOf,
   partOf,
   places,
   propertiesOf,
@@ -10,6 +9,7 @@ import {
   type Place,
   type PropertyName,
   type Theme,
+  type ThemeView,
 } from '../theme';
 import { setValue } from './edit-theme';
 import { setSwatch } from './swatches';
@@ -58,17 +58,16 @@ const isAlways = (place: Place): boolean => always.some(({ part, condition }) =>
  * The theme in a brand's colours: its swatches are derived from the one colour, and every fill, ink and line
  * that it or its base theme sets refers to them. Shapes, type and the lines' widths stay.
  */
-export function applyBrand(theme: Theme, brand: Rgba): Theme {
-  const look = lookOf(theme);
-  let changed = swatchesFromBrand(brand).reduce(setSwatch, theme);
+export function applyBrand(view: ThemeView, brand: Rgba): Theme {
+  let changed = swatchesFromBrand(brand).reduce(setSwatch, view.theme);
   for (const place of places) {
-    const isSaid = (name: PropertyName): boolean => look.said(place, name).length > 0 || isAlways(place);
+    const isSaid = (name: PropertyName): boolean => view.said(place, name).length > 0 || isAlways(place);
     for (const property of propertiesOf(place.part)) {
       const { name, kind } = property;
       if (name === 'fill' && isSaid('fill')) changed = setValue(changed, place, name, fillFor(place));
       // Whatever is filled gets the ink that was measured on it.
       if (name === 'ink' && (isSaid('ink') || isSaid('fill'))) changed = setValue(changed, place, name, inkFor(place));
-      const line = kind === 'line' ? look.valueAt(place, property) : undefined;
+      const line = kind === 'line' ? view.valueAt(place, property) : undefined;
       if (line?.kind === 'line' && line.width > 0)
         changed = setValue(changed, place, name, `${line.width}px ${line.style} ${line.width > 1 ? 'brand' : 'line'}`);
     }

@@ -4,11 +4,12 @@ import {
   placeAt,
   propertiesOf,
   propertyOf,
-  starterOf,
   widthsOf,
   type Place,
   type PropertyName,
   type Theme,
+  type ThemeView,
+  type TypeScale,
   type WidthStep,
 } from '../theme';
 import { placeInWords } from './edit-theme';
@@ -26,11 +27,11 @@ export interface ThemeChange {
 }
 
 /** What changed from one state of a theme to another, in the order of the anatomy. */
-export function changesBetween(before: Theme, after: Theme): readonly ThemeChange[] {
+export function changesBetween({ theme: before, ...was }: ThemeView, { theme: after, ...is }: ThemeView): readonly ThemeChange[] {
   return [
     ...told('Name', before.name, after.name),
-    ...told('Grows from', starterOf(before.base).name, starterOf(after.base).name),
-    ...told('Type scale', scaleInWords(before), scaleInWords(after)),
+    ...told('Grows from', baseInWords(was), baseInWords(is)),
+    ...told('Type scale', scaleInWords(before.scale), scaleInWords(after.scale)),
     ...listChanges('Swatch', before.swatches, after.swatches, ({ colour }) => colour),
     ...listChanges('Width step', widthsOf(before), widthsOf(after), ({ width }) => `${width}px and narrower`),
     ...listChanges('Picture', before.pictures ?? [], after.pictures ?? [], ({ media }) => media),
@@ -39,13 +40,17 @@ export function changesBetween(before: Theme, after: Theme): readonly ThemeChang
   ];
 }
 
-const told = (what: string, before: string | undefined, after: string | undefined): readonly ThemeChange[] =>
+/** What a theme grows from, by name and version. */
+const baseInWords = ({ chain: [theme, base] }: Pick<ThemeView, 'chain'>): string =>
+  base ? `${base.name}, version ${theme.base?.version ?? 1}` : 'nothing';
+
+export const told = (what: string, before: string | undefined, after: string | undefined): readonly ThemeChange[] =>
   before === after ? [] : [{ what, before, after }];
 
-const scaleInWords = ({ scale }: Theme): string | undefined =>
+export const scaleInWords = (scale: TypeScale | undefined): string | undefined =>
   scale && `base ${scale.base}px, ratio ${scale.ratio}, ${scale.steps.map(({ name }) => name).join(' ')}`;
 
-function listChanges<T extends { readonly name: string }>(
+export function listChanges<T extends { readonly name: string }>(
   what: string,
   before: readonly T[],
   after: readonly T[],

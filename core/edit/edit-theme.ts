@@ -1,10 +1,7 @@
 import {
-  atStep,
   conditionOf,
   partOf,
   propertyOf,
-  stepOf,
-  wholeOf,
   widthsOf,
   type ConditionName,
   type PartName,
@@ -15,13 +12,8 @@ import {
   type Values,
 } from '../theme';
 
-/**
- * The theme with a text set at a place; `undefined` takes it away, so that the place falls back. A theme that is looked at
- * at a width step gets it at that step.
- */
+/** The theme with a text set at a place; `undefined` takes it away, so that the place falls back. */
 export function setValue(theme: Theme, { part, condition, step }: Place, property: PropertyName, text: string | undefined): Theme {
-  const here = stepOf(theme);
-  if (here !== '') return atStep(setValue(wholeOf(theme), { part, condition, step: step ?? here }, property, text), here);
   if (step !== undefined) return atOneStep(theme, step, (values) => setValue({ ...theme, values }, { part, condition }, property, text).values);
   const conditions: PartValues = theme.values[part] ?? {};
   const own: Values = conditions[condition] ?? {};

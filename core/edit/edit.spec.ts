@@ -1,4 +1,4 @@
-import { themeWith } from '../tests/themes';
+import { themeWith, viewOf, starter } from '../tests/themes';
 import { dice, type Dice } from '../tests/random';
 import {
   JOIN_MS,
@@ -87,7 +87,7 @@ describe('Editing a theme', () => {
     const more = setSwatch(setSwatch(theme, { name: 'new', colour: '#fff' }), { name: 'mist', colour: '#000' });
     expect(more.swatches.map(({ name, colour }) => `${name} ${colour}`)).toEqual(['mist #000', 'deep #123c4d', 'lamp #e2590a', 'new #fff']);
     expect(deleteSwatch(more, 'mist').swatches.length).toBe(3);
-    expect(isBaseSwatch(themeWith({}, { base: 'nightfall' }), 'mist')).toBeTrue();
+    expect(isBaseSwatch(viewOf(themeWith({}, { base: starter('nightfall') })), 'mist')).toBeTrue();
   });
   it('says places in words', () =>
     expect([placeInWords(place, 'fill'), placeInWords({ part: 'caption', condition: 'rest' })]).toEqual(['Body rows, even: fill', 'Caption']));

@@ -28,5 +28,6 @@ export {
 } from './swatches';
 export { applyBrand } from './brand';
 export { changesBetween, type ThemeChange } from './changes';
+export { atVersion, laterVersion, lookChanges } from './base-version';
 export { addWidthStep, changeWidthStep, deleteWidthStep } from './width-steps';
 export { removeStep, renameStep, setScale, setStep } from './type-scale';

@@ -1,5 +1,5 @@
 import { toHex } from '../colour';
-import { lookOf, propertyOf, starterOf, type Place, type PropertyName, type Swatch, type Theme } from '../theme';
+import { propertyOf, type Place, type PropertyName, type Swatch, type Theme, type ThemeView } from '../theme';
 import { mapTexts, setValue } from './edit-theme';
 
 /** Adds a swatch, or gives the one of that name another colour. */
@@ -12,7 +12,8 @@ export function setSwatch(theme: Theme, swatch: Swatch): Theme {
 export const deleteSwatch = (theme: Theme, name: string): Theme => ({ ...theme, swatches: theme.swatches.filter((swatch) => swatch.name !== name) });
 
 /** Whether a swatch comes from the base theme. */
-export const isBaseSwatch = (theme: Theme, name: string): boolean => starterOf(theme.base).swatches.some((swatch) => swatch.name === name);
+export const isBaseSwatch = ({ chain: [, ...bases] }: ThemeView, name: string): boolean =>
+  bases.some(({ swatches }) => swatches.some((swatch) => swatch.name === name));
 
 const refersTo = (name: string): RegExp => new RegExp(`(^|[\\s/,])${name}(?=$|[\\s/,])`, 'g');
 const mayRefer = (property: PropertyName): boolean => ['colour', 'line', 'shadow'].includes(propertyOf(property).kind);
@@ -56,16 +57,17 @@ export function usesOfSwatch(theme: Theme, name: string): readonly SwatchUse[] {
 export type Instead = { readonly kind: 'colour' } | { readonly kind: 'swatch'; readonly name: string } | { readonly kind: 'fall back' };
 
 /** Deletes an own swatch and gives its users something else: its colour as it stands, another swatch, or nothing, so that they fall back. */
-export function replaceSwatch(theme: Theme, name: string, instead: Instead): Theme {
+export function replaceSwatch(view: ThemeView, name: string, instead: Instead): Theme {
+  const { theme } = view;
   const without: Theme = { ...theme, swatches: theme.swatches.filter((swatch) => swatch.name !== name) };
   if (instead.kind === 'fall back') {
     const cleared = usesOfSwatch(theme, name).reduce<Theme>(
       (changed, use) => ('place' in use ? setValue(changed, use.place, use.property, undefined) : changed),
       without,
     );
-    return { ...cleared, swatches: cleared.swatches.map((swatch) => withText(swatch, name, colourOf(theme, name))) };
+    return { ...cleared, swatches: cleared.swatches.map((swatch) => withText(swatch, name, colourOf(view, name))) };
   }
-  const to = instead.kind === 'swatch' ? instead.name : colourOf(theme, name);
+  const to = instead.kind === 'swatch' ? instead.name : colourOf(view, name);
   const replaced = mapTexts(without, (text, property) => (mayRefer(property) ? text.replace(refersTo(name), `$1${to}`) : text));
   return { ...replaced, swatches: without.swatches.map((swatch) => withText(swatch, name, to)) };
 }
@@ -73,7 +75,7 @@ export function replaceSwatch(theme: Theme, name: string, instead: Instead): The
 const withText = (swatch: Swatch, name: string, to: string): Swatch => ({ ...swatch, colour: swatch.colour.replace(refersTo(name), `$1${to}`) });
 
 /** What a swatch comes to, as a text; the page's black where it cannot be read. */
-function colourOf(theme: Theme, name: string): string {
-  const rgba = lookOf(theme).vocabulary.swatches.get(name);
+function colourOf({ vocabulary }: ThemeView, name: string): string {
+  const rgba = vocabulary.swatches.get(name);
   return rgba ? toHex(rgba) : '#000000';
 }

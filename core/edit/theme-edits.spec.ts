@@ -1,7 +1,7 @@
 import { parseColour } from '../colour';
 import { readabilityTogether } from '../paint';
-import { themeWith } from '../tests/themes';
-import { lookOf, partNames, starters, type Theme } from '../theme';
+import { themeWith, viewOf, starter } from '../tests/themes';
+import { partNames, starters, type Theme } from '../theme';
 import {
   act,
   applyBrand,
@@ -66,13 +66,13 @@ describe('A swatch', () => {
     expect(renamed.swatches.find(({ name }) => name === 'haze')?.colour).toBe('abyss 30%');
   });
   it('gives its users its colour, another swatch or nothing when it is deleted', () => {
-    expect(replaceSwatch(theme, 'deep', { kind: 'colour' }).values['body-rows']?.even?.ink).toBe('#123c4d 80%');
-    expect(replaceSwatch(theme, 'deep', { kind: 'swatch', name: 'lamp' }).values.lines?.rest?.rows).toBe('1px solid lamp');
-    const fallen = replaceSwatch(theme, 'deep', { kind: 'fall back' });
+    expect(replaceSwatch(viewOf(theme), 'deep', { kind: 'colour' }).values['body-rows']?.even?.ink).toBe('#123c4d 80%');
+    expect(replaceSwatch(viewOf(theme), 'deep', { kind: 'swatch', name: 'lamp' }).values.lines?.rest?.rows).toBe('1px solid lamp');
+    const fallen = replaceSwatch(viewOf(theme), 'deep', { kind: 'fall back' });
     expect(fallen.values.table).toBeUndefined();
     expect(fallen.values['body-rows']?.even).toEqual({ fill: 'mist' });
     for (const instead of [{ kind: 'colour' }, { kind: 'swatch', name: 'mist' }, { kind: 'fall back' }] as const) {
-      const without = replaceSwatch(theme, 'deep', instead);
+      const without = replaceSwatch(viewOf(theme), 'deep', instead);
       expect(usesOfSwatch(without, 'deep')).toEqual([]);
       expect(without.swatches.some(({ name }) => name === 'deep')).toBeFalse();
     }
@@ -86,13 +86,13 @@ describe('A swatch', () => {
 });
 
 describe('A brand colour', () => {
-  for (const { key, theme: starter } of starters) {
+  for (const { key, theme } of starters) {
     it(`makes a theme that can be read under every condition together, from ${key}`, () => {
-      const grown: Theme = { ...starter, base: key, swatches: [], values: {} };
+      const grown: Theme = { ...theme, base: starter(key), swatches: [], values: {} };
       for (const brand of ['#a3195b', '#f3b61f']) {
-        const branded = applyBrand(grown, parseColour(brand) ?? { r: 0, g: 0, b: 0, alpha: 1 });
+        const branded = applyBrand(viewOf(grown), parseColour(brand) ?? { r: 0, g: 0, b: 0, alpha: 1 });
         for (const part of partNames.filter((name) => name !== 'lines')) {
-          const [worst] = readabilityTogether(branded, part, 'rest');
+          const [worst] = readabilityTogether(viewOf(branded), part, 'rest');
           expect(worst?.passes)
             .withContext(`${brand} ${part} ${worst?.slot.conditions.join(' ') ?? ''} ${worst?.ratio.toFixed(2) ?? ''}`)
             .toBeTrue();
@@ -101,10 +101,10 @@ describe('A brand colour', () => {
     });
   }
   it('keeps shapes, type and the widths of lines', () => {
-    const branded = applyBrand(theme, parseColour('#a3195b') ?? { r: 0, g: 0, b: 0, alpha: 1 });
+    const branded = applyBrand(viewOf(theme), parseColour('#a3195b') ?? { r: 0, g: 0, b: 0, alpha: 1 });
     expect(branded.values.lines?.rest?.rows).toBe('1px solid line');
     expect(branded.values.table?.rest?.shadow).toBe(theme.values.table?.rest?.shadow);
-    expect(lookOf(branded).vocabulary.swatches.has('brand')).toBeTrue();
+    expect(viewOf(branded).vocabulary.swatches.has('brand')).toBeTrue();
   });
 });
 
@@ -117,18 +117,18 @@ describe('What changed between two states', () => {
       'deep',
     );
     expect(
-      changesBetween(theme, { ...changed, name: 'Other' }).map(({ what, before, after }) => `${what}: ${before ?? '-'} → ${after ?? '-'}`),
+      changesBetween(viewOf(theme), viewOf({ ...changed, name: 'Other' })).map(
+        ({ what, before, after }) => `${what}: ${before ?? '-'} → ${after ?? '-'}`,
+      ),
     ).toEqual(['Name: Specimen → Other', 'Caption: ink: - → deep', 'Body rows, even: fill: mist → lamp']);
   });
   it('tells swatches that came, went and changed', () => {
     const swatches = [{ name: 'mist', colour: '#ffffff' }, ...theme.swatches.slice(2), { name: 'new', colour: '#010203' }];
-    expect(changesBetween(theme, { ...theme, swatches }).map(({ what, before, after }) => `${what}: ${before ?? '-'} → ${after ?? '-'}`)).toEqual([
-      'Swatch mist: #eef5f6 → #ffffff',
-      'Swatch deep: #123c4d → -',
-      'Swatch new: - → #010203',
-    ]);
+    expect(
+      changesBetween(viewOf(theme), viewOf({ ...theme, swatches })).map(({ what, before, after }) => `${what}: ${before ?? '-'} → ${after ?? '-'}`),
+    ).toEqual(['Swatch mist: #eef5f6 → #ffffff', 'Swatch deep: #123c4d → -', 'Swatch new: - → #010203']);
   });
-  it('is nothing between a state and itself', () => expect(changesBetween(theme, { ...theme })).toEqual([]));
+  it('is nothing between a state and itself', () => expect(changesBetween(viewOf(theme), viewOf({ ...theme }))).toEqual([]));
 });
 
 describe('Earlier moments', () => {
@@ -163,18 +163,18 @@ describe('The type scale', () => {
     values.footer?.rest?.size,
   ];
   it('takes another base and ratio and keeps its steps', () => {
-    const scaled = setScale(sized, { base: 20, ratio: 1.5 });
+    const scaled = setScale(viewOf(sized), { base: 20, ratio: 1.5 });
     expect([scaled.scale?.base, scaled.scale?.ratio, scaled.scale?.steps.length]).toEqual([20, 1.5, 4]);
   });
   it('takes a new step in its place, and moves one', () => {
-    expect(setStep(sized, { name: 'huge', step: 5 }).scale?.steps.at(-1)).toEqual({ name: 'huge', step: 5 });
-    expect(setStep(sized, { name: 'title', step: -3 }).scale?.steps[0]?.name).toBe('title');
+    expect(setStep(viewOf(sized), { name: 'huge', step: 5 }).scale?.steps.at(-1)).toEqual({ name: 'huge', step: 5 });
+    expect(setStep(viewOf(sized), { name: 'title', step: -3 }).scale?.steps[0]?.name).toBe('title');
   });
-  it('takes sizes along when a step is renamed', () => expect(sizes(renameStep(sized, 'lead', 'big'))).toEqual(['big+1', 'title', '12px']));
+  it('takes sizes along when a step is renamed', () => expect(sizes(renameStep(viewOf(sized), 'lead', 'big'))).toEqual(['big+1', 'title', '12px']));
   it('leaves sizes as large as they were when a step goes', () => {
-    const without = removeStep(removeStep(sized, 'lead'), 'title');
+    const without = removeStep(viewOf(removeStep(viewOf(sized), 'lead')), 'title');
     expect(sizes(without)).toEqual(['19.84px', '19.84px', '12px']);
-    const one = ['small', 'body'].reduce(removeStep, without);
+    const one = ['small', 'body'].reduce((theme, name) => removeStep(viewOf(theme), name), without);
     expect(one.scale?.steps.length).toBe(1);
   });
 });

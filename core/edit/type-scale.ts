@@ -1,35 +1,33 @@
-import { lookOf, propertyOf, readStep, stepSize, type Theme, type TypeScale, type TypeStep } from '../theme';
+import { propertyOf, readStep, stepSize, type Theme, type ThemeView, type TypeScale, type TypeStep } from '../theme';
 import { mapTexts } from './edit-theme';
 
-const scaleOf = (theme: Theme): TypeScale => lookOf(theme).scale;
-const withSteps = (theme: Theme, steps: readonly TypeStep[]): Theme => ({
+const withSteps = (theme: Theme, scale: TypeScale, steps: readonly TypeStep[]): Theme => ({
   ...theme,
-  scale: { ...scaleOf(theme), steps: [...steps].sort((a, b) => a.step - b.step) },
+  scale: { ...scale, steps: [...steps].sort((a, b) => a.step - b.step) },
 });
 
 /** The theme with another base size or ratio; its steps stay. */
-export const setScale = (theme: Theme, change: Partial<Pick<TypeScale, 'base' | 'ratio'>>): Theme => ({
+export const setScale = ({ theme, scale }: ThemeView, change: Partial<Pick<TypeScale, 'base' | 'ratio'>>): Theme => ({
   ...theme,
-  scale: { ...scaleOf(theme), ...change },
+  scale: { ...scale, ...change },
 });
 
 /** Adds a step, or moves the one of that name to another place of the scale. */
-export const setStep = (theme: Theme, step: TypeStep): Theme =>
-  withSteps(theme, [...scaleOf(theme).steps.filter(({ name }) => name !== step.name), step]);
+export const setStep = ({ theme, scale }: ThemeView, step: TypeStep): Theme =>
+  withSteps(theme, scale, [...scale.steps.filter(({ name }) => name !== step.name), step]);
 
 /** A step by its new name, in the scale and in every size that refers to it (`lead`, `lead+1`). */
-export function renameStep(theme: Theme, name: string, to: string): Theme {
-  const scale = scaleOf(theme);
+export function renameStep({ theme, scale }: ThemeView, name: string, to: string): Theme {
   const renamed = mapSizes(theme, (text) => (readStep(scale, text)?.name === name ? text.replace(name, to) : text));
   return withSteps(
     renamed,
+    scale,
     scale.steps.map((step) => (step.name === name ? { ...step, name: to } : step)),
   );
 }
 
 /** Takes a step away; sizes that refer to it keep what they come to, in px. The last one stays. */
-export function removeStep(theme: Theme, name: string): Theme {
-  const scale = scaleOf(theme);
+export function removeStep({ theme, scale }: ThemeView, name: string): Theme {
   if (scale.steps.length < 2) return theme;
   const kept = mapSizes(theme, (text) => {
     const read = readStep(scale, text);
@@ -37,6 +35,7 @@ export function removeStep(theme: Theme, name: string): Theme {
   });
   return withSteps(
     kept,
+    scale,
     scale.steps.filter((step) => step.name !== name),
   );
 }

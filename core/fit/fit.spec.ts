@@ -1,12 +1,13 @@
+import { viewOf, starter } from '../tests/themes';
 import { setValue } from '../edit';
 import { tableOf, type Table } from '../table';
-import { atStep, hasSteps, type PropertyName, type Theme } from '../theme';
+import { hasSteps, type PropertyName, type Theme } from '../theme';
 import { columnNeeds } from './columns';
 import { fitOf, piecesOf, proposeSteps, stretchesOfWidth, verdictAt, type Measure } from './index';
 
 /** Every letter half as wide as the type is high, heavier ones a little more: enough to work out by hand. */
 const measure: Measure = (text, { size, weight, spacing }) => Array.from(text).length * (size / 2 + spacing + (weight > 500 ? 1 : 0));
-const bare: Theme = { format: 'zest-theme/1', name: 'T', base: 'hairline', swatches: [], values: {} };
+const bare: Theme = { format: 'zest-theme/2', name: 'T', base: starter('hairline'), swatches: [], values: {} };
 const set = (theme: Theme, property: PropertyName, text: string, part: 'table' | 'lines' | 'body-rows' = 'table', step?: string): Theme =>
   setValue(theme, { part, condition: 'rest', step }, property, text);
 /** No padding, no lines, one size of 16 px: eight pixels a letter. */
@@ -62,7 +63,7 @@ describe('What columns need', () => {
 describe('The fit of a table', () => {
   it('is the widest piece and the widest line of each column', () => {
     const { least, natural, columns } = fitOf(
-      plain,
+      viewOf(plain),
       table([
         ['one three', 'x'],
         ['two', 'yy'],
@@ -79,22 +80,22 @@ describe('The fit of a table', () => {
   it('counts padding, lines, gaps and the table’s own border', () => {
     const rows = table([['one', 'two']]);
     const padded = set(set(plain, 'padding-start', '10px', 'body-rows'), 'padding-end', '1em', 'body-rows');
-    expect(fitOf(padded, rows, measure).least).toBe(48 + 2 * 26);
-    expect(fitOf(set(plain, 'columns', '3px solid #000000', 'lines'), rows, measure).least).toBe(48 + 3);
-    expect(fitOf(set(plain, 'outer-end', '2px solid #000000', 'lines'), rows, measure).least).toBe(48 + 2);
-    expect(fitOf(set(set(plain, 'cells', 'spaced'), 'gap', '5px'), rows, measure).least).toBe(48 + 15);
+    expect(fitOf(viewOf(padded), rows, measure).least).toBe(48 + 2 * 26);
+    expect(fitOf(viewOf(set(plain, 'columns', '3px solid #000000', 'lines')), rows, measure).least).toBe(48 + 3);
+    expect(fitOf(viewOf(set(plain, 'outer-end', '2px solid #000000', 'lines')), rows, measure).least).toBe(48 + 2);
+    expect(fitOf(viewOf(set(set(plain, 'cells', 'spaced'), 'gap', '5px')), rows, measure).least).toBe(48 + 15);
   });
 
   it('leaves one line whole, has a word of the caption, and equal columns by the widest', () => {
-    expect(fitOf(set(plain, 'wrap', 'one line', 'body-rows'), table([['one two']]), measure).least).toBe(56);
-    expect(fitOf(plain, table([['x']], { caption: 'Crossings of today' }), measure).least).toBe(72);
-    expect(fitOf(set(plain, 'layout', 'equal'), table([['three', 'x']]), measure).least).toBe(80);
+    expect(fitOf(viewOf(set(plain, 'wrap', 'one line', 'body-rows')), table([['one two']]), measure).least).toBe(56);
+    expect(fitOf(viewOf(plain), table([['x']], { caption: 'Crossings of today' }), measure).least).toBe(72);
+    expect(fitOf(viewOf(set(plain, 'layout', 'equal')), table([['three', 'x']]), measure).least).toBe(80);
   });
 
   it('is that of the step at which the theme is looked at', () => {
     const stepped = set(plain, 'size', '8px', 'body-rows', 'narrow');
     const rows = table([['three']]);
-    expect(['', 'narrow'].map((step) => fitOf(atStep(stepped, step), rows, measure).least)).toEqual([40, 20]);
+    expect(['', 'narrow'].map((step) => fitOf(viewOf(stepped, step), rows, measure).least)).toEqual([40, 20]);
   });
 });
 
@@ -109,7 +110,7 @@ const timetable = table(
 describe('How a table does at every width', () => {
   it('is told in stretches without a hole, by step', () => {
     const theme = set(plain, 'arrangement', 'stacked', 'table', 'narrow');
-    const found = stretchesOfWidth(theme, table([['Crossings from Oldquay'.repeat(6).replaceAll(' ', '')]]), measure, 1920);
+    const found = stretchesOfWidth(viewOf(theme), table([['Crossings from Oldquay'.repeat(6).replaceAll(' ', '')]]), measure, 1920);
     expect(found[0]).toEqual(jasmine.objectContaining({ from: 1, to: 480, state: 'stacked', step: 'narrow' }));
     found.forEach(({ from }, i) => expect(from).toBe((found[i - 1]?.to ?? 0) + 1));
     expect(found.at(-1)?.to).toBe(1920);
@@ -129,26 +130,26 @@ describe('Steps that are proposed', () => {
   );
 
   it('are none where it fits on a phone', () => {
-    expect(proposeSteps(plain, table([['one', 'two']]), measure)).toEqual({ theme: plain, why: [] });
+    expect(proposeSteps(viewOf(plain), table([['one', 'two']]), measure)).toEqual({ theme: plain, why: [] });
   });
 
   it('are closer padding first, then stacked rows, and make it fit from 320 px on', () => {
-    const { theme, why } = proposeSteps(padded, timetable, measure);
+    const { theme, why } = proposeSteps(viewOf(padded), timetable, measure);
     expect(why.map((each) => /padding half as wide|a block with labels/.exec(each)?.[0])).toEqual(['padding half as wide', 'a block with labels']);
     expect(hasSteps(theme)).toBeTrue();
-    const beyond = stretchesOfWidth(theme, timetable, measure, 1600).filter(({ state, to }) => state === 'beyond' && to >= 320);
+    const beyond = stretchesOfWidth(viewOf(theme), timetable, measure, 1600).filter(({ state, to }) => state === 'beyond' && to >= 320);
     expect(beyond).toEqual([]);
   });
 
   it('scroll where there are too many columns to stack, or no header to take labels from', () => {
     const many = table([Array.from({ length: 20 }, (_, i) => `Name${i}`), Array.from({ length: 20 }, () => 'x')], { headerRows: 1 });
-    expect(proposeSteps(padded, many, measure).why.at(-1)).toContain('scrolls in its frame');
+    expect(proposeSteps(viewOf(padded), many, measure).why.at(-1)).toContain('scrolls in its frame');
     const headless = table([Array.from({ length: 8 }, () => 'somewhat')]);
-    expect(proposeSteps(padded, headless, measure).why.at(-1)).toContain('no header');
+    expect(proposeSteps(viewOf(padded), headless, measure).why.at(-1)).toContain('no header');
   });
 
   it('keep what the theme has at its other steps', () => {
     const own = { ...padded, widths: [{ name: 'column', width: 250, values: { 'body-rows': { rest: { size: '10px' } } } }] } as Theme;
-    expect(proposeSteps(own, timetable, measure).theme.widths?.find(({ name }) => name === 'column')).toEqual(own.widths?.[0]);
+    expect(proposeSteps(viewOf(own), timetable, measure).theme.widths?.find(({ name }) => name === 'column')).toEqual(own.widths?.[0]);
   });
 });

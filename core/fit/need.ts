@@ -14,7 +14,7 @@ import {
   type Mark,
   type Table,
 } from '../table';
-import { lookOf, places, propertyOf, type PropertyName, type Slot, type Theme } from '../theme';
+import { places, propertyOf, type PropertyName, type Slot, type ThemeView } from '../theme';
 import { linesOf, piecesOf } from './pieces';
 import type { Measure, TypeSetting } from './measure';
 
@@ -27,9 +27,9 @@ export interface Need {
 }
 
 /** How a slot's text is set. */
-export function typeOf(theme: Theme, slot: Slot, page: PageType): TypeSetting {
-  const css = (name: PropertyName): string => winnerAt(theme, slot, name).value.css;
-  const size = fontSize(theme, slot, page);
+export function typeOf(view: ThemeView, slot: Slot, page: PageType): TypeSetting {
+  const css = (name: PropertyName): string => winnerAt(view, slot, name).value.css;
+  const size = fontSize(view, slot, page);
   const family = css('font');
   const weight = Number(css('weight'));
   return {
@@ -37,7 +37,7 @@ export function typeOf(theme: Theme, slot: Slot, page: PageType): TypeSetting {
     size,
     weight: Number.isNaN(weight) ? 400 : weight,
     isItalic: css('slant') === 'italic',
-    spacing: toPx(winnerAt(theme, slot, 'letter-spacing').value, size, page),
+    spacing: toPx(winnerAt(view, slot, 'letter-spacing').value, size, page),
     figures: css('figures'),
   };
 }
@@ -99,16 +99,16 @@ function needOfRuns(runs: readonly Run[], isOneLine: boolean, icon: { readonly b
 }
 
 /** What a cell needs from edge to edge: its text or marks, its icon, its padding and the line that it draws. */
-export function needOf(theme: Theme, table: Table, cell: GridCell, measure: Measure, page: PageType): Need {
-  const slot = slotOf(table, cell, [], bandOf(theme));
-  const type = typeOf(theme, slot, page);
-  const value = (name: PropertyName) => winnerAt(theme, slot, name).value;
+export function needOf(view: ThemeView, table: Table, cell: GridCell, measure: Measure, page: PageType): Need {
+  const slot = slotOf(table, cell, [], bandOf(view));
+  const type = typeOf(view, slot, page);
+  const value = (name: PropertyName) => winnerAt(view, slot, name).value;
   const caseCss = value('case').css;
   const isOneLine = value('wrap').css === 'nowrap';
   const dressing = dressingOn(table, cell);
   const dressed = dressing && dressedIn(table, cell, dressing);
   const content = shownCell(table, cell);
-  const link = winnerAt(theme, { part: 'links', conditions: [], inside: slot }, 'weight').value;
+  const link = winnerAt(view, { part: 'links', conditions: [], inside: slot }, 'weight').value;
   const runs: readonly Run[] =
     typeof content === 'string'
       ? [{ text: cased(content, caseCss), type }]
@@ -117,12 +117,10 @@ export function needOf(theme: Theme, table: Table, cell: GridCell, measure: Meas
           type: marked(type, marks, link.kind === 'number' ? link.amount : type.weight),
         }));
   const pad =
-    resolveAt(theme, { part: 'numbers', condition: 'rest' }, 'decimals').css === 'aligned' && slot.also?.includes('numbers')
-      ? padOf(table, cell)
-      : '';
+    resolveAt(view, { part: 'numbers', condition: 'rest' }, 'decimals').css === 'aligned' && slot.also?.includes('numbers') ? padOf(table, cell) : '';
   const last = runs.at(-1);
-  const icon = textOf(content) === '' ? 0 : iconOf(theme, slot) * type.size;
-  const side = icon === 0 ? 'before' : resolve(theme, { part: slot.part, conditions: [] }, 'icon-side').value.css;
+  const icon = textOf(content) === '' ? 0 : iconOf(view, slot) * type.size;
+  const side = icon === 0 ? 'before' : resolve(view, { part: slot.part, conditions: [] }, 'icon-side').value.css;
   const text = needOfRuns(
     pad === '' || !last ? runs : [...runs.slice(0, -1), { ...last, text: last.text + pad }],
     isOneLine,
@@ -131,20 +129,19 @@ export function needOf(theme: Theme, table: Table, cell: GridCell, measure: Meas
   );
   const mark = dressed ? markOf(dressed.kind) * type.size : 0;
   const edges =
-    toPx(value('padding-start'), type.size, page) + toPx(value('padding-end'), type.size, page) + widthIf(cellLines(theme, table, cell).start);
+    toPx(value('padding-start'), type.size, page) + toPx(value('padding-end'), type.size, page) + widthIf(cellLines(view, table, cell).start);
   const least = isOneLine ? text.natural + mark : Math.max(text.least, icon, mark);
   // A length that row headers have for themselves takes the place of what they would take; it makes no word break.
-  const own = slot.part === 'row-headers' ? resolveAt(theme, { part: 'row-headers', condition: 'rest' }, 'width') : undefined;
+  const own = slot.part === 'row-headers' ? resolveAt(view, { part: 'row-headers', condition: 'rest' }, 'width') : undefined;
   if (own?.kind !== 'length') return { least: least + edges, natural: Math.max(least, text.natural + mark) + edges };
-  const asked = toPx(own, type.size, page) + (isFromEdgeToEdge(theme) ? 0 : edges);
+  const asked = toPx(own, type.size, page) + (isFromEdgeToEdge(view) ? 0 : edges);
   return { least: least + edges, natural: Math.max(least + edges, asked), isFixed: true };
 }
 
 /** Where rows have a least height, it and widths count from edge to edge (core/compile, heightRule). */
-function isFromEdgeToEdge(theme: Theme): boolean {
-  const look = lookOf(theme);
+function isFromEdgeToEdge(view: ThemeView): boolean {
   const height = propertyOf('row-height');
-  return places.some((place) => height.parts.includes(place.part) && (look.valueAt(place, height)?.css ?? 'auto') !== 'auto');
+  return places.some((place) => height.parts.includes(place.part) && (view.valueAt(place, height)?.css ?? 'auto') !== 'auto');
 }
 
 export const widthIf = (line: Line | undefined): number => (line !== undefined && isDrawn(line) ? line.width : 0);
@@ -154,15 +151,15 @@ const markOf = (kind: string): number =>
   ({ rating: 5.25, meter: 5.25, status: 1, icon: 1.4, tag: 1.2, 'yes-no': 1, person: 2.1, button: 1.8 })[kind] ?? 0;
 
 /** Width of a cell's icon with the room beside it, in em. */
-function iconOf(theme: Theme, slot: Slot): number {
-  const own = winnerAt(theme, { ...slot, conditions: [] }, 'icon');
+function iconOf(view: ThemeView, slot: Slot): number {
+  const own = winnerAt(view, { ...slot, conditions: [] }, 'icon');
   // The table's own stays whatever holds; a theme's comes and goes with the conditions of its cell.
   const css =
-    own.excepted !== undefined ? own.value.css : propertyOf('icon').parts.includes(slot.part) ? winnerAt(theme, slot, 'icon').value.css : 'none';
+    own.excepted !== undefined ? own.value.css : propertyOf('icon').parts.includes(slot.part) ? winnerAt(view, slot, 'icon').value.css : 'none';
   return css === 'none' ? 0 : 1.4;
 }
 
-export function bandOf(theme: Theme): Band {
-  const value = resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band');
+export function bandOf(view: ThemeView): Band {
+  const value = resolveAt(view, { part: 'body-rows', condition: 'rest' }, 'band');
   return value.kind === 'band' ? value : ORDINARY_BAND;
 }

@@ -1,5 +1,5 @@
 import { setValue } from '../edit';
-import { atStep, hasSteps, lookOf, partOf, parts, propertyOf, widthsOf, type Theme, type WidthStep } from '../theme';
+import { hasSteps, partOf, parts, propertyOf, viewOfChain, widthsOf, type Theme, type ThemeView, type WidthStep } from '../theme';
 import { widthOf, type Table } from '../table';
 import type { PageType } from '../resolve';
 import { fitOf } from './fit';
@@ -23,9 +23,12 @@ export interface Proposal {
  * stacked rows, which lose the comparison down a column, or for very many columns and tables without a header a frame that
  * scrolls, which loses the sight of some. What the theme has at its steps already stays where it does not stand in the way.
  */
-export function proposeSteps(theme: Theme, table: Table, measure: Measure, page?: PageType): Proposal {
-  const least = (at: Theme): number => Math.ceil(fitOf(at, table, measure, page).least - 0.5);
-  const own = least(atStep(theme, ''));
+export function proposeSteps(view: ThemeView, table: Table, measure: Measure, page?: PageType): Proposal {
+  const { theme } = view;
+  const least = (at: ThemeView): number => Math.ceil(fitOf(at, table, measure, page).least - 0.5);
+  /** Another state of the same theme, which grows from the same. */
+  const viewOf = (changed: Theme, step: string): ThemeView => viewOfChain([changed, ...view.chain.slice(1)], step);
+  const own = least(view.at(''));
   if (own <= NARROWEST) return { theme, why: [] };
   const why: string[] = [];
   const medium: WidthStep = { name: 'medium', width: own - 1, values: {} };
@@ -34,8 +37,8 @@ export function proposeSteps(theme: Theme, table: Table, measure: Measure, page?
   const kept = (name: string): WidthStep['values'] => (hasSteps(theme) ? (widthsOf(theme).find((step) => step.name === name)?.values ?? {}) : {});
   const withSteps = (...steps: readonly WidthStep[]): Theme => ({ ...theme, widths: [...others, ...steps] });
 
-  let made = closer(withSteps({ ...medium, values: kept('medium') }), 'medium');
-  let tight = least(atStep(made, 'medium'));
+  let made = closer(viewOf(withSteps({ ...medium, values: kept('medium') }), 'medium'));
+  let tight = least(viewOf(made, 'medium'));
   const [fromWidth, toWidth] = [own - 1, Math.max(tight, NARROWEST)];
   if (tight > own * (1 - WORTH) || fromWidth <= NARROWEST) {
     made = withSteps();
@@ -59,15 +62,14 @@ export function proposeSteps(theme: Theme, table: Table, measure: Measure, page?
   return { theme: made, why };
 }
 
-/** The theme with padding across half as wide at a step, wherever some is said. */
-function closer(theme: Theme, step: string): Theme {
-  const at = atStep(theme, step);
+/** The theme with padding across half as wide at the step at which it is looked at, wherever some is said. */
+function closer({ theme, step, valueAt }: ThemeView): Theme {
   let made = theme;
   for (const { name: part } of parts) {
     if (partOf(part).box !== 'cells' && partOf(part).box !== 'table') continue;
     for (const side of ['padding-start', 'padding-end'] as const) {
       if (!propertyOf(side).parts.includes(part)) continue;
-      const value = lookOf(at).valueAt({ part, condition: 'rest' }, propertyOf(side));
+      const value = valueAt({ part, condition: 'rest' }, propertyOf(side));
       if (value?.kind !== 'length' || value.amount === 0) continue;
       made = setValue(made, { part, condition: 'rest', step }, side, `${Math.round(value.amount * 50) / 100}${value.unit}`);
     }

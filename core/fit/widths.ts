@@ -1,5 +1,5 @@
 import { arrangementOf } from './arrangement';
-import { atStep, widthsOf, type Theme } from '../theme';
+import { widthsOf, type ThemeView } from '../theme';
 import { turnedTable, type Table } from '../table';
 import type { PageType } from '../resolve';
 import { fitOf } from './fit';
@@ -20,13 +20,13 @@ export interface Stretch {
 }
 
 /** How a table does in a theme at every container width up to `most` px, each step with what it sets; from the narrowest on. */
-export function stretchesOfWidth(theme: Theme, table: Table, measure: Measure, most: number, page?: PageType): readonly Stretch[] {
-  const steps = widthsOf(theme);
+export function stretchesOfWidth(view: ThemeView, table: Table, measure: Measure, most: number, page?: PageType): readonly Stretch[] {
+  const steps = widthsOf(view.theme);
   return ['', ...steps.map(({ name }) => name)]
     .flatMap((step, i): readonly Stretch[] => {
       const [from, to] = [(steps[i]?.width ?? 0) + 1, i === 0 ? most : (steps[i - 1]?.width ?? most)];
       if (from > to) return [];
-      const at = atStep(theme, step);
+      const at = view.at(step);
       const arrangement = arrangementOf(at);
       const seen = arrangement === 'turned' ? (turnedTable(table) ?? table) : withoutAway(table, arrangement);
       const away =

@@ -1,26 +1,27 @@
-import { gridTable, themeWith } from '../tests/themes';
+import { gridTable, themeWith, viewOf } from '../tests/themes';
 import { starters } from '../theme';
 import { tableFile, themeFile } from './index';
 
 describe('The hand-off', () => {
   it('puts the same class on the table that the stylesheet dresses', () => {
     const theme = starters[0]?.theme ?? themeWith({});
-    expect(themeFile(theme, 'hairline')).toContain('.zp-hairline');
-    expect(tableFile(gridTable(2, 2), { key: 'hairline', theme: themeWith({}) })).toContain('<table class="zp-hairline">');
+    expect(themeFile(viewOf(theme), 'hairline')).toContain('.zp-hairline');
+    expect(tableFile(gridTable(2, 2), { key: 'hairline', view: viewOf(themeWith({})) })).toContain('<table class="zp-hairline">');
     expect(tableFile(gridTable(2, 2), undefined)).toMatch(/^(?:<div[^>]*>\s*){2}<table>/);
   });
-  it('keeps a name out of the comment’s end', () => expect(themeFile({ ...themeWith({}), name: 'x */ body{}' }, 'x').split('*/').length).toBe(2));
-  it('scrolls a wide table in its frame', () => expect(themeFile(themeWith({}), 'x')).toContain('.zp-frame {\n  overflow-x: auto;'));
+  it('keeps a name out of the comment’s end', () =>
+    expect(themeFile(viewOf({ ...themeWith({}), name: 'x */ body{}' }), 'x').split('*/').length).toBe(2));
+  it('scrolls a wide table in its frame', () => expect(themeFile(viewOf(themeWith({})), 'x')).toContain('.zp-frame {\n  overflow-x: auto;'));
   it('has the caption’s name on the frame', () =>
-    expect(tableFile(gridTable(1, 1, { caption: 'Boats' }), { key: 'x', theme: themeWith({}) })).toContain('aria-labelledby="table-caption"'));
+    expect(tableFile(gridTable(1, 1, { caption: 'Boats' }), { key: 'x', view: viewOf(themeWith({})) })).toContain('aria-labelledby="table-caption"'));
   it('brings along what it has beside its theme, the hand’s looks after it', () => {
     const theme = themeWith({ 'body-rows': { hovered: { ink: 'lamp' } } });
     const table = { ...gridTable(2, 2), exceptions: [{ row: null, column: 1, reach: '' as const, dressing: '', values: { ink: 'deep' } }] };
-    const file = tableFile(table, { key: 'x', theme });
+    const file = tableFile(table, { key: 'x', view: viewOf(theme) });
     const [style = '', markup = ''] = file.split('</style>');
     expect(style).toMatch(/^<style>\n\.zp-x \{\n {2}--zp-/);
     expect(style.indexOf('zp-x-')).toBeLessThan(style.indexOf(':hover'));
     expect(markup).toMatch(/<td class="zp-x-\w+">/);
-    expect(tableFile(gridTable(2, 2), { key: 'x', theme })).not.toContain('<style>');
+    expect(tableFile(gridTable(2, 2), { key: 'x', view: viewOf(theme) })).not.toContain('<style>');
   });
 });

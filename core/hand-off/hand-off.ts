@@ -1,22 +1,21 @@
 import {
-  arrangementRules,
   leavesOut,
   stacks,
   turns,
   besideCss,
-  besideOf,
+  besideIn,
   boxed,
   byWidth,
+  type KeyedView,
   fontRules,
   framedTable,
   frameRules,
-  pinnedRules,
-  themeCss,
+  sheetOf,
   writeCss,
   writeHtml,
 } from '../compile';
-import { fontAddress, mediaAddress, type Theme } from '../theme';
-import { needsContainer, turnedTable, type Table } from '../table';
+import { fontAddress, mediaAddress, type ThemeView } from '../theme';
+import { needsContainer, type Table } from '../table';
 
 /** A theme as files: its stylesheet, and what the stylesheet names beside it. */
 export interface ThemeFiles {
@@ -28,9 +27,9 @@ export interface ThemeFiles {
 }
 
 /** The theme's stylesheet with everything that a dressed table needs beside its markup; addresses are relative to it. */
-export function themeFiles(theme: Theme, key: string): ThemeFiles {
-  const title = theme.name.replace(/[*/]/g, ' ');
-  const rules = byWidth(theme, (at) => [...themeCss(at, { key, around: true, lean: true }), ...pinnedRules(at, key), ...arrangementRules(at, key)]);
+export function themeFiles(view: ThemeView, key: string): ThemeFiles {
+  const title = view.theme.name.replace(/[*/]/g, ' ');
+  const rules = sheetOf(view, { use: 'file', key });
   const written = writeCss([...fontRules(rules), ...frameRules, ...rules]);
   const found = (address: string, name: RegExp): readonly string[] => [
     ...new Set(Array.from(written.matchAll(new RegExp(`"${address}(${name.source})"`, 'g')), ([, each]) => each ?? '')),
@@ -46,16 +45,14 @@ export function themeFiles(theme: Theme, key: string): ThemeFiles {
 }
 
 /** The stylesheet alone, as text. */
-export const themeFile = (theme: Theme, key: string): string => themeFiles(theme, key).css;
+export const themeFile = (view: ThemeView, key: string): string => themeFiles(view, key).css;
 
 /**
  * The table's markup as a file to be put into a page, in its frame. What it has beside its theme comes along as a style, to
  * stand after the theme's stylesheet.
  */
-export function tableFile(table: Table, dress: { readonly key: string; readonly theme: Theme } | undefined): string {
-  const rules = dress
-    ? byWidth(dress.theme, (theme) => besideCss(theme, dress.key, besideOf([table, ...(turns(dress.theme) ? [turnedTable(table) ?? table] : [])])))
-    : [];
+export function tableFile(table: Table, dress: KeyedView | undefined): string {
+  const rules = dress ? byWidth(dress.view, (at) => besideCss(at, dress.key, besideIn(dress.view, [table]))) : [];
   // Nothing that a value says can end the style.
   const style = rules.length === 0 ? '' : `<style>\n${writeCss(rules).trim().replaceAll('</', '<\\/')}\n</style>\n`;
   // Shares beside fixed lengths are told from the box's width, with no stylesheet as well.
@@ -66,9 +63,9 @@ export function tableFile(table: Table, dress: { readonly key: string; readonly 
         id: 'table',
         theme: dress?.key,
         inline: true,
-        labelled: dress !== undefined && stacks(dress.theme),
-        fewer: dress !== undefined && leavesOut(dress.theme),
-        turned: dress !== undefined && turns(dress.theme),
+        labelled: dress !== undefined && stacks(dress.view),
+        fewer: dress !== undefined && leavesOut(dress.view),
+        turned: dress !== undefined && turns(dress.view),
       }),
       undefined,
       measure,

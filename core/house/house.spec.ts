@@ -2,7 +2,7 @@ import { compilePage, rule, weighed, writeCss, type CompiledPage } from '../comp
 import type { Page } from '../page';
 import { randomHouse } from '../tests/house';
 import { dice } from '../tests/random';
-import { gridTable } from '../tests/themes';
+import { gridTable, starter, viewOf } from '../tests/themes';
 import type { Theme } from '../theme';
 import {
   Cascade,
@@ -32,7 +32,7 @@ const read = (css: string): HouseSheet => {
   if (!house.ok) throw new Error(house.problems[0]?.say);
   return house.value;
 };
-const theme = (values: Theme['values'] = {}): Theme => ({ format: 'zest-theme/1', name: 'Plain', base: 'ground', swatches: [], values });
+const theme = (values: Theme['values'] = {}): Theme => ({ format: 'zest-theme/2', name: 'Plain', base: starter('ground'), swatches: [], values });
 const block = (id: string, dressed = 'h'): Page['blocks'][number] => ({
   id,
   kind: 'table',
@@ -48,7 +48,7 @@ const pageWith = (...blocks: Page['blocks']): CompiledPage =>
     {
       page: { format: 'zest-page/5', name: 'P', slug: 'p', blocks },
       tables: new Map([['t', gridTable(3, 2)]]),
-      themes: new Map([['h', { key: 'plain', theme: theme({ 'body-rows': { rest: { ink: '#112233' } } }) }]]),
+      themes: new Map([['h', { key: 'plain', view: viewOf(theme({ 'body-rows': { rest: { ink: '#112233' } } })) }]]),
     },
     { stylesheet: '', siteName: 'S' },
   );
@@ -238,7 +238,7 @@ describe('What a house stylesheet takes from tables', () => {
       {
         page: { format: 'zest-page/5', name: 'P', slug: 'p', blocks: [block('a')] },
         tables: new Map([['t', { ...gridTable(2, 1), rows: [['Head'], [{ text: 'bold', marks: [{ from: 0, to: 4, kind: 'bold' }] }]] }]]),
-        themes: new Map([['h', { key: 'plain', theme: theme({ 'body-rows': { rest: { ink: '#112233' } } }) }]]),
+        themes: new Map([['h', { key: 'plain', view: viewOf(theme({ 'body-rows': { rest: { ink: '#112233' } } })) }]]),
       },
       { stylesheet: '', siteName: 'S' },
     );

@@ -25,6 +25,19 @@ const sheet = raw([
 ]);
 
 describe('Arranging what came in', () => {
+  it('takes up to five rows above a table for its title and what is said about it, and no more', () => {
+    const above = (count: number): Raw =>
+      raw([...Array.from({ length: count }, (_, i) => [`Line ${i + 1}`, '']), ['Boat', 'Seats'], ['Moth', '40'], ['Wick', '52']]);
+    expect(kinds(made(above(5)))).toContain('title');
+    expect(made(above(5)).table.description).toBe('Line 2\nLine 3\nLine 4\nLine 5');
+    expect(kinds(made(above(6)))).not.toContain('title');
+  });
+  it('takes a sum for a total under three rows or more, not under two', () => {
+    const sums = (...numbers: readonly number[]): Raw =>
+      raw([['Boat', 'Seats'], ...numbers.map((n, i) => [`Boat ${i}`, String(n)]), ['Fleet', String(numbers.reduce((a, b) => a + b, 0))]]);
+    expect(made(sums(40, 52, 31)).table.footerRows).toBe(1);
+    expect(made(sums(40, 52)).table.footerRows).toBe(0);
+  });
   it('puts texts below the table into the description where that is wanted', () => {
     const { table, findings } = arrange('x', sheet, new Set(), 'description');
     expect([table.description, table.note]).toEqual(['Skerrin line\nSource: harbour office', '']);

@@ -1,6 +1,6 @@
 import { winnerAt } from '../resolve';
 import { gridOf, marksOf, rowGroupOf, sectionRows, slotOf, widthOf, type GridCell, type Table } from '../table';
-import type { Theme } from '../theme';
+import type { ThemeView } from '../theme';
 import { columnTraits, drawnBetweenColumns, drawnBetweenRows, type ColumnTrait, type Drawn, type RowTrait } from './edges';
 import { lineAt, type Line, type LineName } from './lines';
 
@@ -16,8 +16,8 @@ export interface CellLines {
   readonly start: Line | undefined;
 }
 
-export function cellLines(theme: Theme, table: Table, cell: GridCell): CellLines {
-  const { top, start } = cellEdges(theme, table, cell);
+export function cellLines(view: ThemeView, table: Table, cell: GridCell): CellLines {
+  const { top, start } = cellEdges(view, table, cell);
   return { top: top?.line, start: start?.line };
 }
 
@@ -29,30 +29,30 @@ export interface EdgeLine {
 
 /** The lines that a cell draws, with what they come from. */
 export const cellEdges = (
-  theme: Theme,
+  view: ThemeView,
   table: Table,
   cell: GridCell,
 ): { readonly top: EdgeLine | undefined; readonly start: EdgeLine | undefined } => ({
-  top: cell.row === 0 ? undefined : (ownLine(theme, table, cell, 'line-above') ?? topLine(theme, table, cell)),
-  start: cell.column === 0 ? undefined : (ownLine(theme, table, cell, 'line-before') ?? drawnBetweenColumns(theme, columnTraitsOf(table, cell))),
+  top: cell.row === 0 ? undefined : (ownLine(view, table, cell, 'line-above') ?? topLine(view, table, cell)),
+  start: cell.column === 0 ? undefined : (ownLine(view, table, cell, 'line-before') ?? drawnBetweenColumns(view, columnTraitsOf(table, cell))),
 });
 
 /** The line that the table itself has on an edge of a cell, beside its theme. */
-function ownLine(theme: Theme, table: Table, cell: GridCell, name: 'line-above' | 'line-before'): EdgeLine | undefined {
+function ownLine(view: ThemeView, table: Table, cell: GridCell, name: 'line-above' | 'line-before'): EdgeLine | undefined {
   if (table.exceptions.length === 0) return undefined;
-  const { value, excepted } = winnerAt(theme, slotOf(table, cell), name);
+  const { value, excepted } = winnerAt(view, slotOf(table, cell), name);
   return excepted && value.kind === 'line' ? { line: value, name } : undefined;
 }
 
-function topLine(theme: Theme, table: Table, cell: GridCell): Drawn {
+function topLine(view: ThemeView, table: Table, cell: GridCell): Drawn {
   const { first } = sectionRows(table, cell.section);
-  if (cell.section === 'header') return drawnBetweenRows(theme, 'tiers');
+  if (cell.section === 'header') return drawnBetweenRows(view, 'tiers');
   if (cell.row > first) {
     const group = rowGroupOf(table, cell.row);
-    return drawnBetweenRows(theme, 'rows', cell.section === 'body' ? rowTraitsOf(cell.row - group.first, group.count) : []);
+    return drawnBetweenRows(view, 'rows', cell.section === 'body' ? rowTraitsOf(cell.row - group.first, group.count) : []);
   }
-  if (cell.section === 'body') return drawnBetweenRows(theme, 'header-body');
-  return drawnBetweenRows(theme, sectionRows(table, 'body').count > 0 ? 'body-footer' : 'header-footer');
+  if (cell.section === 'body') return drawnBetweenRows(view, 'header-body');
+  return drawnBetweenRows(view, sectionRows(table, 'body').count > 0 ? 'body-footer' : 'header-footer');
 }
 
 function rowTraitsOf(index: number, count: number): readonly RowTrait[] {
@@ -76,11 +76,11 @@ export interface OuterLines {
   readonly start: Line;
 }
 
-export const outerLines = (theme: Theme): OuterLines => ({
-  top: lineAt(theme, 'outer-top'),
-  end: lineAt(theme, 'outer-end'),
-  bottom: lineAt(theme, 'outer-bottom'),
-  start: lineAt(theme, 'outer-start'),
+export const outerLines = (view: ThemeView): OuterLines => ({
+  top: lineAt(view, 'outer-top'),
+  end: lineAt(view, 'outer-end'),
+  bottom: lineAt(view, 'outer-bottom'),
+  start: lineAt(view, 'outer-start'),
 });
 
 /** One unit of an edge, named by the slots on its two sides; -1 and the table's size stand for the outside. */

@@ -1,5 +1,5 @@
 import { resolveAt } from '../resolve';
-import type { Theme } from '../theme';
+import type { ThemeView } from '../theme';
 import { lineAt, stronger, type Contender, type Line, type LineName } from './lines';
 
 /** What lies on the two sides of an edge between rows. */
@@ -28,24 +28,24 @@ export interface Drawn {
 }
 
 /** The line that is drawn between two rows. */
-export const drawnBetweenRows = (theme: Theme, edge: RowEdge, traits: readonly RowTrait[] = []): Drawn =>
-  drawn(theme, [...rowTraits.filter((trait) => traits.includes(trait)).toReversed(), ...rowLines[edge]]);
+export const drawnBetweenRows = (view: ThemeView, edge: RowEdge, traits: readonly RowTrait[] = []): Drawn =>
+  drawn(view, [...rowTraits.filter((trait) => traits.includes(trait)).toReversed(), ...rowLines[edge]]);
 export const rowLine = (...on: Parameters<typeof drawnBetweenRows>): Line => drawnBetweenRows(...on).line;
 
 /** The line that is drawn between two columns. */
-export const drawnBetweenColumns = (theme: Theme, traits: readonly ColumnTrait[] = []): Drawn =>
-  drawn(theme, [...columnTraits.filter((trait) => traits.includes(trait)).toReversed(), 'columns']);
+export const drawnBetweenColumns = (view: ThemeView, traits: readonly ColumnTrait[] = []): Drawn =>
+  drawn(view, [...columnTraits.filter((trait) => traits.includes(trait)).toReversed(), 'columns']);
 export const columnLine = (...on: Parameters<typeof drawnBetweenColumns>): Line => drawnBetweenColumns(...on).line;
 
 /**
  * Which of the lines on one edge is drawn. Where cells are joined the strongest wins; where they are single
  * or spaced the more particular one is drawn, unless it is none.
  */
-function drawn(theme: Theme, names: readonly LineName[]): Drawn {
-  const joined = resolveAt(theme, { part: 'table', condition: 'rest' }, 'cells').css === 'joined';
+function drawn(view: ThemeView, names: readonly LineName[]): Drawn {
+  const joined = resolveAt(view, { part: 'table', condition: 'rest' }, 'cells').css === 'joined';
   const contenders = names.map((name): Contender & Drawn => ({
     name,
-    line: lineAt(theme, name),
+    line: lineAt(view, name),
     origin: name === 'rows' ? 'row' : name === 'columns' ? 'column' : 'cell',
   }));
   const [first, ...others] = contenders;

@@ -1,5 +1,5 @@
 import { dice, randomTable } from '../tests/random';
-import { gridTable, themeWith } from '../tests/themes';
+import { gridTable, themeWith, viewOf } from '../tests/themes';
 import { gridOf, type Exception } from '../table';
 import { cellLines, columnLine, drawnSegments, lineAt, outerLines, rowLine, stronger, type Contender, type Line, type Origin } from './index';
 
@@ -44,17 +44,17 @@ describe('Lines between the parts', () => {
   const values = { rows: '3px solid mist', 'under-header': '2px solid deep', 'above-footer': '3px double lamp' };
   const joined = themeWith({ lines: { rest: values } });
   it('are the strongest where cells are joined', () => {
-    expect(rowLine(joined, 'header-body').css).toContain('mist');
-    expect(rowLine(joined, 'body-footer').css).toContain('lamp');
+    expect(rowLine(viewOf(joined), 'header-body').css).toContain('mist');
+    expect(rowLine(viewOf(joined), 'body-footer').css).toContain('lamp');
   });
   for (const cells of ['spaced', 'single']) {
     it(`are the more particular one where cells are ${cells}`, () =>
-      expect(rowLine(themeWith({ table: { rest: { cells } }, lines: { rest: values } }), 'header-body').css).toContain('deep'));
+      expect(rowLine(viewOf(themeWith({ table: { rest: { cells } }, lines: { rest: values } })), 'header-body').css).toContain('deep'));
   }
   it('fall to the line between rows where none is set', () =>
-    expect(rowLine(themeWith({ lines: { rest: { rows: '1px solid mist' } } }), 'header-body').css).toBe('1px solid var(--zp-mist)'));
+    expect(rowLine(viewOf(themeWith({ lines: { rest: { rows: '1px solid mist' } } })), 'header-body').css).toBe('1px solid var(--zp-mist)'));
   it('are put out by hidden', () =>
-    expect(rowLine(themeWith({ lines: { rest: { ...values, 'under-header': 'hidden' } } }), 'header-body').style).toBe('hidden'));
+    expect(rowLine(viewOf(themeWith({ lines: { rest: { ...values, 'under-header': 'hidden' } } })), 'header-body').style).toBe('hidden'));
   it('are apart on the first and the last row and column, and beside the row headers', () => {
     const apart = themeWith({
       table: { rest: { cells: 'single' } },
@@ -70,14 +70,17 @@ describe('Lines between the parts', () => {
         },
       },
     });
-    expect([rowLine(apart, 'rows', ['after-first-row']).width, rowLine(apart, 'rows', ['before-last-row', 'after-first-row']).width]).toEqual([2, 3]);
-    expect(columnLine(apart, ['after-first-column']).width).toBe(1);
-    expect(columnLine(apart, ['beside-row-headers', 'before-last-column', 'header-columns']).width).toBe(5);
-    expect(columnLine(apart, ['before-last-column', 'header-columns']).width).toBe(4);
+    expect([
+      rowLine(viewOf(apart), 'rows', ['after-first-row']).width,
+      rowLine(viewOf(apart), 'rows', ['before-last-row', 'after-first-row']).width,
+    ]).toEqual([2, 3]);
+    expect(columnLine(viewOf(apart), ['after-first-column']).width).toBe(1);
+    expect(columnLine(viewOf(apart), ['beside-row-headers', 'before-last-column', 'header-columns']).width).toBe(5);
+    expect(columnLine(viewOf(apart), ['before-last-column', 'header-columns']).width).toBe(4);
   });
-  it('are none at first', () => expect(lineAt(themeWith({}), 'rows').style).toBe('none'));
+  it('are none at first', () => expect(lineAt(viewOf(themeWith({})), 'rows').style).toBe('none'));
   it('close each side apart', () => {
-    const { top, start } = outerLines(themeWith({ lines: { rest: { 'outer-top': '4px solid deep' } } }));
+    const { top, start } = outerLines(viewOf(themeWith({ lines: { rest: { 'outer-top': '4px solid deep' } } })));
     expect([top.width, start.style]).toEqual([4, 'none']);
   });
 });
@@ -88,13 +91,17 @@ describe('Every edge is drawn once', () => {
   });
   const widths = (rows: number, given: Parameters<typeof gridTable>[2], row: number, column: number): readonly (number | undefined)[] => {
     const table = gridTable(rows, 2, given);
-    const { top, start } = cellLines(theme, table, gridOf(table).at(row, column));
+    const { top, start } = cellLines(viewOf(theme), table, gridOf(table).at(row, column));
     return [top?.width, start?.width];
   };
   it('with the outside left to the table', () => expect(widths(3, {}, 0, 0)).toEqual([undefined, undefined]));
   it('with the header’s line on the first body row', () => expect(widths(3, { headerRows: 1 }, 1, 1)).toEqual([3, 2]));
   it('with the row line between body rows', () => expect(widths(3, { headerRows: 1 }, 2, 0)).toEqual([1, undefined]));
   it('with the footer’s line on its first row', () => expect(widths(3, { headerRows: 1, footerRows: 1 }, 2, 0)).toEqual([4, undefined]));
+  it('with the row line between footer rows', () => {
+    expect(widths(4, { headerRows: 1, footerRows: 2 }, 2, 0)).toEqual([4, undefined]);
+    expect(widths(4, { headerRows: 1, footerRows: 2 }, 3, 1)).toEqual([1, 2]);
+  });
   it('with the strongest between header and footer when there is no body', () =>
     expect(widths(2, { headerRows: 1, footerRows: 1 }, 1, 0)).toEqual([4, undefined]));
 

@@ -1,4 +1,4 @@
-import { lineStyles, type LineStyle, type PropertyName, type Theme, type Value } from '../theme';
+import { lineStyles, type LineStyle, type PropertyName, type ThemeView, type Value } from '../theme';
 import { resolveAt } from '../resolve';
 
 export type Line = Extract<Value, { kind: 'line' }>;
@@ -49,8 +49,8 @@ export function stronger<T extends Contender>(first: T, second: T): T {
 
 export const isDrawn = (line: Line): boolean => line.style !== 'none' && line.style !== 'hidden';
 
-export function lineAt(theme: Theme, name: LineName): Line {
-  const value = resolveAt(theme, { part: 'lines', condition: 'rest' }, name);
+export function lineAt(view: ThemeView, name: LineName): Line {
+  const value = resolveAt(view, { part: 'lines', condition: 'rest' }, name);
   if (value.kind !== 'line') throw new TypeError(`${name} is not a line`);
   return value;
 }

@@ -1,7 +1,8 @@
+import { viewOf } from '../tests/themes';
 import { compilePage, writeCss } from '../compile';
 import { Cascade, nodesOf, readOwn, treeOf } from '../house';
-import { dice, randomTable, randomTheme } from '../tests/random';
-import { starterNames } from '../theme';
+import { dice, randomTable, randomTheme, starterNames } from '../tests/random';
+
 import { dressed, emptyPage, pageDress, reached, siteDress, type Page, type TableBlock } from '.';
 
 const block = (id: string, theme: string, reach?: 'page' | 'site', held?: number): TableBlock => ({
@@ -60,7 +61,7 @@ describe('The reach of a theme', () => {
       );
       const themes = new Map(
         names.flatMap((name) =>
-          [name, `${name}@2`].map((ref) => [ref, { key: ref.replace('@', '-e'), theme: randomTheme(d, starterNames) }] as const),
+          [name, `${name}@2`].map((ref) => [ref, { key: ref.replace('@', '-e'), view: viewOf(randomTheme(d, starterNames)) }] as const),
         ),
       );
       const site = d.chance(0.5) ? { theme: 'y' } : undefined;

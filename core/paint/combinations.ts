@@ -1,5 +1,5 @@
 import { contrast, nearestPassing, type Rgba } from '../colour';
-import { partOf, type ConditionName, type PartName, type Slot, type Theme } from '../theme';
+import { partOf, type ConditionName, type PartName, type Slot, type ThemeView } from '../theme';
 import { readability, type PageColours, type Readability } from './paint';
 
 /** Conditions that can hold together: of each list one, or none where that is among them. */
@@ -43,10 +43,10 @@ export interface SlotReadability extends Readability {
 }
 
 /** How a part's text reads under a condition together with every other that can hold beside it, the worst first. */
-export function readabilityTogether(theme: Theme, part: PartName, condition: ConditionName, page?: PageColours): readonly SlotReadability[] {
+export function readabilityTogether(view: ThemeView, part: PartName, condition: ConditionName, page?: PageColours): readonly SlotReadability[] {
   return slotsOf(part)
     .filter(({ conditions }) => condition === 'rest' || conditions.includes(condition))
-    .map((slot) => ({ slot, ...readability(theme, slot, page) }))
+    .map((slot) => ({ slot, ...readability(view, slot, page) }))
     .sort((a, b) => a.ratio / a.needed - b.ratio / b.needed);
 }
 

@@ -1,5 +1,5 @@
 import { toHex } from '../colour';
-import { themeWith } from '../tests/themes';
+import { themeWith, viewOf } from '../tests/themes';
 import { partNames, starters, type Slot } from '../theme';
 import { fillLayers, layerOf, paintedFill, readability, readabilityTogether } from './index';
 
@@ -12,18 +12,18 @@ describe('What is painted behind a text', () => {
     'row-headers': { rest: { fill: '#00ff00 20%' } },
   });
   it('lays a selected row’s fill over its band', () =>
-    expect(toHex(paintedFill(theme, { part: 'body-rows', conditions: ['even', 'selected'] }))).toBe('#3300cc'));
+    expect(toHex(paintedFill(viewOf(theme), { part: 'body-rows', conditions: ['even', 'selected'] }))).toBe('#3300cc'));
   it('lays a row header’s own fill between the row and the selection', () => {
-    expect(toHex(paintedFill(theme, { part: 'row-headers', conditions: ['even'] }))).toBe('#0033cc');
-    expect(toHex(paintedFill(theme, { part: 'row-headers', conditions: ['even', 'selected'] }))).toBe('#3329a3');
+    expect(toHex(paintedFill(viewOf(theme), { part: 'row-headers', conditions: ['even'] }))).toBe('#0033cc');
+    expect(toHex(paintedFill(viewOf(theme), { part: 'row-headers', conditions: ['even', 'selected'] }))).toBe('#3329a3');
   });
-  it('shows the page where nothing is filled', () => expect(toHex(paintedFill(themeWith({}), even))).toBe('#ffffff'));
-  it('keeps the caption off the table’s fill', () => expect(fillLayers(theme, { part: 'caption', conditions: [] }).table.alpha).toBe(0));
+  it('shows the page where nothing is filled', () => expect(toHex(paintedFill(viewOf(themeWith({})), even))).toBe('#ffffff'));
+  it('keeps the caption off the table’s fill', () => expect(fillLayers(viewOf(theme), { part: 'caption', conditions: [] }).table.alpha).toBe(0));
   it('knows how well a text reads there', () => {
     const hard = themeWith({ table: { rest: { ink: '#777777', fill: '#888888' } } });
-    expect(readability(hard, even)).toEqual(jasmine.objectContaining({ needed: 4.5, passes: false }));
+    expect(readability(viewOf(hard), even)).toEqual(jasmine.objectContaining({ needed: 4.5, passes: false }));
     const large = themeWith({ table: { rest: { ink: '#777777', size: '30px', weight: '700' } } });
-    expect(readability(large, even)).toEqual(jasmine.objectContaining({ needed: 3, passes: true }));
+    expect(readability(viewOf(large), even)).toEqual(jasmine.objectContaining({ needed: 3, passes: true }));
   });
   it('knows which box paints what', () => {
     expect(layerOf({ part: 'table', condition: 'rest' })).toBe('table');
@@ -32,13 +32,13 @@ describe('What is painted behind a text', () => {
     expect(layerOf({ part: 'row-headers', condition: 'hovered' })).toBe('over');
   });
   it('measures ink that is translucent on what lies behind it', () => {
-    const faint = readability(themeWith({ table: { rest: { ink: '#000000 40%', fill: '#ffffff' } } }), even);
+    const faint = readability(viewOf(themeWith({ table: { rest: { ink: '#000000 40%', fill: '#ffffff' } } })), even);
     expect(faint.passes).toBeFalse();
     expect(toHex(faint.ink)).toBe('#999999');
   });
   it('takes the page’s ink and fill where the theme says nothing', () => {
     const dark = { fill: { r: 0, g: 0, b: 0, alpha: 1 }, ink: { r: 1, g: 1, b: 1, alpha: 1 } };
-    expect(readability(themeWith({}), even, dark).ratio).toBeCloseTo(21, 5);
+    expect(readability(viewOf(themeWith({})), even, dark).ratio).toBeCloseTo(21, 5);
   });
 });
 
@@ -46,7 +46,7 @@ describe('Every starter', () => {
   for (const { key, theme } of starters) {
     it(`${key} can be read under every condition together`, () => {
       for (const part of partNames.filter((name) => name !== 'lines')) {
-        const [worst] = readabilityTogether(theme, part, 'rest');
+        const [worst] = readabilityTogether(viewOf(theme), part, 'rest');
         expect(worst?.passes)
           .withContext(`${part} ${worst?.slot.conditions.join(' ') ?? ''} ${worst?.ratio.toFixed(2) ?? ''}`)
           .toBeTrue();

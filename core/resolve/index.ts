@@ -1,2 +1,2 @@
-export { exceptionAmong, resolve, resolveAt, winnerAt, type Link, type Resolved, type Winner } from './resolve';
+export { resolve, resolveAt, winnerAt, type Link, type Resolved, type Winner } from './resolve';
 export { ORDINARY_PAGE, fontSize, toPx, type PageType } from './measure';

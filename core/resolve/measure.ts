@@ -1,4 +1,4 @@
-import { containerOf, type Slot, type Theme, type Value } from '../theme';
+import { containerOf, type Slot, type ThemeView, type Value } from '../theme';
 import { winnerAt } from './resolve';
 
 /** What the page around the table gives: what `page` and rem refer to. Sizes in px. */
@@ -10,10 +10,10 @@ export interface PageType {
 export const ORDINARY_PAGE: PageType = { fontSize: 16, rootSize: 16 };
 
 /** Font size of a slot in px. */
-export function fontSize(theme: Theme, slot: Slot, page: PageType = ORDINARY_PAGE): number {
-  const { value, place } = winnerAt(theme, slot, 'size');
+export function fontSize(view: ThemeView, slot: Slot, page: PageType = ORDINARY_PAGE): number {
+  const { value, place } = winnerAt(view, slot, 'size');
   const container = containerOf(slot);
-  const around = container ? fontSize(theme, container, page) : page.fontSize;
+  const around = container ? fontSize(view, container, page) : page.fontSize;
   if (value.kind !== 'length') return around;
   // A value that a bar hands down has been measured there.
   return container && place?.part !== slot.part ? around : toPx(value, around, page);

@@ -1,24 +1,22 @@
 import type { Outcome } from '../outcome';
 import {
-  conditionOf,
-  exceptedFor,
-  lookOf,
-  placesFor,
   propertyOf,
+  sayersFor,
   type Excepted,
-  type Look,
   type Place,
-  type Property,
   type PropertyName,
   type Slot,
   type Source,
   type Theme,
+  type ThemeView,
   type Value,
 } from '../theme';
 
 /** One step of the chain behind a value. */
 export interface Link {
   readonly source: Source | 'exception' | 'initial';
+  /** The theme that says it; none for an exception and for the initial value. */
+  readonly of?: Theme;
   /** For an exception: whose. */
   readonly excepted?: Excepted;
   /** Where it is set; none for the initial value. */
@@ -31,10 +29,9 @@ export interface Link {
 }
 
 /** The value of a property at a place where nothing else has a say: the whole table's box and the lines. */
-export function resolveAt(theme: Theme, place: Place, name: PropertyName): Value {
-  const look = lookOf(theme);
+export function resolveAt(view: ThemeView, place: Place, name: PropertyName): Value {
   const property = propertyOf(name);
-  return look.valueAt(place, property) ?? look.initial(property);
+  return view.valueAt(place, property) ?? view.initial(property);
 }
 
 export interface Winner {
@@ -44,32 +41,22 @@ export interface Winner {
   readonly excepted?: Excepted;
 }
 
-const isOfHand = ({ condition }: Place): boolean => conditionOf(condition).tier === 'hand';
-
-/** The strongest of some exceptions whose value can be read. */
-export function exceptionAmong(look: Look, some: readonly Excepted[], property: Property): Winner | undefined {
-  for (const excepted of some) {
-    const read = look.read(property, excepted.values[property.name] ?? '');
-    if (read.ok) return { value: read.value, place: undefined, excepted };
-  }
-  return undefined;
-}
-
-/** The value of a property of a slot and what sets it, without the chain behind it: for what is asked very often. */
-export function winnerAt(theme: Theme, slot: Slot, name: PropertyName): Winner {
-  const look = lookOf(theme);
+/**
+ * The value of a property of a slot and what sets it: `resolve` without the chain being kept, for what is asked very often.
+ * The first that says something which can be read holds, in the order of strength (`sayersFor`).
+ */
+export function winnerAt(view: ThemeView, slot: Slot, name: PropertyName): Winner {
   const property = propertyOf(name);
-  const { over, under } = exceptedFor(slot, name);
-  const always = exceptionAmong(look, over, property);
-  if (always) return always;
-  let other = exceptionAmong(look, under, property);
-  for (const place of placesFor(slot, property)) {
-    if (other && !isOfHand(place)) break;
-    const value = look.valueAt(place, property);
-    if (value) return { value, place };
+  for (const sayer of sayersFor(slot, property)) {
+    if ('part' in sayer) {
+      const value = view.valueAt(sayer, property);
+      if (value) return { value, place: sayer };
+      continue;
+    }
+    const read = view.read(property, sayer.values[name] ?? '');
+    if (read.ok) return { value: read.value, place: undefined, excepted: sayer };
   }
-  other ??= { value: look.initial(property), place: undefined };
-  return other;
+  return { value: view.initial(property), place: undefined };
 }
 
 export interface Resolved {
@@ -80,33 +67,23 @@ export interface Resolved {
   readonly chain: readonly Link[];
 }
 
+type Saying = Pick<Link, 'source' | 'of' | 'place' | 'excepted' | 'text'> & { readonly read: Outcome<Value> };
+
 /** The value of a property of a slot, and the whole chain behind it. */
-export function resolve(theme: Theme, slot: Slot, name: PropertyName): Resolved {
-  const look = lookOf(theme);
+export function resolve(view: ThemeView, slot: Slot, name: PropertyName): Resolved {
   const property = propertyOf(name);
-  const { over, under } = exceptedFor(slot, name);
-  const ofExceptions = (some: readonly Excepted[]): readonly Saying[] =>
-    some.map((excepted) => {
-      const text = excepted.values[name] ?? '';
-      return { source: 'exception', excepted, text, read: look.read(property, text) };
-    });
-  const places = placesFor(slot, property);
-  const sayingsAt = (some: readonly Place[]): readonly Saying[] => some.flatMap((place) => look.said(place, name));
-  const sayings = [
-    ...ofExceptions(over),
-    ...sayingsAt(places.filter(isOfHand)),
-    ...ofExceptions(under),
-    ...sayingsAt(places.filter((place) => !isOfHand(place))),
-  ];
+  const sayings = sayersFor(slot, property).flatMap((sayer): readonly Saying[] => {
+    if ('part' in sayer) return view.said(sayer, name);
+    const text = sayer.values[name] ?? '';
+    return [{ source: 'exception', excepted: sayer, text, read: view.read(property, text) }];
+  });
   const winner = sayings.find(({ read }) => read.ok);
   const chain = sayings.map((saying) => linkOf(saying, saying === winner));
   const from = chain.find(({ state }) => state === 'holds');
   if (winner?.read.ok && from) return { value: winner.read.value, text: winner.text, from, chain: [...chain, initialLink(property.initial, false)] };
   const initial = initialLink(property.initial, true);
-  return { value: look.initial(property), text: property.initial, from: initial, chain: [...chain, initial] };
+  return { value: view.initial(property), text: property.initial, from: initial, chain: [...chain, initial] };
 }
-
-type Saying = Pick<Link, 'source' | 'place' | 'excepted' | 'text'> & { readonly read: Outcome<Value> };
 
 function linkOf({ read, ...saying }: Saying, holds: boolean): Link {
   if (read.ok) return { ...saying, state: holds ? 'holds' : 'beaten' };

@@ -5,6 +5,7 @@ import {
   parts,
   propertiesOf,
   propertyOf,
+  starterBases,
   type ConditionName,
   type Theme,
   type ValueKind,
@@ -49,10 +50,12 @@ export function dice(seed: number): Dice {
   return { next, whole, pick, chance: (share) => next() < share };
 }
 
-const names = ['mist', 'deep', 'glow', 'lamp'];
+const swatchNames = ['mist', 'deep', 'glow', 'lamp'];
+/** What random themes grow from: the starters, and the bare ground. */
+export const starterNames = starterBases.names;
 const hex = (d: Dice): string => `#${Array.from({ length: 6 }, () => d.whole(0, 15).toString(16)).join('')}`;
 const colour = (d: Dice): string => {
-  const plain = d.chance(0.6) ? d.pick(names) : hex(d);
+  const plain = d.chance(0.6) ? d.pick(swatchNames) : hex(d);
   return d.chance(0.35) ? `${plain} ${d.whole(0, 100)}%` : plain;
 };
 const length = (d: Dice, most: number): string =>
@@ -99,7 +102,7 @@ export const randomText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
 };
 
 /** The same as a designer writes it who keeps to a theme's swatches, type scale and a rhythm of 4 px. */
-const orderly = (d: Dice): string => (d.chance(0.3) ? `${d.pick(names)} ${d.whole(1, 9)}0%` : d.pick(names));
+const orderly = (d: Dice): string => (d.chance(0.3) ? `${d.pick(swatchNames)} ${d.whole(1, 9)}0%` : d.pick(swatchNames));
 export const orderlyText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
   ...randomText,
   colour: (d) => (d.chance(0.1) ? 'none' : orderly(d)),
@@ -110,7 +113,7 @@ export const orderlyText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
 };
 
 /** A theme with a value for every property at every place. */
-export function fullTheme(d: Dice, base = 'nightfall', text = randomText): Theme {
+export function fullTheme(d: Dice, starter = 'nightfall', text = randomText): Theme {
   const values = Object.fromEntries(
     parts.map((part) => [
       part.name,
@@ -126,11 +129,17 @@ export function fullTheme(d: Dice, base = 'nightfall', text = randomText): Theme
       ),
     ]),
   );
-  return { format: 'zest-theme/1', name: 'Full', base, swatches: names.map((name) => ({ name, colour: hex(d) })), values };
+  return {
+    format: 'zest-theme/2',
+    name: 'Full',
+    base: { starter, version: 1 },
+    swatches: swatchNames.map((name) => ({ name, colour: hex(d) })),
+    values,
+  };
 }
 
 /** A theme with values strewn over every part, condition and property. */
-export function randomTheme(d: Dice, bases: readonly string[]): Theme {
+export function randomTheme(d: Dice, names: readonly string[] = starterNames): Theme {
   const density = d.pick([0.08, 0.25, 0.6]);
   const values: Record<string, Record<string, Record<string, string>>> = {};
   for (const part of parts) {
@@ -141,14 +150,15 @@ export function randomTheme(d: Dice, bases: readonly string[]): Theme {
       }
     }
   }
-  return { format: 'zest-theme/1', name: 'Random', base: d.pick(bases), swatches: names.map((name) => ({ name, colour: hex(d) })), values };
+  const base = { starter: d.pick(names), version: 1 };
+  return { format: 'zest-theme/2', name: 'Random', base, swatches: swatchNames.map((name) => ({ name, colour: hex(d) })), values };
 }
 
 /** The theme with up to three width steps, at which some values or many are others. */
 export function withSteps(d: Dice, theme: Theme): Theme {
   const all = [880, 640, 400].filter(() => d.chance(0.75));
   const widths = (all.length > 0 ? all : [640]).map((width, i) => {
-    const { values } = randomTheme(d, [theme.base]);
+    const { values } = randomTheme(d, [theme.base?.starter ?? 'ground']);
     const some = Object.fromEntries(Object.entries(values).filter(() => d.chance(0.4)));
     return { name: `step-${i}`, width, values: some };
   });

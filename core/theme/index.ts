@@ -13,7 +13,7 @@ export {
   type PropertyName,
   type ValueKind,
 } from './properties';
-export { containerOf, exceptedFor, places, placesFor, type Slot } from './strength';
+export { containerOf, places, placesFor, sayersFor, type Sayer, type Slot } from './strength';
 export { edgeProperties, exceptionProperties, isExceptionProperty, type Excepted } from './excepted';
 /* Documents */
 export {
@@ -21,6 +21,7 @@ export {
   countValues,
   ownText,
   type PartValues,
+  type Base,
   type Picture,
   type Place,
   type Swatch,
@@ -28,9 +29,9 @@ export {
   type Values,
   type WidthStep,
 } from './theme';
-export { STEP_LEAST, STEP_MOST, WIDTHS_MOST, atStep, hasSteps, ownLayers, placeAt, stepFor, stepOf, wholeOf, widthsOf } from './widths';
-export { MEDIA_ID, NAME_MOST, PICTURES_MOST, SWATCH_NAME, nameSchema, readTheme, themeSchema } from './read-theme';
-export { ground, starterNames, starterOf, starters, type Starter } from './starters';
+export { STEP_LEAST, STEP_MOST, WIDTHS_MOST, hasSteps, placeAt, stepFor, widthsOf } from './widths';
+export { MEDIA_ID, NAME_MOST, PICTURES_MOST, SWATCH_NAME, nameSchema, readTheme, themeSchema, upgradeTheme } from './read-theme';
+export { ground, newestOf, shippedStarters, starterBases, starters, type Starter } from './starters';
 export { keyFrom } from './key';
 export { readSwatches, refersToSwatch } from './read-swatches';
 export { swatchesFromBrand } from './brand';
@@ -41,5 +42,7 @@ export { facesOf, familiesIn, fileOf, fontAddress, type Face } from './faces';
 export { readStep, stepSize, type TypeScale, type TypeStep } from './type-scale';
 export { choices, readValue } from './values';
 export { lineStyles, swatchVariable, tidy, type LineStyle, type Unit, type Value, type Vocabulary } from './reading';
-export { lookOf, mediaAddress, type Look, type Saying, type Source } from './look';
+export { Views, viewOfChain, viewOfChanged, type Saying, type Source, type ThemeView } from './view';
+export { mediaAddress } from './words';
+export { chainOf, type Bases } from './chain';
 export { bundleOf, bundleText, readBundle } from './bundles';

@@ -6,7 +6,7 @@ import { checkShape } from '../problems-of';
 import type { ConditionName } from './conditions';
 import { partNames, partOf, type PartName } from './parts';
 import { canBeSet, propertiesOf } from './properties';
-import { starterNames } from './starters';
+import type { Bases } from './chain';
 import { THEME_FORMAT, type Theme } from './theme';
 import { STEP_LEAST, STEP_MOST, WIDTHS_MOST } from './widths';
 
@@ -91,10 +91,17 @@ export const themeSchema: ObjectSchema<Theme> = object({
     .required('The document says no format.')
     .oneOf([THEME_FORMAT] as const, `This is not a theme that can be read here: its format is not ${THEME_FORMAT}.`),
   name: nameSchema,
-  base: string()
-    .strict()
-    .required('A theme says what it grows from.')
-    .oneOf(starterNames, `A theme grows from one of: ${starterNames.join(', ')}.`),
+  base: object({
+    starter: string().strict().required('A theme says which starter it grows from.').max(60, 'A starter’s name has at most 60 characters.'),
+    version: number()
+      .strict()
+      .required('A theme says which version of its starter it grows from.')
+      .integer()
+      .min(1, 'Versions are counted from 1.')
+      .max(10_000),
+  })
+    .noUnknown('What a theme grows from is a starter and its version.')
+    .required('A theme says what it grows from.'),
   swatches: array()
     .strict()
     .of(swatchSchema.required())
@@ -120,12 +127,29 @@ export const themeSchema: ObjectSchema<Theme> = object({
     .test('apart', 'Two width steps begin at the same width.', (widths) => new Set(widths?.map(({ width }) => width)).size === (widths?.length ?? 0)),
 }).noUnknown('A theme has no other fields.') as unknown as ObjectSchema<Theme>;
 
-/** Reads a theme document from JSON that came from anywhere. Every problem says where it is. */
-export function readTheme(json: unknown): Outcome<Theme> {
-  const shape = checkShape(themeSchema, json);
+/**
+ * Reads a theme document from JSON that came from anywhere; one of an older format is brought up to this one. What it grows
+ * from has to be among `bases`. Every problem says where it is.
+ */
+export function readTheme(json: unknown, bases: Bases): Outcome<Theme> {
+  const shape = checkShape(themeSchema, upgradeTheme(json));
   if (!shape.ok) return shape;
-  const problems = misplaced(shape.value.values);
+  const { base, values } = shape.value;
+  if (!base || !bases.find(base))
+    return bad({
+      code: 'base',
+      say: `There is no ${base ? `version ${base.version} of ${base.starter}` : 'such base'}. A theme grows from one of: ${bases.names.join(', ')}.`,
+      at: 'base',
+    });
+  const problems = misplaced(values);
   return problems.length > 0 ? bad(...problems) : shape;
+}
+
+/** In `zest-theme/1` a theme named its starter alone: it grew from what is now its first version. */
+export function upgradeTheme(json: unknown): unknown {
+  const old = json as { readonly format?: unknown; readonly base?: unknown } | null;
+  if (typeof old !== 'object' || old?.format !== 'zest-theme/1' || typeof old.base !== 'string') return json;
+  return { ...old, format: THEME_FORMAT, base: { starter: old.base, version: 1 } };
 }
 
 function valuesAreRight(value: unknown, context: TestContext): true | ValidationError {

@@ -1,17 +1,6 @@
 import { parseColour, toHex, type Rgba } from '../colour';
-import { themeWith } from '../tests/themes';
-import {
-  facesOf,
-  families,
-  fileOf,
-  lookOf,
-  readSwatches,
-  readValue,
-  refersToSwatch,
-  swatchesFromBrand,
-  type ValueKind,
-  type Vocabulary,
-} from './index';
+import { themeWith, viewOf } from '../tests/themes';
+import { facesOf, families, fileOf, readSwatches, readValue, refersToSwatch, swatchesFromBrand, type ValueKind, type Vocabulary } from './index';
 import { contrast } from '../colour';
 import { isIn } from './faces';
 
@@ -120,7 +109,7 @@ describe('Swatches that refer to others', () => {
   it('tell CSS’s own colours from names', () =>
     expect([refersToSwatch('red'), refersToSwatch('deep'), refersToSwatch('#fff')]).toEqual([false, true, false]));
   it('say why in every value that uses a broken one, and the value gives way', () => {
-    const look = lookOf(
+    const look = viewOf(
       themeWith(
         { table: { rest: { ink: 'a' } } },
         {

@@ -1,6 +1,6 @@
 import { conditionOf, conditions, tiers, type ConditionName } from './conditions';
 import { lineage, partOf, parts, type PartName } from './parts';
-import type { Property, PropertyName } from './properties';
+import type { Property } from './properties';
 import type { Excepted } from './excepted';
 import type { Place } from './theme';
 
@@ -51,13 +51,27 @@ export function containerOf({ part, inside }: Slot): Slot | undefined {
   return box === 'around' && within !== undefined && within !== 'table' ? { part: within, conditions: [] } : undefined;
 }
 
-/** The exceptions of a slot that say something of a property, strongest first: those that hold over the hand, and the others. */
-export function exceptedFor({ excepted }: Slot, property: PropertyName): { readonly over: readonly Excepted[]; readonly under: readonly Excepted[] } {
-  if (excepted === undefined || excepted.length === 0) return NONE;
-  const saying = excepted.filter(({ values }) => values[property] !== undefined).toReversed();
-  return { over: saying.filter(({ always }) => always), under: saying.filter(({ always }) => !always) };
+/** What can say something of a slot's property: a place of the theme, or what its table has beside the theme. */
+export type Sayer = Place | Excepted;
+
+const isOfHand = ({ condition }: Place): boolean => conditionOf(condition).tier === 'hand';
+
+/**
+ * Everything that can say something of a property of a slot, strongest first: exceptions that always hold, what the hand brings,
+ * the other exceptions, then the places at which the theme says what holds without a hand.
+ */
+export function sayersFor(slot: Slot, property: Property): readonly Sayer[] {
+  const places = placesFor(slot, property);
+  const saying = slot.excepted?.filter(({ values }) => values[property.name] !== undefined) ?? [];
+  if (saying.length === 0) return places;
+  const strongest = saying.toReversed();
+  return [
+    ...strongest.filter(({ always }) => always),
+    ...places.filter(isOfHand),
+    ...strongest.filter(({ always }) => !always),
+    ...places.filter((place) => !isOfHand(place)),
+  ];
 }
-const NONE = { over: [], under: [] } as const;
 
 const found = new Map<string, readonly Place[]>();
 

@@ -1,5 +1,5 @@
 import { WHITE, toHex } from '../colour';
-import { themeWith } from '../tests/themes';
+import { themeWith, viewOf, starter } from '../tests/themes';
 import {
   bundleText,
   bundles,
@@ -9,7 +9,6 @@ import {
   ground,
   keyFrom,
   lineage,
-  lookOf,
   partNames,
   partOf,
   places,
@@ -20,14 +19,18 @@ import {
   readBundle,
   readTheme,
   readValue,
-  starterOf,
+  chainOf,
+  type Base,
+  shippedStarters,
+  starterBases,
+  upgradeTheme,
   starters,
   type Property,
 } from './index';
 
 describe('The catalogue', () => {
   it('has initial values that can be read', () => {
-    const { vocabulary } = lookOf(themeWith({}));
+    const { vocabulary } = viewOf(themeWith({}));
     for (const { kind, initial, name } of properties)
       expect(readValue(kind, initial, vocabulary).ok)
         .withContext(name)
@@ -105,10 +108,10 @@ describe('Starters', () => {
     expect(starters.length).toBeGreaterThanOrEqual(6);
     expect(new Set(starters.map(({ temper }) => temper)).size).toBe(starters.length);
   });
-  for (const { key, theme } of [...starters, { key: 'ground', theme: ground }]) {
-    it(`${key} is a document that can be read, and every value in it too`, () => {
-      expect(readTheme(theme)).toEqual({ ok: true, value: theme });
-      const look = lookOf(theme);
+  for (const { key, version, theme } of shippedStarters) {
+    it(`${key}, version ${version}, is a document that can be read, and every value in it too`, () => {
+      if (theme !== ground) expect(readTheme(theme, starterBases)).toEqual({ ok: true, value: theme });
+      const look = viewOf(theme);
       for (const place of places) {
         for (const { name } of propertiesOf(place.part)) {
           for (const { read, text } of look.said(place, name))
@@ -117,16 +120,24 @@ describe('Starters', () => {
       }
     });
   }
-  it('give way to the ground when one is gone', () => expect(starterOf('gone')).toBe(ground));
+  it('give way to the ground when one is gone', () => {
+    const lost = themeWith({}, { base: starter('gone') });
+    expect(chainOf(lost, starterBases)).toEqual([lost, ground]);
+  });
+  it('end a chain that leads back to itself at the ground', () => {
+    const [a, b] = [themeWith({}, { name: 'A', base: starter('b') }), themeWith({}, { name: 'B', base: starter('a') })];
+    const bases = { ...starterBases, find: ({ starter: name }: Base) => (name === 'a' ? a : b) };
+    expect(chainOf(a, bases).map(({ name }) => name)).toEqual(['A', 'B', 'Ground']);
+  });
 });
 
 describe('A theme’s swatches', () => {
   it('are the base theme’s, with its own in their place and new ones last', () => {
-    const look = lookOf(
+    const look = viewOf(
       themeWith(
         {},
         {
-          base: 'nightfall',
+          base: starter('nightfall'),
           swatches: [
             { name: 'deep', colour: '#111111' },
             { name: 'zing', colour: '#ff0000' },
@@ -144,16 +155,23 @@ describe('A theme’s swatches', () => {
 describe('Reading a theme document', () => {
   const theme = themeWith({ 'body-rows': { even: { fill: 'mist' } } });
   const said = (json: unknown): string => {
-    const read = readTheme(json);
+    const read = readTheme(json, starterBases);
     return read.ok ? 'good' : read.problems.map(({ at, say }) => `${at ?? ''}: ${say}`).join(' | ');
   };
-  it('takes a good one as it is', () => expect(readTheme(JSON.parse(JSON.stringify(theme)))).toEqual({ ok: true, value: theme }));
+  it('takes a good one as it is', () => expect(readTheme(JSON.parse(JSON.stringify(theme)), starterBases)).toEqual({ ok: true, value: theme }));
+  it('brings one of the first format up: it grew from what is now its starter’s first version', () => {
+    const old = { ...theme, format: 'zest-theme/1', base: 'nightfall' };
+    expect(readTheme(old, starterBases)).toEqual({ ok: true, value: { ...theme, base: starter('nightfall') } });
+    expect(upgradeTheme('hello')).toBe('hello');
+  });
   it('counts its values', () => expect(countValues(theme)).toBe(1));
   for (const [what, json, says] of [
     ['no object', 'hello', /object/],
     ['null', null, /.+/],
-    ['another format', { ...theme, format: 'zest-theme/9' }, /format.*not zest-theme\/1/],
-    ['an unknown base', { ...theme, base: 'gone' }, /grows from one of/],
+    ['another format', { ...theme, format: 'zest-theme/9' }, /format.*not zest-theme\/2/],
+    ['an unknown base', { ...theme, base: starter('gone') }, /no version 1 of gone.*grows from one of/],
+    ['an unknown version', { ...theme, base: { starter: 'nightfall', version: 99 } }, /no version 99 of nightfall/],
+    ['a base without a version', { ...theme, base: { starter: 'nightfall' } }, /which version/],
     ['no name', { ...theme, name: '' }, /name/],
     ['a name of 10,000 characters', { ...theme, name: 'x'.repeat(10_000) }, /at most 120/],
     ['a swatch that is no colour', { ...theme, swatches: [{ name: 'a', colour: '#12' }] }, /swatches\/0\/colour.*CSS colour/],
@@ -176,7 +194,7 @@ describe('Reading a theme document', () => {
 
 describe('Sides that are set together', () => {
   const [padding, outer] = bundles;
-  const { vocabulary } = lookOf(themeWith({}));
+  const { vocabulary } = viewOf(themeWith({}));
   for (const [typed, sides] of [
     ['7px', ['7px', '7px', '7px', '7px']],
     ['7px 12px', ['7px', '12px', '7px', '12px']],

@@ -29,12 +29,19 @@ export interface WidthStep {
   readonly values: Theme['values'];
 }
 
-/** A theme as it is kept and exchanged: `"format": "zest-theme/1"`, described in docs/theme-format.md. */
+/** What a theme grows from: a starter, in the version that it is in. A later version of it changes nothing here. */
+export interface Base {
+  readonly starter: string;
+  /** From 1. */
+  readonly version: number;
+}
+
+/** A theme as it is kept and exchanged: `"format": "zest-theme/2"`, described in docs/theme-format.md. */
 export interface Theme {
-  readonly format: 'zest-theme/1';
+  readonly format: 'zest-theme/2';
   readonly name: string;
-  /** Name of the starter that it grows from: the base theme. */
-  readonly base: string;
+  /** The base theme; null for the ground alone, which grows from nothing. */
+  readonly base: Base | null;
   /** Its own swatches; one of the same name in the base theme gives way. */
   readonly swatches: readonly Swatch[];
   /** Its own type scale; without one, the base theme's holds. */
@@ -46,7 +53,7 @@ export interface Theme {
   readonly widths?: readonly WidthStep[];
 }
 
-export const THEME_FORMAT = 'zest-theme/1';
+export const THEME_FORMAT = 'zest-theme/2';
 
 /** A place where a value can be set. */
 export interface Place {

@@ -152,3 +152,7 @@ const readers: Readonly<Record<ValueKind, Reader>> = {
   band: readBand,
   switch: oneOf(words.switch),
 };
+
+/** Kinds of values that may refer to a theme's own swatches, steps and pictures. */
+const referring: ReadonlySet<ValueKind> = new Set<ValueKind>(['colour', 'line', 'shadow', 'picture', 'size']);
+export const refersToTheme = (kind: ValueKind): boolean => referring.has(kind);

@@ -1,3 +1,4 @@
+import { viewOf, starter } from '../tests/themes';
 import {
   addWidthStep,
   changeWidthStep,
@@ -10,17 +11,17 @@ import {
   usesOfSwatch,
 } from '../edit';
 import { resolve, resolveAt } from '../resolve';
-import { atStep, countValues, hasSteps, lookOf, ownText, readTheme, stepFor, stepOf, widthsOf, wholeOf, type Place, type Theme } from './index';
+import { countValues, hasSteps, ownText, readTheme, starterBases, stepFor, widthsOf, type Place, type Theme } from './index';
 
 const plain: Theme = {
-  format: 'zest-theme/1',
+  format: 'zest-theme/2',
   name: 'T',
-  base: 'hairline',
+  base: starter('hairline'),
   swatches: [{ name: 'reed', colour: '#336655' }],
   values: { 'body-rows': { rest: { weight: '500', ink: 'reed' }, even: { weight: '600' } } },
 };
 const place = (step?: string): Place => ({ part: 'body-rows', condition: 'rest', ...(step === undefined ? {} : { step }) });
-const weightAt = (theme: Theme, step: string): string => resolveAt(atStep(theme, step), place(), 'weight').css;
+const weightAt = (theme: Theme, step: string): string => resolveAt(viewOf(theme, step), place(), 'weight').css;
 const stepped = setValue(setValue(plain, place('medium'), 'weight', '700'), place('narrow'), 'ink', 'reed 50%');
 
 describe('Width steps', () => {
@@ -35,26 +36,29 @@ describe('Width steps', () => {
     expect(['', 'medium', 'narrow'].map((step) => weightAt(stepped, step))).toEqual(['500', '700', '700']);
     expect(ownText(stepped, place('narrow'), 'ink')).toBe('reed 50%');
     expect(ownText(stepped, place('narrow'), 'weight')).toBeUndefined();
-    const { chain } = resolve(atStep(stepped, 'narrow'), { part: 'body-rows', conditions: [] }, 'ink');
+    const { chain } = resolve(viewOf(stepped, 'narrow'), { part: 'body-rows', conditions: [] }, 'ink');
     expect(chain.slice(0, 2).map((link) => `${link.place?.step ?? ''} ${link.state}`)).toEqual(['narrow holds', ' beaten']);
   });
 
   it('do not go beyond their place: a band of every width beats a step’s rest', () => {
-    const even = resolve(atStep(stepped, 'narrow'), { part: 'body-rows', conditions: ['even'] }, 'weight');
+    const even = resolve(viewOf(stepped, 'narrow'), { part: 'body-rows', conditions: ['even'] }, 'weight');
     expect(even.text).toBe('600');
   });
 
-  it('are set through a theme that is looked at there', () => {
-    const viewed = setValue(atStep(plain, 'narrow'), place(), 'ink', '#000000');
-    expect(stepOf(viewed)).toBe('narrow');
-    expect(lookOf(viewed).said(place(), 'ink')[0]?.text).toBe('#000000');
-    expect(ownText(wholeOf(viewed), place('narrow'), 'ink')).toBe('#000000');
-    expect(wholeOf(viewed).values).toBe(plain.values);
+  it('are no part of a theme: a copy of it is the same at each', () => {
+    const at = viewOf({ ...stepped }, 'narrow');
+    expect(at.step).toBe('narrow');
+    expect(resolve(at, { part: 'body-rows', conditions: [] }, 'ink').text).toBe('reed 50%');
+    expect(at.at('').at('narrow')).toBe(at);
+    expect(at.at('none of these').step).toBe('');
   });
 
   it('are counted, told, reset and merged', () => {
     expect(countValues(stepped)).toBe(countValues(plain) + 2);
-    expect(changesBetween(plain, stepped).map(({ what }) => what)).toEqual(['Body rows, at medium: weight', 'Body rows, at narrow: ink']);
+    expect(changesBetween(viewOf(plain), viewOf(stepped)).map(({ what }) => what)).toEqual([
+      'Body rows, at medium: weight',
+      'Body rows, at narrow: ink',
+    ]);
     expect(hasSteps(resetValues(stepped, { parts: ['body-rows'], step: 'narrow' }))).toBeTrue();
     expect(ownText(resetValues(stepped, { step: '' }), place('medium'), 'weight')).toBe('700');
     expect(countValues(resetValues(stepped, {}))).toBe(0);
@@ -91,9 +95,9 @@ describe('Width steps', () => {
   });
 
   it('are read from a document, with every mistake in its place', () => {
-    expect(readTheme(stepped)).toEqual({ ok: true, value: stepped });
+    expect(readTheme(stepped, starterBases)).toEqual({ ok: true, value: stepped });
     const say = (widths: unknown): string => {
-      const read = readTheme({ ...plain, widths });
+      const read = readTheme({ ...plain, widths }, starterBases);
       return read.ok ? '' : read.problems.map((problem) => `${problem.at ?? ''}: ${problem.say}`).join('; ');
     };
     expect(say([{ name: 'a', width: 480, values: { 'body-rows': { rest: { wieght: '1' } } } }])).toMatch(/widths\/0\/values\/.*no property “wieght”/);

@@ -5,7 +5,7 @@ import path from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { PLAIN_VISITOR, readPage } from '../../core/page';
 import { readTable, textsOf } from '../../core/table';
-import { gridTable, themeWith } from '../../core/tests/themes';
+import { gridTable, starter, themeWith } from '../../core/tests/themes';
 import { createStores } from '../app';
 import { loadDemo } from '../demo';
 import { OptionError, readOptions } from '../options';
@@ -30,12 +30,16 @@ describe('Migrations', () => {
   });
   it('go from the first one up and move what is there', async () => {
     await migrate(database, 1);
-    const theme = themeWith({});
-    await database.query('insert into themes (id, key, document) values ($1, $2, $3)', ['old', 'old', JSON.stringify(theme)]);
+    const theme = themeWith({}, { base: starter('nightfall') });
+    const before = { ...theme, format: 'zest-theme/1', base: 'nightfall' };
+    await database.query('insert into themes (id, key, document) values ($1, $2, $3)', ['old', 'old', JSON.stringify(before)]);
+    await database.query('insert into theme_editions (theme_id, number, document) values ($1, 1, $2)', ['old', JSON.stringify(before)]);
     await migrate(database);
     await migrate(database);
     const { themes } = createStores(database);
     expect((await themes.get('old')).document).toEqual(theme);
+    // Its edition grew from the same version of its starter: it is the one that there is.
+    expect(await themes.edition('old', 1)).toEqual(theme);
     expect((await themes.publish('old')).number).toBe(1);
   });
   it('bring tables of before up to now, on live pages too', async () => {

@@ -1,16 +1,25 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { projectRoot } from '../project-root';
-import type { Database } from './database';
+import type { Database, Queries } from './database';
+import { steps } from './steps';
 
 export const migrationsFolder = (): string => path.join(projectRoot(), 'server', 'database', 'migrations');
 
-/** Numbered migrations in their order: `001-documents.sql` and so on. */
+/** Numbered migrations in their order: `001-documents.sql` and so on, files of SQL and steps in code (`steps/`). */
 export const migrationNames = (): readonly string[] =>
-  fs
-    .readdirSync(migrationsFolder())
-    .filter((name) => /^\d{3}-[a-z-]+\.sql$/.test(name))
-    .sort();
+  [...fs.readdirSync(migrationsFolder()).filter((name) => /^\d{3}-[a-z-]+\.sql$/.test(name)), ...Object.keys(steps)].sort();
+
+/** Does what a migration says, in the transaction that is given. */
+async function run(name: string, queries: Queries): Promise<void> {
+  const step = Object.hasOwn(steps, name) ? steps[name] : undefined;
+  if (step) return step(queries);
+  const statements = fs
+    .readFileSync(path.join(migrationsFolder(), name), 'utf8')
+    .split(/;\s*$/m)
+    .filter((statement) => statement.replace(/--.*$/gm, '').trim() !== '');
+  for (const statement of statements) await queries.query(statement);
+}
 
 /**
  * Brings the schema up to date: each migration that the database has not seen runs once, in its own
@@ -24,12 +33,8 @@ export async function migrate(database: Database, upTo = Infinity): Promise<void
   const unknown = [...ran].find((name) => !names.includes(name));
   if (unknown !== undefined) throw new Error(`The data folder was written by a newer version of Zest Pane (it has ${unknown}).`);
   for (const name of names.slice(0, upTo).filter((each) => !ran.has(each))) {
-    const statements = fs
-      .readFileSync(path.join(migrationsFolder(), name), 'utf8')
-      .split(/;\s*$/m)
-      .filter((statement) => statement.replace(/--.*$/gm, '').trim() !== '');
     await database.transaction(async (queries) => {
-      for (const statement of statements) await queries.query(statement);
+      await run(name, queries);
       await queries.query('insert into migrations (name) values ($1)', [name]);
     });
   }

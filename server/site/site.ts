@@ -1,7 +1,7 @@
-import { heldKey, type PageInput } from '../../core/compile';
+import { heldKey, type KeyedView, type PageInput } from '../../core/compile';
 import { cssOf, readHouse, type HouseSheet } from '../../core/house';
 import { dressed, siteDress, tablesOn, themeRef, type Page, type TableBlock } from '../../core/page';
-import type { Theme } from '../../core/theme';
+import type { Views } from '../../core/theme';
 import { changesOf } from '../changes/changes';
 import type { Database } from '../database/database';
 import type { HouseStore } from '../house/queries';
@@ -14,6 +14,7 @@ export interface SiteOptions {
   readonly pages: PageStore;
   readonly themes: ThemeStore;
   readonly house: HouseStore;
+  readonly views: Views;
   readonly siteName: string;
   /** Is told of errors. */
   readonly log: (message: string) => void;
@@ -53,13 +54,17 @@ export class Site {
 
   /** Each placement's theme: its newest edition, or the one at which it is held, under a class of its own. One that is gone gives way to the newest. */
   private async themesOf(placed: readonly TableBlock[]): Promise<PageInput['themes']> {
-    const { themes } = this.options;
+    const { themes, views } = this.options;
     const newest = new Map((await themes.newest([...new Set(placed.map(({ theme }) => theme))])).map((each) => [each.id, each]));
-    const found = new Map<string, { readonly key: string; readonly theme: Theme }>();
+    const found = new Map<string, KeyedView>();
     for (const block of placed) {
       const now = newest.get(block.theme);
       const held = now && block.held !== undefined ? await themes.edition(block.theme, block.held) : undefined;
-      if (now) found.set(themeRef(block), held ? { key: heldKey(now.key, block.held ?? 0), theme: held } : { key: now.key, theme: now.theme });
+      if (now)
+        found.set(
+          themeRef(block),
+          held ? { key: heldKey(now.key, block.held ?? 0), view: views.of(held) } : { key: now.key, view: views.of(now.theme) },
+        );
     }
     return found;
   }

@@ -1,6 +1,7 @@
 import { Router } from 'express';
 import { dataFormats, tableData, tableFile } from '../../core/hand-off';
 import { previewOf, readChange, readTable, rowsProblem, type Row, type Table } from '../../core/table';
+import type { Views } from '../../core/theme';
 import { documentRoutes, holdIn, idOf, revisionOf, send } from '../documents/routes';
 import type { PageStore } from '../pages/queries';
 import { Refusal, invalid } from '../problems';
@@ -13,7 +14,7 @@ const PREVIEW_ROWS = 2000;
 /** Rows that are sent in one answer. */
 const ROWS_AT_ONCE = 2000;
 
-export function tableRoutes(store: TableStore, themes: ThemeStore, pages: PageStore): Router {
+export function tableRoutes(store: TableStore, themes: ThemeStore, pages: PageStore, views: Views): Router {
   const router = Router();
   router.get('/', async (_request, response) => {
     response.set('Cache-Control', 'no-store').json(await store.previews(LIST_ROWS));
@@ -22,7 +23,7 @@ export function tableRoutes(store: TableStore, themes: ThemeStore, pages: PageSt
   router.get('/:id/markup', async (request, response) => {
     const { document } = await store.get(idOf(request));
     const key = (await themes.keys()).get(document.theme);
-    const dress = key === undefined ? undefined : { key, theme: (await themes.get(document.theme)).document };
+    const dress = key === undefined ? undefined : { key, view: views.of((await themes.get(document.theme)).document) };
     response
       .type('text/html')
       .attachment(`${asciiName(document.name)}.html`)

@@ -2,7 +2,7 @@ import { Router, type Request } from 'express';
 import fs from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
 import { themeFiles, type ThemeFiles } from '../../core/hand-off';
-import { readTheme } from '../../core/theme';
+import { readTheme, type Views } from '../../core/theme';
 import { documentRoutes, holdIn, idOf } from '../documents/routes';
 import { fontPath } from '../media/routes';
 import type { MediaStore } from '../media/queries';
@@ -10,7 +10,7 @@ import type { PageStore } from '../pages/queries';
 import { Refusal } from '../problems';
 import type { ThemeStore } from './queries';
 
-export function themeRoutes(store: ThemeStore, media: MediaStore, pages: PageStore): Router {
+export function themeRoutes(store: ThemeStore, media: MediaStore, pages: PageStore, views: Views): Router {
   const router = Router();
   /** What a request takes away: the draft, or the newest edition with `?edition=newest`. */
   const filesOf = async (request: Request): Promise<{ readonly key: string; readonly files: ThemeFiles }> => {
@@ -19,7 +19,7 @@ export function themeRoutes(store: ThemeStore, media: MediaStore, pages: PageSto
     const key = (await store.keys()).get(id) ?? id;
     const [published] = request.query['edition'] === 'newest' ? await store.newest([id]) : [{ theme: document }];
     if (!published) throw new Refusal('not-published', `“${document.name}” has no edition yet. Publish it first.`);
-    return { key, files: themeFiles(published.theme, key) };
+    return { key, files: themeFiles(views.of(published.theme), key) };
   };
   router.get('/', async (_request, response) => {
     const [all, keys, newest] = await Promise.all([store.list(), store.keys(), store.newestNumbers()]);
@@ -56,7 +56,7 @@ export function themeRoutes(store: ThemeStore, media: MediaStore, pages: PageSto
       .attachment(`${key}.zip`)
       .send(Buffer.from(await zipped(key, files, media)));
   });
-  router.use(documentRoutes({ store, read: readTheme }));
+  router.use(documentRoutes({ store, read: (json) => readTheme(json, views.bases) }));
   return router;
 }
 

@@ -6,9 +6,9 @@ import { pad } from './shapes';
  * starts from the same (browsers centre header cells and captions, and give cells 1 px of padding).
  */
 export const ground: Theme = {
-  format: 'zest-theme/1',
+  format: 'zest-theme/2',
   name: 'Ground',
-  base: 'ground',
+  base: null,
   swatches: [],
   scale: {
     base: 15,

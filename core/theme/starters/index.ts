@@ -1,14 +1,33 @@
-import type { Theme } from '../theme';
+import type { Bases } from '../chain';
+import type { Base } from '../theme';
 import { ground } from './ground';
-import { starters } from './starters';
+import { laterVersions } from './later-versions';
+import type { Starter } from './shapes';
+import { starters as firstVersions } from './starters';
 
 export { ground } from './ground';
-export { starters } from './starters';
 export type { Starter } from './shapes';
 
-const byName = new Map<string, Theme>([['ground', ground], ...starters.map(({ key, theme }) => [key, theme] as const)]);
+const bare: Starter = { key: 'ground', version: 1, temper: 'What lies under every theme', theme: ground };
 
-export const starterNames: readonly string[] = [...byName.keys()];
+/** Every version of every starter that ever shipped, and the ground. */
+export const shippedStarters: readonly Starter[] = [bare, ...firstVersions, ...laterVersions];
 
-/** The base theme of that name; the ground where there is none of that name any more. */
-export const starterOf = (name: string): Theme => byName.get(name) ?? ground;
+const keyOf = ({ starter, version }: Base): string => `${starter} ${version}`;
+const shipped = new Map(shippedStarters.map((each) => [keyOf({ starter: each.key, version: each.version }), each]));
+
+/** Number of a starter's newest version; 0 where there is none of that name. */
+export const newestOf = (starter: string): number =>
+  Math.max(0, ...shippedStarters.flatMap(({ key, version }) => (key === starter ? [version] : [])));
+
+/** The starters to begin from, each in its newest version. */
+export const starters: readonly Starter[] = firstVersions.map(
+  (each) => shipped.get(keyOf({ starter: each.key, version: newestOf(each.key) })) ?? each,
+);
+
+/** What ships for themes to grow from. */
+export const starterBases: Bases = {
+  find: (base) => shipped.get(keyOf(base))?.theme,
+  ground,
+  names: [bare, ...firstVersions].map(({ key }) => key),
+};

@@ -4,6 +4,7 @@ import { box, pad, plain, scale, swatches, type Starter } from './shapes';
 export const moreStarters: readonly Starter[] = [
   {
     key: 'manifest',
+    version: 1,
     temper: 'A printed list, banded by threes',
     theme: {
       ...plain,
@@ -35,6 +36,7 @@ export const moreStarters: readonly Starter[] = [
   },
   {
     key: 'porthole',
+    version: 1,
     temper: 'Waves behind the header, lifted off the page',
     theme: {
       ...plain,
@@ -84,6 +86,7 @@ export const moreStarters: readonly Starter[] = [
   },
   {
     key: 'gazette',
+    version: 1,
     temper: 'A figure in a book, caption below',
     theme: {
       ...plain,
@@ -116,6 +119,7 @@ export const moreStarters: readonly Starter[] = [
   },
   {
     key: 'tiles',
+    version: 1,
     temper: 'Every cell a tile, in equal columns',
     theme: {
       ...plain,
@@ -168,6 +172,7 @@ export const moreStarters: readonly Starter[] = [
   },
   {
     key: 'chalk',
+    version: 1,
     temper: 'A dark board with dots, columns told apart',
     theme: {
       ...plain,

@@ -3,6 +3,8 @@ import type { TypeScale } from '../type-scale';
 
 export interface Starter {
   readonly key: string;
+  /** Counted from 1: a starter that has shipped never changes, what is better about it comes as the next version. */
+  readonly version: number;
   /** What it is for, in a few words. */
   readonly temper: string;
   readonly theme: Theme;
@@ -28,4 +30,4 @@ export const scale = (base: number, ratio: number): TypeScale => ({
     { name: 'title', step: 2 },
   ],
 });
-export const plain = { format: 'zest-theme/1', base: 'ground' } as const;
+export const plain = { format: 'zest-theme/2', base: { starter: 'ground', version: 1 } } as const;

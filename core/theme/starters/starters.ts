@@ -5,6 +5,7 @@ import { moreStarters } from './more-starters';
 export const starters: readonly Starter[] = [
   {
     key: 'hairline',
+    version: 1,
     temper: 'Plain, with hairlines',
     theme: {
       ...plain,
@@ -28,6 +29,7 @@ export const starters: readonly Starter[] = [
   },
   {
     key: 'boxed',
+    version: 1,
     temper: 'Boxed, every cell has its line',
     theme: {
       ...plain,
@@ -58,6 +60,7 @@ export const starters: readonly Starter[] = [
   },
   {
     key: 'bands',
+    version: 1,
     temper: 'Banded, no lines at all',
     theme: {
       ...plain,
@@ -76,6 +79,7 @@ export const starters: readonly Starter[] = [
   },
   {
     key: 'nightfall',
+    version: 1,
     temper: 'Dark header over a light body',
     theme: {
       ...plain,
@@ -106,6 +110,7 @@ export const starters: readonly Starter[] = [
   },
   {
     key: 'pebble',
+    version: 1,
     temper: 'Soft and rounded, with air between',
     theme: {
       ...plain,
@@ -148,6 +153,7 @@ export const starters: readonly Starter[] = [
   },
   {
     key: 'broadsheet',
+    version: 1,
     temper: 'Typographic, heavy top and bottom',
     theme: {
       ...plain,
@@ -177,6 +183,7 @@ export const starters: readonly Starter[] = [
   },
   {
     key: 'console',
+    version: 1,
     temper: 'Dark all over, for dashboards',
     theme: {
       ...plain,

@@ -1,3 +1,4 @@
+import { viewOf, starter } from '../../../core/tests/themes';
 import berths from '../../../demo/tables/berths.json';
 import crew from '../../../demo/tables/crew-names.json';
 import crossings from '../../../demo/tables/evening-crossings.json';
@@ -29,8 +30,8 @@ import { setValue } from '../../../core/edit';
 import { stretchesOfWidth } from '../../../core/fit';
 import { PLAIN_VISITOR, type Visitor } from '../../../core/page';
 import { gridOf, headersOf, readTable, setExceptions, tableOf, turnedTable, type Table } from '../../../core/table';
-import { dice, randomTable, randomTheme, withExceptions } from '../../../core/tests/random';
-import { starterNames, type Theme } from '../../../core/theme';
+import { dice, randomTable, randomTheme, withExceptions, starterNames } from '../../../core/tests/random';
+import { type Theme } from '../../../core/theme';
 import { dress } from '../../../runtime/dress';
 import { canvasMeasure } from '../app/workers/canvas-measure';
 import { widthsInDocument } from '../app/workers/figure-widths';
@@ -38,7 +39,7 @@ import { widthsInDocument } from '../app/workers/figure-widths';
 const hosts: HTMLElement[] = [];
 afterEach(() => hosts.splice(0).forEach((host) => host.remove()));
 
-const grown = (base: string): Theme => ({ format: 'zest-theme/1', name: base, base, swatches: [], values: {} });
+const grown = (base: string): Theme => ({ format: 'zest-theme/2', name: base, base: starter(base), swatches: [], values: {} });
 const arranged = (theme: Theme, arrangement: string, step?: string): Theme =>
   setValue(theme, { part: 'table', condition: 'rest', step }, 'arrangement', arrangement);
 
@@ -48,25 +49,25 @@ function placed(theme: Theme, table: Table, width: number, visitor?: Partial<Vis
   hosts.push(host);
   const shadow = host.attachShadow({ mode: 'open' });
   document.body.append(host);
-  const turned = turns(theme) ? turnedTable(table) : undefined;
+  const turned = turns(viewOf(theme)) ? turnedTable(table) : undefined;
   const beside = besideOf(turned ? [table, turned] : [table]);
   const css = writeCss([
     ...frameRules,
     ...visitorRules,
-    ...byWidth(theme, (at) => [
+    ...byWidth(viewOf(theme), (at) => [
       ...themeCss(at, { key: 'case', lean: true, around: visitor !== undefined, beside }),
       ...arrangementRules(at, 'case', beside.exceptions),
     ]),
     ...tableRules(table, 'table'),
-    ...(named ? labelRules(theme, table, '.zp-frame') : []),
+    ...(named ? labelRules(viewOf(theme), table, '.zp-frame') : []),
   ]);
   const options = {
     id: 'case',
     theme: 'case',
-    labelled: stacks(theme),
+    labelled: stacks(viewOf(theme)),
     named,
-    fewer: leavesOut(theme),
-    turned: visitor === undefined && turns(theme),
+    fewer: leavesOut(viewOf(theme)),
+    turned: visitor === undefined && turns(viewOf(theme)),
     sortable: visitor?.sort === true,
     totals: visitor?.totals === true,
   };
@@ -342,7 +343,7 @@ describe('Fewer columns', () => {
       const theme = arranged(grown(d.pick(starterNames.filter((name) => !['tiles', 'pebble', 'manifest'].includes(name)))), 'most columns');
       const room = placed(theme, some, 1);
       room.querySelectorAll('.zp-open').forEach((open) => open.remove());
-      const least = stretchesOfWidth(theme, some, measure, 4000).at(-1)?.least ?? 0;
+      const least = stretchesOfWidth(viewOf(theme), some, measure, 4000).at(-1)?.least ?? 0;
       expect(Math.abs(boxOf(room.querySelector('table') as Element).width - least))
         .withContext(`seed ${seed}`)
         .toBeLessThanOrEqual(2);

@@ -1,3 +1,4 @@
+import { viewOf } from '../../../core/tests/themes';
 import {
   boxed,
   byWidth,
@@ -13,8 +14,8 @@ import {
   type MarkupNode,
 } from '../../../core/compile';
 import { gridOf, heldOn, slotOf, type GridCell, type Held, type Table } from '../../../core/table';
-import { atStep, starterNames, stepFor, widthsOf, type ConditionName, type Slot, type Theme } from '../../../core/theme';
-import { dice, randomHeld, randomTable, randomTheme, withExceptions, withSteps } from '../../../core/tests/random';
+import { stepFor, widthsOf, type ConditionName, type Slot, type Theme } from '../../../core/theme';
+import { dice, randomHeld, randomTable, randomTheme, withExceptions, withSteps, starterNames } from '../../../core/tests/random';
 import {
   bandOf,
   differences,
@@ -70,14 +71,14 @@ const barElements = (): Element[] =>
 
 /** A page of its own for a dressed table: 16 px, white, black. Gives the differences between prediction and browser. */
 function disagreements(whole: Theme, table: Table, held: Held, lean: boolean, width = 1000): string[] {
-  const theme = atStep(whole, stepFor(whole, width));
+  const theme = viewOf(whole, stepFor(whole, width));
   const host = document.createElement('div');
   const shadow = host.attachShadow({ mode: 'open' });
   document.body.append(host);
   try {
     const css = writeCss([
       ...frameRules,
-      ...byWidth(whole, (at) => themeCss(at, { key: 'case', held: true, around: true, lean, beside: besideOf([table]) })),
+      ...byWidth(viewOf(whole), (at) => themeCss(at, { key: 'case', held: true, around: true, lean, beside: besideOf([table]) })),
     ]);
     const markup = element(
       'div',
@@ -220,6 +221,8 @@ describe('What core predicts is what Chromium computes', () => {
     };
     const cell = gridOf(table).at(0, 0);
     const same: Shown = (_, css) => css;
-    expect(predictCell(other, table, cell, [], same)['padding-start']).not.toEqual(predictCell(theme, table, cell, [], same)['padding-start']);
+    expect(predictCell(viewOf(other), table, cell, [], same)['padding-start']).not.toEqual(
+      predictCell(viewOf(theme), table, cell, [], same)['padding-start'],
+    );
   });
 });

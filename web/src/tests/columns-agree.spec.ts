@@ -3,7 +3,7 @@ import { WHITE, flatten, parseColour } from '../../../core/colour';
 import { paintedFill } from '../../../core/paint';
 import { PLAIN_COLUMN, gridOf, makeHeading, needsContainer, slotOf, tableOf, type Table } from '../../../core/table';
 import { starters, type Theme } from '../../../core/theme';
-import { themeWith } from '../../../core/tests/themes';
+import { themeWith, viewOf } from '../../../core/tests/themes';
 import { bandOf, colourFact } from './predicted';
 
 const FRAME = 900;
@@ -17,8 +17,8 @@ function shown(table: Table, theme: Theme): { readonly root: ShadowRoot; readonl
   sheet.replaceSync(
     writeCss([
       ...frameRules,
-      ...themeCss(theme, { key: 'case', lean: true }),
-      ...pinnedRules(theme, 'case'),
+      ...themeCss(viewOf(theme), { key: 'case', lean: true }),
+      ...pinnedRules(viewOf(theme), 'case'),
       ...tableRules(table, `.${contract.frame}>table`),
     ]),
   );
@@ -97,8 +97,8 @@ describe('A pinned first column', () => {
           expect(read.alpha).withContext(`row ${i}`).toBe(1);
           const cell = gridOf(table).at(i, 0);
           const wanted = paintedFill(
-            { ...theme, values: { ...theme.values, table: { rest: { ...theme.values.table?.rest, opacity: '100%' } } } },
-            slotOf(table, cell, [], bandOf(theme)),
+            viewOf({ ...theme, values: { ...theme.values, table: { rest: { ...theme.values.table?.rest, opacity: '100%' } } } }),
+            slotOf(table, cell, [], bandOf(viewOf(theme))),
           );
           expect(colourFact(flatten(read, WHITE)))
             .withContext(`row ${i}`)

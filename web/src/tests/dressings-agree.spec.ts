@@ -1,8 +1,9 @@
+import { viewOf } from '../../../core/tests/themes';
 import { parseColour, type Rgba } from '../../../core/colour';
 import { besideOf, element, frameRules, tableElement, themeCss, writeCss, writeHtml } from '../../../core/compile';
-import { dice, randomTheme, type Dice } from '../../../core/tests/random';
+import { dice, randomTheme, type Dice, starterNames } from '../../../core/tests/random';
 import { dressedIn, dressingKinds, gridOf, tableOf, type Dressing, type Table } from '../../../core/table';
-import { lookOf, propertyOf, starterNames, type Theme } from '../../../core/theme';
+import { propertyOf, type Theme } from '../../../core/theme';
 import { colourFact, read } from './predicted';
 
 const swatch = (d: Dice): string => `${d.pick(['mist', 'deep', 'glow', 'lamp'])}${d.chance(0.3) ? ` ${d.whole(1, 9)}0%` : ''}`;
@@ -41,7 +42,7 @@ describe('Dressings are painted as they are made', () => {
         const host = document.createElement('div');
         const shadow = host.attachShadow({ mode: 'open' });
         document.body.append(host);
-        const css = writeCss([...frameRules, ...themeCss(theme, { key: 'case', beside: besideOf([table]), lean: seed % 2 === 0 })]);
+        const css = writeCss([...frameRules, ...themeCss(viewOf(theme), { key: 'case', beside: besideOf([table]), lean: seed % 2 === 0 })]);
         const markup = element('div', {}, tableElement(table, { id: 'case', theme: 'case', slots: true }));
         shadow.innerHTML = `<style>:host{all:initial;font:16px/normal page;color:#000}${css}</style>${writeHtml(markup)}`;
         try {
@@ -55,7 +56,7 @@ describe('Dressings are painted as they are made', () => {
 });
 
 function compare(seed: number, theme: Theme, table: Table, dressing: Dressing, shadow: ShadowRoot): void {
-  const look = lookOf(theme);
+  const look = viewOf(theme);
   const rgba = (text: string): Rgba => {
     const value = look.read(propertyOf('ink'), text);
     return value.ok && value.value.kind === 'colour' ? value.value.rgba : (parseColour(text) ?? { r: 0, g: 0, b: 0, alpha: 1 });

@@ -1,3 +1,4 @@
+import { viewOf } from '../../../core/tests/themes';
 import { contract, element, surrounded, tableElement, themeCss, writeCss, writeHtml, type Declaration, type Stylesheet } from '../../../core/compile';
 import { makeHeading, mergeCells, tableOf, widthOf, type Held, type Table } from '../../../core/table';
 import { dice, fullTheme, randomHeld, randomTable } from '../../../core/tests/random';
@@ -152,7 +153,7 @@ function hardPage(
   const host = document.createElement('div');
   const root = host.attachShadow({ mode: 'open' });
   const sheet = new CSSStyleSheet();
-  const nodes = themeCss(theme, { key: 'hard', held: true, around: true, lean: true });
+  const nodes = themeCss(viewOf(theme), { key: 'hard', held: true, around: true, lean: true });
   sheet.replaceSync(writeCss(nodes));
   const house = new CSSStyleSheet();
   root.adoptedStyleSheets = [house, sheet];

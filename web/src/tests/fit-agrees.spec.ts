@@ -1,8 +1,9 @@
+import { viewOf } from '../../../core/tests/themes';
 import { frameRules, framedTable, themeCss, writeCss, writeHtml } from '../../../core/compile';
 import { fitOf, piecesOf, type Measure } from '../../../core/fit';
 import { tableOf, mergeCells, type Table } from '../../../core/table';
-import { dice, randomTheme, type Dice } from '../../../core/tests/random';
-import { starterNames, type Theme } from '../../../core/theme';
+import { dice, randomTheme, type Dice, starterNames } from '../../../core/tests/random';
+import { type Theme } from '../../../core/theme';
 import { canvasMeasure } from '../app/workers/canvas-measure';
 import { widthsInDocument } from '../app/workers/figure-widths';
 
@@ -73,7 +74,7 @@ describe('How wide a table has to be', () => {
     const shadow = host.attachShadow({ mode: 'open' });
     document.body.append(host);
     try {
-      const css = writeCss([...frameRules, ...themeCss(theme, { key: 'case', lean: true })]);
+      const css = writeCss([...frameRules, ...themeCss(viewOf(theme), { key: 'case', lean: true })]);
       const markup = writeHtml(framedTable(table, { id: 'case', theme: 'case' }), 'compact');
       shadow.innerHTML = `<style>:host{all:initial;display:block;font:16px/1.4 Inter;color:#000}${css}</style><div>${markup}</div>`;
       const room = shadow.querySelector('div') as HTMLElement;
@@ -120,7 +121,7 @@ describe('How wide a table has to be', () => {
           },
         };
         const table = someTable(d);
-        const [core, chromium] = [fitOf(theme, table, measure), observed(theme, table)];
+        const [core, chromium] = [fitOf(viewOf(theme), table, measure), observed(theme, table)];
         for (const kind of ['least', 'natural'] as const)
           expect(Math.abs(core[kind] - chromium[kind]))
             .withContext(`${kind}, seed ${seed}: ${core[kind]} and ${chromium[kind]}`)

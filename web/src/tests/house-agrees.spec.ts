@@ -1,9 +1,10 @@
+import { viewOf } from '../../../core/tests/themes';
 import { compilePage, writeCss, writeHtml, type CompiledPage, type MarkupNode } from '../../../core/compile';
 import { Cascade, holdsOut, judge, manners, nodesOf, readHouse, readOwn, settled, treeOf, type HouseSheet, type Node } from '../../../core/house';
 import { PLAIN_VISITOR, type Page } from '../../../core/page';
 import { randomHouse } from '../../../core/tests/house';
-import { dice, randomTable, randomTheme, withExceptions } from '../../../core/tests/random';
-import { starterNames, type Theme } from '../../../core/theme';
+import { dice, randomTable, randomTheme, withExceptions, starterNames } from '../../../core/tests/random';
+import { type Theme } from '../../../core/theme';
 import type { Table } from '../../../core/table';
 
 const WIDTH = 900;
@@ -53,7 +54,7 @@ function pageOf(theme: Theme, table: Table, visitor = false): CompiledPage {
     ],
   };
   const compiled = compilePage(
-    { page, tables: new Map([['t', table]]), themes: new Map([['h', { key: 'case', theme }]]) },
+    { page, tables: new Map([['t', table]]), themes: new Map([['h', { key: 'case', view: viewOf(theme) }]]) },
     { stylesheet: '', siteName: 'The practice site' },
   );
   // Font files are not served here.
@@ -232,7 +233,11 @@ describe('A page that weighs what its house stylesheet asks for', () => {
   const starters = starterNames.flatMap((base) =>
     [false, true].map((visitor) => () => {
       const d = dice(base.length * 7 + (visitor ? 1 : 0));
-      return pageOf({ format: 'zest-theme/1', name: base, base, swatches: [], values: {} }, withExceptions(d, randomTable(d)), visitor);
+      return pageOf(
+        { format: 'zest-theme/2', name: base, base: { starter: base, version: 1 }, swatches: [], values: {} },
+        withExceptions(d, randomTable(d)),
+        visitor,
+      );
     }),
   );
   const made: CompiledPage[] = [];

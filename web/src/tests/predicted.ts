@@ -4,7 +4,7 @@ import { iconAddress, icons, pictures } from '../../../core/media';
 import { fillLayers, inkOf } from '../../../core/paint';
 import { ORDINARY_PAGE, fontSize, resolve, resolveAt, toPx, winnerAt } from '../../../core/resolve';
 import { ORDINARY_BAND, padOf, slotOf, type Band, type GridCell, type Table } from '../../../core/table';
-import { partOf, propertyOf, type ConditionName, type PartName, type PropertyName, type Slot, type Theme } from '../../../core/theme';
+import { partOf, propertyOf, type ConditionName, type PartName, type PropertyName, type Slot, type ThemeView } from '../../../core/theme';
 
 /** Everything about one cell that core says and Chromium can be asked for, in the same words. */
 export type Facts = Readonly<Record<string, string | number>>;
@@ -17,28 +17,28 @@ const borderFact = (line: Line | undefined): string =>
   line === undefined || line.style === 'none' || line.style === 'hidden' ? 'none' : `${line.width} ${line.style} ${colourFact(line.rgba)}`;
 
 /** What core says of a cell. `shown` paints a declared value as the browser does, so that only who wins is compared. */
-export function predictCell(theme: Theme, table: Table, cell: GridCell, held: readonly ConditionName[], shown: Shown): Facts {
-  const slot = slotOf(table, cell, held, bandOf(theme));
-  const lines = cellLines(theme, table, cell);
+export function predictCell(view: ThemeView, table: Table, cell: GridCell, held: readonly ConditionName[], shown: Shown): Facts {
+  const slot = slotOf(table, cell, held, bandOf(view));
+  const lines = cellLines(view, table, cell);
   const number = slot.also?.includes('numbers') ?? false;
   // Digits that are not seen take the place of an icon behind the number.
-  const isPadded = number && padOf(table, cell) !== '' && atRest(theme, 'numbers', 'decimals') === 'aligned';
+  const isPadded = number && padOf(table, cell) !== '' && atRest(view, 'numbers', 'decimals') === 'aligned';
   return {
-    ...predictText(theme, slot),
-    fill: colourFact(flattened(theme, slot)),
+    ...predictText(view, slot),
+    fill: colourFact(flattened(view, slot)),
     top: borderFact(lines.top),
     start: borderFact(lines.start),
     end: 'none',
     bottom: 'none',
-    valign: word(theme, slot, 'valign'),
-    wrap: word(theme, slot, 'wrap'),
-    figures: word(theme, slot, 'figures'),
-    height: shown('height', word(theme, slot, 'row-height')),
-    ...(slot.part === 'row-headers' || slot.part === 'group-headings' ? { width: shown('width', atRest(theme, 'row-headers', 'width')) } : {}),
-    ...(cell.text === '' ? { before: 'none', after: 'none' } : predictIcon(theme, slot)),
+    valign: word(view, slot, 'valign'),
+    wrap: word(view, slot, 'wrap'),
+    figures: word(view, slot, 'figures'),
+    height: shown('height', word(view, slot, 'row-height')),
+    ...(slot.part === 'row-headers' || slot.part === 'group-headings' ? { width: shown('width', atRest(view, 'row-headers', 'width')) } : {}),
+    ...(cell.text === '' ? { before: 'none', after: 'none' } : predictIcon(view, slot)),
     ...(isPadded ? { after: 'none' } : {}),
-    ...predictPicture(theme, slot, shown),
-    'group picture': groupPicture(theme, cell),
+    ...predictPicture(view, slot, shown),
+    'group picture': groupPicture(view, cell),
     pad: isPadded ? padOf(table, cell) : 'none',
   };
 }
@@ -46,15 +46,15 @@ export function predictCell(theme: Theme, table: Table, cell: GridCell, held: re
 /** A declared value as the browser computes it on a bare element in the same place. */
 export type Shown = (property: string, css: string) => string;
 
-const atRest = (theme: Theme, part: PartName, name: PropertyName): string => resolveAt(theme, { part, condition: 'rest' }, name).css;
-export function bandOf(theme: Theme): Band {
-  const value = resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band');
+const atRest = (view: ThemeView, part: PartName, name: PropertyName): string => resolveAt(view, { part, condition: 'rest' }, name).css;
+export function bandOf(view: ThemeView): Band {
+  const value = resolveAt(view, { part: 'body-rows', condition: 'rest' }, 'band');
   return value.kind === 'band' ? value : ORDINARY_BAND;
 }
 
 /** The fill before the whole table's opacity, which is compared by itself. */
-const flattened = (theme: Theme, slot: Slot): Rgba => {
-  const { over, cell, row, group, table } = fillLayers(theme, slot);
+const flattened = (view: ThemeView, slot: Slot): Rgba => {
+  const { over, cell, row, group, table } = fillLayers(view, slot);
   return flatten(over, cell, row, group, table, WHITE);
 };
 
@@ -65,12 +65,12 @@ const pictureFact = (css: string): string => {
 };
 const iconFact = (css: string): string => icons.find(({ path }) => decodeURIComponent(css).includes(`'${path}'`))?.name ?? 'none';
 
-function predictPicture(theme: Theme, slot: Slot, shown: Shown): Facts {
+function predictPicture(view: ThemeView, slot: Slot, shown: Shown): Facts {
   // The table's own is below whatever the hand lays over it.
   const atRest = { ...slot, conditions: [] };
-  const own = winnerAt(theme, atRest, 'picture');
-  if (!own.excepted) return { picture: partPicture(theme, slot.part) };
-  const detail = (name: PropertyName): string => winnerAt(theme, atRest, name).value.css;
+  const own = winnerAt(view, atRest, 'picture');
+  if (!own.excepted) return { picture: partPicture(view, slot.part) };
+  const detail = (name: PropertyName): string => winnerAt(view, atRest, name).value.css;
   return {
     picture: pictureFact(own.value.css),
     'picture-size': `auto, ${shown('background-size', detail('picture-size'))}`,
@@ -78,32 +78,32 @@ function predictPicture(theme: Theme, slot: Slot, shown: Shown): Facts {
     'picture-position': `0% 0%, ${shown('background-position', detail('picture-position'))}`,
   };
 }
-const partPicture = (theme: Theme, part: PartName): string =>
-  partOf(part).depth > 1 && propertyOf('picture').parts.includes(part) ? pictureFact(atRest(theme, part, 'picture')) : 'none';
-const groupPicture = (theme: Theme, cell: GridCell): string =>
-  cell.section === 'body' ? 'none' : pictureFact(atRest(theme, cell.section === 'header' ? 'column-headers' : 'footer', 'picture'));
+const partPicture = (view: ThemeView, part: PartName): string =>
+  partOf(part).depth > 1 && propertyOf('picture').parts.includes(part) ? pictureFact(atRest(view, part, 'picture')) : 'none';
+const groupPicture = (view: ThemeView, cell: GridCell): string =>
+  cell.section === 'body' ? 'none' : pictureFact(atRest(view, cell.section === 'header' ? 'column-headers' : 'footer', 'picture'));
 
-function predictIcon(theme: Theme, slot: Slot): Facts {
+function predictIcon(view: ThemeView, slot: Slot): Facts {
   // The table's own stands before the text, whatever the hand does.
-  const own = winnerAt(theme, { ...slot, conditions: [] }, 'icon');
+  const own = winnerAt(view, { ...slot, conditions: [] }, 'icon');
   if (own.excepted) return { before: iconFact(iconAddress(own.excepted.values.icon ?? '') ?? 'none'), after: 'none' };
   if (!propertyOf('icon').parts.includes(slot.part)) return { before: 'none', after: 'none' };
-  const said = iconFact(iconAddress(resolve(theme, slot, 'icon').text) ?? 'none');
-  const side = resolve(theme, { part: slot.part, conditions: [] }, 'icon-side').value.css;
+  const said = iconFact(iconAddress(resolve(view, slot, 'icon').text) ?? 'none');
+  const side = resolve(view, { part: slot.part, conditions: [] }, 'icon-side').value.css;
   return { before: side === 'before' ? said : 'none', after: side === 'after' ? said : 'none' };
 }
 
-export function predictCaption(theme: Theme, { captionSide, captionAlign }: Table): Facts {
+export function predictCaption(view: ThemeView, { captionSide, captionAlign }: Table): Facts {
   const slot: Slot = { part: 'caption', conditions: [] };
-  const side = { '': atRest(theme, 'caption', 'side'), above: 'top', below: 'bottom' }[captionSide];
+  const side = { '': atRest(view, 'caption', 'side'), above: 'top', below: 'bottom' }[captionSide];
   const below = side === 'bottom';
-  const line = borderFact(lineAt(theme, 'under-caption'));
-  const text = predictText(theme, slot);
-  const isTurned = side !== atRest(theme, 'caption', 'side');
+  const line = borderFact(lineAt(view, 'under-caption'));
+  const text = predictText(view, slot);
+  const isTurned = side !== atRest(view, 'caption', 'side');
   return {
     ...text,
     ...(isTurned ? { 'padding-top': text['padding-bottom'] ?? 0, 'padding-bottom': text['padding-top'] ?? 0 } : {}),
-    fill: colourFact(flatten(fillLayers(theme, slot).table, WHITE)),
+    fill: colourFact(flatten(fillLayers(view, slot).table, WHITE)),
     side,
     ...(captionAlign === '' ? {} : { align: captionAlign }),
     top: below ? line : 'none',
@@ -111,9 +111,9 @@ export function predictCaption(theme: Theme, { captionSide, captionAlign }: Tabl
   };
 }
 
-export function predictTable(theme: Theme, shown: Shown): Facts {
-  const { top, end, bottom, start } = outerLines(theme);
-  const value = (name: PropertyName): string => atRest(theme, 'table', name);
+export function predictTable(view: ThemeView, shown: Shown): Facts {
+  const { top, end, bottom, start } = outerLines(view);
+  const value = (name: PropertyName): string => atRest(view, 'table', name);
   const pictured = value('picture') !== 'none';
   return {
     top: borderFact(top),
@@ -134,47 +134,47 @@ export function predictTable(theme: Theme, shown: Shown): Facts {
 }
 
 /** What core says of a link, a button or an icon in a cell, or of a bar around the table. */
-export function predictThing(theme: Theme, slot: Slot, shown: Shown): Facts {
+export function predictThing(view: ThemeView, slot: Slot, shown: Shown): Facts {
   const has = (name: PropertyName): boolean => propertyOf(name).parts.includes(slot.part);
-  const facts: Record<string, string | number> = { ink: colourFact(inkOf(theme, slot)), size: round(fontSize(theme, slot)) };
+  const facts: Record<string, string | number> = { ink: colourFact(inkOf(view, slot)), size: round(fontSize(view, slot)) };
   const tell = (name: PropertyName, key: string, css: string): void => {
-    if (has(name)) facts[key] = shown(css, word(theme, slot, name));
+    if (has(name)) facts[key] = shown(css, word(view, slot, name));
   };
   tell('radius', 'radius', 'border-top-left-radius');
   tell('shadow', 'shadow', 'box-shadow');
   tell('underline', 'underline', 'text-decoration-line');
-  if (has('fill')) facts['fill'] = colourFact(resolvedColour(theme, slot));
+  if (has('fill')) facts['fill'] = colourFact(resolvedColour(view, slot));
   if (has('edge')) {
-    const edge = resolve(theme, slot, 'edge').value;
+    const edge = resolve(view, slot, 'edge').value;
     facts['edge'] = edge.kind === 'line' ? borderFact(edge) : 'none';
   }
-  if (has('shown')) facts['shown'] = atRest(theme, slot.part, 'shown');
-  if (has('weight') && word(theme, slot, 'weight') !== 'inherit' && slot.part !== 'links' && slot.part !== 'buttons')
-    facts['weight'] = word(theme, slot, 'weight');
+  if (has('shown')) facts['shown'] = atRest(view, slot.part, 'shown');
+  if (has('weight') && word(view, slot, 'weight') !== 'inherit' && slot.part !== 'links' && slot.part !== 'buttons')
+    facts['weight'] = word(view, slot, 'weight');
   return facts;
 }
 
-const resolvedColour = (theme: Theme, slot: Slot): Rgba => {
-  const { value } = resolve(theme, slot, 'fill');
+const resolvedColour = (view: ThemeView, slot: Slot): Rgba => {
+  const { value } = resolve(view, slot, 'fill');
   return value.kind === 'colour' ? value.rgba : TRANSPARENT;
 };
 
-const word = (theme: Theme, slot: Slot, name: PropertyName): string => resolve(theme, slot, name).value.css;
+const word = (view: ThemeView, slot: Slot, name: PropertyName): string => resolve(view, slot, name).value.css;
 
-function predictText(theme: Theme, slot: Slot): Facts {
-  const size = fontSize(theme, slot);
-  const px = (name: PropertyName): number => round(toPx(resolve(theme, slot, name).value, size, ORDINARY_PAGE));
-  const page = (name: PropertyName, ordinary: string): string => (word(theme, slot, name) === 'inherit' ? ordinary : word(theme, slot, name));
-  const leading = resolve(theme, slot, 'line-height').value;
-  const spacing = resolve(theme, slot, 'letter-spacing').value;
+function predictText(view: ThemeView, slot: Slot): Facts {
+  const size = fontSize(view, slot);
+  const px = (name: PropertyName): number => round(toPx(resolve(view, slot, name).value, size, ORDINARY_PAGE));
+  const page = (name: PropertyName, ordinary: string): string => (word(view, slot, name) === 'inherit' ? ordinary : word(view, slot, name));
+  const leading = resolve(view, slot, 'line-height').value;
+  const spacing = resolve(view, slot, 'letter-spacing').value;
   return {
-    ink: colourFact(inkOf(theme, slot)),
+    ink: colourFact(inkOf(view, slot)),
     font: page('font', 'page').replace(/"/g, ''),
     size: round(size),
     weight: page('weight', '400'),
     slant: page('slant', 'normal'),
     case: page('case', 'none'),
-    align: word(theme, slot, 'align'),
+    align: word(view, slot, 'align'),
     leading: leading.kind === 'number' ? round(leading.amount * size) : leading.kind === 'length' ? px('line-height') : 'normal',
     spacing: spacing.kind === 'length' && spacing.amount !== 0 ? round(toPx(spacing, size)) : 'normal',
     'padding-top': px('padding-top'),

@@ -1,8 +1,9 @@
+import { viewOf } from '../../../core/tests/themes';
 import { besideOf, element, frameRules, framedTable, themeCss, visitedTable, visitorRules, writeCss, writeHtml } from '../../../core/compile';
 import { PLAIN_VISITOR } from '../../../core/page';
 import { gridOf, heldOn, sectionRows, type GridCell, type Held, type Table } from '../../../core/table';
-import { starterNames, type Theme } from '../../../core/theme';
-import { dice, randomTable, randomTheme, withExceptions, type Dice } from '../../../core/tests/random';
+import { type Theme } from '../../../core/theme';
+import { dice, randomTable, randomTheme, withExceptions, type Dice, starterNames } from '../../../core/tests/random';
 import { dress } from '../../../runtime/dress';
 import { differences, observeCell, predictCell, type Shown } from './predicted';
 
@@ -22,7 +23,11 @@ function published(d: Dice, isLean: boolean): Case {
   const visitor = { ...PLAIN_VISITOR, pageRows: d.pick([0, 2, 3]) };
   const options = { id: 'case', theme: 'case', sortable: true, slots: true };
   const markup = visitedTable(framedTable(table, options), table, visitor, { id: 'case', theme: 'case' });
-  const css = writeCss([...frameRules, ...visitorRules, ...themeCss(theme, { key: 'case', around: true, lean: isLean, beside: besideOf([table]) })]);
+  const css = writeCss([
+    ...frameRules,
+    ...visitorRules,
+    ...themeCss(viewOf(theme), { key: 'case', around: true, lean: isLean, beside: besideOf([table]) }),
+  ]);
   const host = document.createElement('div');
   const shadow = host.attachShadow({ mode: 'open' });
   shadow.innerHTML = `<style>:host{all:initial;font:16px/normal page;color:#000}${css}</style>${writeHtml(element('div', {}, markup))}`;
@@ -102,7 +107,7 @@ function disagreements({ theme, table, box }: Case): readonly string[] {
     .flatMap((cell) => {
       const at = elementOf(cell);
       if (!at) return [`no cell for ${cell.row} ${cell.column}`];
-      const predicted = predictCell(theme, shown, cell, heldOn(shown, cell, held), paintIn(box, known, getComputedStyle(at).fontSize));
+      const predicted = predictCell(viewOf(theme), shown, cell, heldOn(shown, cell, held), paintIn(box, known, getComputedStyle(at).fontSize));
       const leave = (facts: Readonly<Record<string, string | number>>): Readonly<Record<string, string | number>> =>
         Object.fromEntries(Object.entries(facts).filter(([name]) => !elsewhere.includes(name)));
       return differences(`cell ${cell.row} ${cell.column}`, leave(predicted), leave(observeCell(at)));

@@ -1,21 +1,19 @@
 import { ChangeDetectionStrategy, Component, ElementRef, effect, inject, input, type OnInit } from '@angular/core';
 import {
-  arrangementRules,
-  besideOf,
+  besideIn,
   boxed,
-  byWidth,
   frameRules,
   framedTable,
   leavesOut,
+  sheetOf,
   stacks,
   tableRules,
-  themeCss,
   turns,
   writeCss,
   writeHtml,
 } from '../../../../core/compile';
-import { turnedTable, type Table } from '../../../../core/table';
-import type { Theme } from '../../../../core/theme';
+import type { Table } from '../../../../core/table';
+import type { ThemeView } from '../../../../core/theme';
 
 /** A dressed table as it is in a container of some px, drawn smaller: a picture, which has no roles. */
 @Component({
@@ -26,7 +24,7 @@ import type { Theme } from '../../../../core/theme';
   host: { 'aria-hidden': 'true', inert: '', '[style.width.px]': 'width() * scale()' },
 })
 export class DressedAt implements OnInit {
-  readonly theme = input.required<Theme>();
+  readonly view = input.required<ThemeView>();
   readonly table = input.required<Table>();
   /** Width of the container in px. */
   readonly width = input.required<number>();
@@ -40,19 +38,14 @@ export class DressedAt implements OnInit {
 
   constructor() {
     effect(() => {
-      const [theme, table] = [this.theme(), this.table()];
-      const beside = besideOf([table, ...(turns(theme) ? [turnedTable(table) ?? table] : [])]);
+      const [view, table] = [this.view(), this.table()];
       const css = writeCss(
-        [
-          ...frameRules,
-          ...byWidth(theme, (at) => [...themeCss(at, { key: 'shown', beside }), ...arrangementRules(at, 'shown', beside.exceptions)]),
-          ...tableRules(table, 'table'),
-        ],
+        [...frameRules, ...sheetOf(view, { use: 'picture', key: 'shown', beside: besideIn(view, [table]) }), ...tableRules(table, 'table')],
         'compact',
       );
       this.sheet.replaceSync(`:host{color:#000;font:16px/1.4 ${this.font()}}table{width:100%}${css}`);
       this.content.innerHTML = writeHtml(
-        boxed(framedTable(table, { id: 'shown', theme: 'shown', labelled: stacks(theme), fewer: leavesOut(theme), turned: turns(theme) })),
+        boxed(framedTable(table, { id: 'shown', theme: 'shown', labelled: stacks(view), fewer: leavesOut(view), turned: turns(view) })),
         'compact',
       );
     });

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, computed, effect, inject, input, signal, type OnInit } from '@angular/core';
-import { besideOf, frameRules, tableElement, tableRules, themeCss, writeCss, writeHtml } from '../../../../core/compile';
+import { besideOf, frameRules, tableElement, sheetOf, tableRules, writeCss, writeHtml } from '../../../../core/compile';
 import { needsContainer, type Table } from '../../../../core/table';
-import type { Theme } from '../../../../core/theme';
+import type { ThemeView } from '../../../../core/theme';
 import { Turns } from './turns';
 
 /**
@@ -16,7 +16,7 @@ import { Turns } from './turns';
   host: { 'aria-hidden': 'true', inert: '' },
 })
 export class Dressed implements OnInit {
-  readonly theme = input.required<Theme | undefined>();
+  readonly view = input.required<ThemeView | undefined>();
   readonly table = input.required<Table>();
   /** Share of the real size. */
   readonly scale = input(0.62);
@@ -27,8 +27,8 @@ export class Dressed implements OnInit {
   /** Nothing is compiled before it comes near the window's view: a library may hold hundreds. Drawing it is a turn of its own. */
   private readonly turn = signal<'none' | 'compile' | 'draw'>('none');
   private readonly css = computed(() => {
-    const theme = this.theme();
-    const rules = theme ? themeCss(theme, { key: 'shown', beside: besideOf([this.table()]) }) : [];
+    const view = this.view();
+    const rules = view ? sheetOf(view, { use: 'card', key: 'shown', beside: besideOf([this.table()]) }) : [];
     const container = needsContainer(this.table()) ? ';container-type:inline-size' : '';
     return `:host{color:#000}div{font:16px/1.4 system-ui,sans-serif;zoom:${this.scale()}${container}}table{width:100%}${writeCss([...frameRules, ...rules, ...tableRules(this.table(), 'table')], 'compact')}`;
   });

@@ -72,6 +72,7 @@ import { HouseFindings } from './house-findings';
 import { ThreeWidths } from './three-widths';
 import { UnderHouse } from './under-house';
 import { VisitorForm } from './visitor-form';
+import { ThemeViews } from '../controls/theme-views';
 
 type LiveState = KeptPage['live'];
 
@@ -104,6 +105,7 @@ type LiveState = KeptPage['live'];
 export class PageEditor implements OnInit {
   readonly id = input.required<string>();
   private readonly api = inject(Api);
+  private readonly views = inject(ThemeViews);
   private readonly deleting = inject(Deleting);
   private readonly snackBar = inject(MatSnackBar);
   private readonly publisher = inject(Publisher);
@@ -146,13 +148,13 @@ export class PageEditor implements OnInit {
   protected readonly preview = computed<PageInput | undefined>(() => {
     const page = this.page();
     if (!page) return undefined;
-    const themes = new Map(this.themes().map(({ id, key, document }) => [id, { key, theme: document }]));
+    const themes = new Map(this.themes().map(({ id, key, document }) => [id, { key, view: this.views.of(document) }]));
     // A held edition that is on its way, or gone, is seen as the theme is now.
     for (const block of tablesOn(dressed(page, undefined))) {
       const now = block.held === undefined ? undefined : themes.get(block.theme);
       if (block.held === undefined || !now) continue;
       const held = this.heldThemes().get(themeRef(block));
-      themes.set(themeRef(block), held ? { key: heldKey(now.key, block.held), theme: held } : now);
+      themes.set(themeRef(block), held ? { key: heldKey(now.key, block.held), view: this.views.of(held) } : now);
     }
     const site = siteDress([page, ...this.otherPages()]);
     return { page, tables: new Map([...this.fullTables(), ...this.heldTables()]), themes, site };

@@ -14,6 +14,7 @@ import { Api, type KeptPage, type KeptTheme } from '../documents/api';
 import { HouseFindings } from './house-findings';
 import { Preview } from './preview';
 import { UnderHouse } from './under-house';
+import { ThemeViews } from '../controls/theme-views';
 
 /** The site's house stylesheet: one of those that ship or one's own, seen on a page before the site takes it. */
 @Component({
@@ -26,6 +27,7 @@ import { UnderHouse } from './under-house';
 })
 export class HouseView {
   private readonly api = inject(Api);
+  private readonly views = inject(ThemeViews);
   private readonly deleting = inject(Deleting);
   private readonly snackBar = inject(MatSnackBar);
   protected readonly under = inject(UnderHouse);
@@ -45,7 +47,11 @@ export class HouseView {
   protected readonly preview = computed<PageInput | undefined>(() => {
     const page = this.page();
     if (!page || this.themes().length === 0) return undefined;
-    return { page, tables: this.tables(), themes: new Map(this.themes().map(({ id, key, document }) => [id, { key, theme: document }])) };
+    return {
+      page,
+      tables: this.tables(),
+      themes: new Map(this.themes().map(({ id, key, document }) => [id, { key, view: this.views.of(document) }])),
+    };
   });
   /** The stylesheet in sight, as text. */
   protected readonly source = computed(() => {

@@ -6,9 +6,10 @@ import { MatProgressBarModule } from '@angular/material/progress-bar';
 import { firstValueFrom, type Observable } from 'rxjs';
 import type { TableBlock } from '../../../../core/page';
 import { previewOf, type Table } from '../../../../core/table';
-import type { Theme } from '../../../../core/theme';
+import type { Theme, ThemeView } from '../../../../core/theme';
 import { Dressed } from '../controls/dressed';
 import { Api, type Follower } from '../documents/api';
+import { ThemeViews } from '../controls/theme-views';
 
 export interface Publishing {
   readonly kind: 'themes' | 'tables';
@@ -20,7 +21,7 @@ export interface Publishing {
 /** A placed table as it is live and as it would be. */
 interface Picture {
   readonly table: Table;
-  readonly theme: Theme | undefined;
+  readonly view: ThemeView | undefined;
 }
 interface Pair {
   readonly name: string;
@@ -44,6 +45,7 @@ export class PublishDialog {
   protected readonly data = inject<Publishing>(MAT_DIALOG_DATA);
   private readonly dialog = inject<MatDialogRef<PublishDialog, readonly string[]>>(MatDialogRef);
   private readonly api = inject(Api);
+  private readonly views = inject(ThemeViews);
   private readonly held = signal<ReadonlySet<string>>(new Set());
   /** Pictures of placements, by page and block, as they come in. */
   private readonly pairs = signal<ReadonlyMap<string, Pair>>(new Map());
@@ -86,15 +88,15 @@ export class PublishDialog {
   private async pairFor(block: TableBlock): Promise<Pair> {
     const [liveTable, liveTheme] = await Promise.all([this.newestTable(block.table), this.newestTheme(block.theme)]);
     const draft = await this.once(`table ${block.table}`, this.api.tablePreview(block.table));
-    const now = liveTable && { table: liveTable, theme: liveTheme };
+    const now = liveTable && { table: liveTable, view: liveTheme };
     const then =
       this.data.kind === 'tables'
-        ? { table: draft.document, theme: liveTheme }
+        ? { table: draft.document, view: liveTheme }
         : {
             table: liveTable ?? draft.document,
-            theme: (await this.once(`theme ${this.data.id}`, this.api.get<Theme>('themes', this.data.id))).document,
+            view: this.views.of((await this.once(`theme ${this.data.id}`, this.api.get<Theme>('themes', this.data.id))).document),
           };
-    const short = ({ table, theme }: Picture): Picture => ({ table: previewOf(table, ROWS), theme });
+    const short = ({ table, view }: Picture): Picture => ({ table: previewOf(table, ROWS), view });
     return { name: draft.document.name, now: now && short(now), then: short(then) };
   }
 
@@ -102,10 +104,10 @@ export class PublishDialog {
     const [newest] = await this.once(`editions ${id}`, this.api.editions(id, 'tables'));
     return newest && this.once(`edition ${id}`, this.api.tableEdition(id, newest.number));
   }
-  private async newestTheme(id: string): Promise<Theme | undefined> {
+  private async newestTheme(id: string): Promise<ThemeView | undefined> {
     if (id === '') return undefined;
     const [newest] = await this.once(`theme editions ${id}`, this.api.editions(id));
-    return newest && this.once(`theme edition ${id}`, this.api.edition(id, newest.number));
+    return newest && this.views.of(await this.once(`theme edition ${id}`, this.api.edition(id, newest.number)));
   }
   private once<T>(key: string, request: Observable<T>): Promise<T> {
     const known = this.fetched.get(key) ?? firstValueFrom(request);

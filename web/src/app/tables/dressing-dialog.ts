@@ -17,12 +17,12 @@ import {
   type DressingSetting,
   type Table,
 } from '../../../../core/table';
-import { lookOf, propertyOf, type Theme } from '../../../../core/theme';
+import { propertyOf, type ThemeView } from '../../../../core/theme';
 import { Dressed } from '../controls/dressed';
 
 export interface DressingData {
   readonly table: Table;
-  readonly theme: Theme | undefined;
+  readonly view: ThemeView | undefined;
   /** The one that is open at first; empty for the first. */
   readonly open: string;
 }
@@ -108,7 +108,7 @@ export class DressingDialog {
         ),
     );
   });
-  protected readonly swatches = computed(() => (this.data.theme ? lookOf(this.data.theme).swatches.map(({ name }) => name) : []));
+  protected readonly swatches = computed(() => (this.data.view ? this.data.view.swatches.map(({ name }) => name) : []));
   protected readonly used = computed(() => {
     const was = this.current()?.was ?? '';
     return was === '' ? 0 : this.data.table.exceptions.filter(({ dressing }) => dressing === was).length;
@@ -173,14 +173,14 @@ export class DressingDialog {
   }
 
   private problemOf(name: DressingSetting, text: string): string {
-    const theme = this.data.theme;
+    const { view } = this.data;
     if (name === 'least' || name === 'most') return Number.isFinite(Number(text.replace(',', '.'))) ? '' : `“${text}” is no number.`;
     if (name === 'size') {
-      const read = theme && lookOf(theme).read(propertyOf('padding-top'), text);
+      const read = view?.read(propertyOf('padding-top'), text);
       return !read || read.ok ? '' : `“${text}” is no size. Write a length as 1em, 24px or 1.5rem.`;
     }
     if (name === 'colour' || name === 'quiet' || name === 'ink') {
-      const read = theme && lookOf(theme).read(propertyOf('ink'), text);
+      const read = view?.read(propertyOf('ink'), text);
       return !read || read.ok ? '' : (read.problems[0]?.say ?? '');
     }
     if (name === 'colours' && coloursOf(text).length === 0) return 'Write each value with its colour: open = deep; late = #b3261e.';

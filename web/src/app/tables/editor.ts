@@ -65,6 +65,7 @@ import type { Carried } from './strip';
 import type { TextData } from './text-dialog';
 import { Looks } from './looks';
 import { Structure } from './structure';
+import { ThemeViews } from '../controls/theme-views';
 
 /** Another way to do what was just done. */
 interface Instead {
@@ -83,6 +84,7 @@ interface Instead {
 export class TableEditor implements OnInit {
   readonly id = input.required<string>();
   private readonly api = inject(Api);
+  private readonly views = inject(ThemeViews);
   private readonly deleting = inject(Deleting);
   private readonly dialog = inject(MatDialog);
   private readonly publisher = inject(Publisher);
@@ -116,7 +118,10 @@ export class TableEditor implements OnInit {
   /** What is chosen in the grid, and that in rows of the table. */
   protected readonly seen = signal<Choice>({ row: 0, column: 0, toRow: 0, toColumn: 0 });
   protected readonly choice = computed(() => this.finding.inTable(this.seen()));
-  protected readonly theme = computed(() => this.themes().find(({ id }) => id === this.table()?.theme)?.document);
+  protected readonly view = computed(() => {
+    const theme = this.themes().find(({ id }) => id === this.table()?.theme)?.document;
+    return theme && this.views.of(theme);
+  });
   protected readonly size = computed(() => {
     const table = this.table();
     return table ? `${heightOf(table).toLocaleString('en')} rows, ${widthOf(table)} columns` : '';

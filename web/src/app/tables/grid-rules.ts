@@ -1,7 +1,7 @@
 import { computed, type Signal } from '@angular/core';
-import { besideOf, frameRules, pinnedRules, themeCss, type CssNode } from '../../../../core/compile';
+import { besideOf, frameRules, sheetOf, type CssNode } from '../../../../core/compile';
 import type { Table } from '../../../../core/table';
-import type { Theme } from '../../../../core/theme';
+import type { ThemeView } from '../../../../core/theme';
 
 type Own = Pick<Table, 'exceptions' | 'dressings'>;
 
@@ -10,8 +10,7 @@ export const ownLooks = (table: Signal<Table>): Signal<Own> =>
   computed(() => table(), { equal: (a, b) => a.exceptions === b.exceptions && a.dressings === b.dressings });
 
 /** The stylesheet that dresses the grid: the theme's, with the looks that this table has beside it. */
-export function gridRules(theme: Theme | undefined, own: Own): readonly CssNode[] {
-  if (!theme) return frameRules;
-  const beside = besideOf([own]);
-  return [...frameRules, ...themeCss(theme, { key: 'edited', beside }), ...pinnedRules(theme, 'edited', beside.exceptions)];
+export function gridRules(view: ThemeView | undefined, own: Own): readonly CssNode[] {
+  if (!view) return frameRules;
+  return [...frameRules, ...sheetOf(view, { use: 'grid', key: 'edited', beside: besideOf([own]) })];
 }

@@ -35,7 +35,7 @@ import {
   type Table,
 } from '../../../../core/table';
 import { clipboardOf } from '../../../../core/clipboard';
-import type { Theme } from '../../../../core/theme';
+import type { ThemeView } from '../../../../core/theme';
 import { Markup } from '../controls/markup';
 import { gridRules, ownLooks } from './grid-rules';
 import { growChoice, type Choice } from './choice';
@@ -76,7 +76,7 @@ const REST = 80;
 })
 export class Grid implements AfterViewInit, OnDestroy {
   readonly table = input.required<Table>();
-  readonly theme = input<Theme>();
+  readonly view = input<ThemeView>();
   /** Another number says that totals have come. */
   readonly totals = input(0);
   readonly typed = output<{ row: number; column: number; text: string }>();
@@ -116,8 +116,8 @@ export class Grid implements AfterViewInit, OnDestroy {
   private readonly size = computed(() => (this.isGrown() ? this.wholeSize() : this.steps() * STEP_ROWS));
   private readonly around = signal(0);
   private readonly every = computed(() => {
-    const theme = this.theme();
-    const band = theme ? resolveAt(theme, { part: 'body-rows', condition: 'rest' }, 'band') : undefined;
+    const view = this.view();
+    const band = view ? resolveAt(view, { part: 'body-rows', condition: 'rest' }, 'band') : undefined;
     return band?.kind === 'band' ? Math.min(band.every, LEAST_ROWS) : 2;
   });
   protected readonly seen = computed<Seen>(
@@ -169,7 +169,7 @@ export class Grid implements AfterViewInit, OnDestroy {
     const shadow = this.element.shadowRoot;
     if (shadow) shadow.adoptedStyleSheets = [...shadow.adoptedStyleSheets, this.sheet];
     effect(() => {
-      this.sheet.replaceSync(writeCss(gridRules(this.theme(), this.own()), 'compact'));
+      this.sheet.replaceSync(writeCss(gridRules(this.view(), this.own()), 'compact'));
     });
     effect(() => this.chosen.emit(this.choice()));
     // What is in the document, and how wide columns are, moves the strips' handles; the table's own size alone does not tell.
@@ -181,7 +181,7 @@ export class Grid implements AfterViewInit, OnDestroy {
     // Another number of columns, or another look, asks for other widths.
     effect(() => {
       widthOf(this.table());
-      this.theme();
+      this.view();
       untracked(() => this.heldWidths.set([]));
     });
   }

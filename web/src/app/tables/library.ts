@@ -6,7 +6,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import { tableKinds, textsOf, type Table } from '../../../../core/table';
-import type { Theme } from '../../../../core/theme';
+import type { ThemeView } from '../../../../core/theme';
 import { CardWall } from '../controls/card-wall';
 import { tablesOn } from '../../../../core/page';
 import { Deleting } from '../controls/deleting';
@@ -15,6 +15,7 @@ import { askName } from '../controls/name-dialog';
 import { Api, type KeptTable, type KeptTheme } from '../documents/api';
 import { FreshNotes } from './fresh-notes';
 import type { NewTable, NewTableDialog } from './new-table-dialog';
+import { ThemeViews } from '../controls/theme-views';
 
 @Component({
   selector: 'zest-table-library',
@@ -48,7 +49,7 @@ import type { NewTable, NewTableDialog } from './new-table-dialog';
       <zest-card-wall label="Tables" [items]="found()">
         <ng-template let-table>
           <div class="card" role="listitem">
-            <div class="picture"><zest-dressed [theme]="themeOf(table)" [table]="table.document" [scale]="0.5" /></div>
+            <div class="picture"><zest-dressed [view]="viewOf(table)" [table]="table.document" [scale]="0.5" /></div>
             <div class="foot">
               <div class="names">
                 <h2>
@@ -85,6 +86,7 @@ import type { NewTable, NewTableDialog } from './new-table-dialog';
 })
 export class TableLibrary {
   private readonly api = inject(Api);
+  private readonly views = inject(ThemeViews);
   private readonly router = inject(Router);
   private readonly dialog = inject(MatDialog);
   private readonly deleting = inject(Deleting);
@@ -108,7 +110,7 @@ export class TableLibrary {
         kind,
         caption,
         ...rows.slice(0, headerRows).flatMap(textsOf),
-        this.themeOf(table)?.name ?? '',
+        this.viewOf(table)?.theme.name ?? '',
         ...(this.pages().get(table.id) ?? []),
       ]
         .join(' ')
@@ -121,7 +123,10 @@ export class TableLibrary {
     void this.load();
   }
 
-  protected themeOf = (table: KeptTable): Theme | undefined => this.themes().get(table.document.theme)?.document;
+  protected viewOf(table: KeptTable): ThemeView | undefined {
+    const theme = this.themes().get(table.document.theme)?.document;
+    return theme && this.views.of(theme);
+  }
 
   protected async load(): Promise<void> {
     const [themes, tables, pages] = await Promise.all([

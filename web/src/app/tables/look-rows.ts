@@ -18,7 +18,7 @@ import {
   type GridCell,
   type Table,
 } from '../../../../core/table';
-import { bundleText, bundles, exceptionProperties, propertyOf, starterOf, type PropertyName, type Slot, type Theme } from '../../../../core/theme';
+import { bundleText, bundles, exceptionProperties, propertyOf, type PropertyName, type Slot, type ThemeView } from '../../../../core/theme';
 import { sidesOf, type RowName } from '../values/rows';
 import { bandOf } from './band';
 
@@ -53,13 +53,13 @@ function cellFor(table: Table, kind: ExceptionKind, { row, column }: Chosen): Gr
   const inside = (n: number, count: number): number => Math.max(0, Math.min(n, count - 1));
   return gridOf(table).at(inside(at, heightOf(table)), inside(column, widthOf(table)));
 }
-export const slotFor = (theme: Theme, table: Table, kind: ExceptionKind, choice: Chosen): Slot =>
-  slotOf(table, cellFor(table, kind, choice), [], bandOf(theme));
+export const slotFor = (view: ThemeView, table: Table, kind: ExceptionKind, choice: Chosen): Slot =>
+  slotOf(table, cellFor(table, kind, choice), [], bandOf(view));
 
 /** The line on an edge of a cell, whoever draws it; undefined for a property that is none. The table's outside is the theme's alone. */
-function edgeLine(theme: Theme, table: Table, cell: GridCell, name: string): string | undefined {
+function edgeLine(view: ThemeView, table: Table, cell: GridCell, name: string): string | undefined {
   if (name !== 'line-above' && name !== 'line-before') return undefined;
-  const { top, start } = cellEdges(theme, table, cell);
+  const { top, start } = cellEdges(view, table, cell);
   const line = (name === 'line-above' ? top : start)?.line;
   if (line === undefined) return 'the table’s own';
   return line.style === 'none' ? 'none' : `${line.width}px ${line.style}${line.swatch ? ` ${line.swatch}` : ''}`;
@@ -75,9 +75,9 @@ export function placesIn(kind: ExceptionKind, choice: Chosen): LookPlaces | unde
   return count > LIMITS.exceptions ? undefined : placesOf(kind, choice);
 }
 
-export function lookRows(theme: Theme, table: Table, kind: ExceptionKind, choice: Chosen, places: LookPlaces, search: string): readonly LookRow[] {
+export function lookRows(view: ThemeView, table: Table, kind: ExceptionKind, choice: Chosen, places: LookPlaces, search: string): readonly LookRow[] {
   const cell = cellFor(table, kind, choice);
-  const slot = slotOf(table, cell, [], bandOf(theme));
+  const slot = slotOf(table, cell, [], bandOf(view));
   const found = places.map(({ row, column }) => exceptionAt(table, row, column));
   const wanted = search.trim().toLowerCase();
   return lookRowNames
@@ -85,9 +85,9 @@ export function lookRows(theme: Theme, table: Table, kind: ExceptionKind, choice
     .map((name): LookRow => {
       const properties = sidesOf(name);
       const owns = new Set(found.map((each) => ownText(each, name)));
-      const holding = properties.map((property) => resolve(theme, slot, property));
+      const holding = properties.map((property) => resolve(view, slot, property));
       const [first] = holding;
-      const edge = edgeLine(theme, table, cell, name);
+      const edge = edgeLine(view, table, cell, name);
       const value = first?.value;
       return {
         name,
@@ -127,28 +127,28 @@ export interface LookStep {
   readonly say: string | undefined;
 }
 
-export function whyOf(theme: Theme, table: Table, kind: ExceptionKind, choice: Chosen, property: PropertyName): readonly LookStep[] {
+export function whyOf(view: ThemeView, table: Table, kind: ExceptionKind, choice: Chosen, property: PropertyName): readonly LookStep[] {
   const cell = cellFor(table, kind, choice);
   // Below a table's own line lies what the theme draws on that edge.
   const plain = { ...table, exceptions: [] };
-  const edge = edgeLine(theme, plain, cell, property);
-  const { top, start } = cellEdges(theme, plain, cell);
+  const edge = edgeLine(view, plain, cell, property);
+  const { top, start } = cellEdges(view, plain, cell);
   const under = property === 'line-above' ? top : start;
-  const ofTheme = `${under ? propertyOf(under.name).label : 'Outside'}, a line of ${theme.name}`;
-  return resolve(theme, slotOf(table, cell, [], bandOf(theme)), property).chain.map((link) => ({
-    where: edge !== undefined && link.source === 'initial' ? ofTheme : whereOf(theme, link),
+  const ofTheme = `${under ? propertyOf(under.name).label : 'Outside'}, a line of ${view.theme.name}`;
+  return resolve(view, slotOf(table, cell, [], bandOf(view)), property).chain.map((link) => ({
+    where: edge !== undefined && link.source === 'initial' ? ofTheme : whereOf(link),
     text: edge !== undefined && link.source === 'initial' ? edge : link.text,
     state: link.state,
     say: link.say,
   }));
 }
 
-function whereOf(theme: Theme, { source, place, excepted }: Link): string {
+function whereOf({ source, of, place, excepted }: Link): string {
   if (excepted) return `${placeOfException(excepted)}, here${excepted.always ? ', always' : ''}`;
   if (!place) return 'Nothing set';
   const where = placeInWords(place);
-  if (source === 'theme') return `${where}, in ${theme.name}`;
-  return source === 'base' ? `${where}, in ${starterOf(theme.base).name}` : `${where}, as every theme starts`;
+  if (source === 'theme') return `${where}, in ${of?.name ?? ''}`;
+  return source === 'base' ? `${where}, in ${of?.name ?? ''}` : `${where}, as every theme starts`;
 }
 
 /** An entry of the list of all exceptions: places that have the very same look stand together. */

@@ -25,7 +25,7 @@ import {
   type ExceptionKind,
   type Table,
 } from '../../../../core/table';
-import { lookOf, type Theme } from '../../../../core/theme';
+import type { ThemeView } from '../../../../core/theme';
 import { EditedLook } from '../values/edited-look';
 import { readRow, sidesOf, type RowName } from '../values/rows';
 import { suggestionsFor } from '../values/suggestions';
@@ -49,16 +49,12 @@ export class Looks implements EditedLook {
   private readonly dialog = inject(MatDialog);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   readonly table = input.required<Table>();
-  readonly theme = input.required<Theme | undefined>();
+  readonly view = input.required<ThemeView | undefined>();
   readonly choice = input.required<Chosen>();
   readonly changed = output<Asked>();
   /** Slots to go to. */
   readonly went = output<Chosen>();
 
-  readonly look = computed(() => {
-    const theme = this.theme();
-    return theme && lookOf(theme);
-  });
   protected readonly kinds = kinds;
   protected readonly kind = signal<ExceptionKind>('column');
   protected readonly search = signal('');
@@ -72,13 +68,13 @@ export class Looks implements EditedLook {
   private readonly all = computed(() => placesIn(this.kind(), this.choice()));
   private readonly places = computed(() => this.all() ?? []);
   protected readonly rows = computed(() => {
-    const theme = this.theme();
-    return theme ? lookRows(theme, this.table(), this.kind(), this.choice(), this.places(), this.search()) : [];
+    const view = this.view();
+    return view ? lookRows(view, this.table(), this.kind(), this.choice(), this.places(), this.search()) : [];
   });
   protected readonly why = computed(() => {
-    const theme = this.theme();
+    const view = this.view();
     const property = sidesOf(this.asked())[0];
-    return theme && property ? whyOf(theme, this.table(), this.kind(), this.choice(), property) : [];
+    return view && property ? whyOf(view, this.table(), this.kind(), this.choice(), property) : [];
   });
   protected readonly list = computed(() => listedLooks(this.table()));
   private readonly firstOne = computed(() => {
@@ -88,8 +84,8 @@ export class Looks implements EditedLook {
   protected readonly reaches = computed(() => (this.firstOne()?.reach ?? '') !== '');
   protected readonly hasOwn = computed(() => this.places().some(({ row, column }) => exceptionAt(this.table(), row, column)));
   protected readonly suggestions = computed(() => {
-    const look = this.look();
-    return look ? suggestionsFor(this.asked(), look) : [];
+    const view = this.view();
+    return view ? suggestionsFor(this.asked(), view) : [];
   });
   protected readonly label = labelOf;
   /** The dressing that all chosen places have; undefined where they differ. */
@@ -121,7 +117,7 @@ export class Looks implements EditedLook {
   protected async editDressings(): Promise<void> {
     const { DressingDialog } = await import('./dressing-dialog');
     const table = this.table();
-    const data: DressingData = { table, theme: this.theme(), open: this.worn() };
+    const data: DressingData = { table, view: this.view(), open: this.worn() };
     const made = await firstValueFrom(
       this.dialog.open<unknown, DressingData, MadeDressings>(DressingDialog, { width: '860px', maxWidth: '96vw', data }).afterClosed(),
     );
@@ -160,14 +156,14 @@ export class Looks implements EditedLook {
 
   /** Sets what was typed; an empty text falls back to the theme. False where it cannot be read. */
   protected type(row: RowName, typed: string, touches = ''): boolean {
-    const look = this.look();
-    if (!look) return false;
+    const view = this.view();
+    if (!view) return false;
     this.asked.set(row);
     if (typed.trim() === '') {
       this.clear(row);
       return true;
     }
-    const read = readRow(row, typed, look.vocabulary);
+    const read = readRow(row, typed, view.vocabulary);
     if (!read.ok) {
       this.wrong.set({ row, typed, say: read.problems[0] ? sayProblem(read.problems[0]) : '' });
       return false;

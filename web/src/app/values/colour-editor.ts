@@ -106,8 +106,8 @@ export class ColourEditor {
 
   protected readonly dropper = (window as unknown as EyeDropperWindow).EyeDropper;
   protected readonly swatches = computed(() => {
-    const look = this.state.look();
-    return [...(look?.vocabulary.swatches ?? [])].map(([name, rgba]) => ({ name, hex: toHex(rgba) }));
+    const view = this.state.view();
+    return [...(view?.vocabulary.swatches ?? [])].map(([name, rgba]) => ({ name, hex: toHex(rgba) }));
   });
   protected readonly parts = computed(() => {
     const match = /^(.+?)\s+(\d+(?:\.\d+)?)%$/.exec(this.text());
@@ -116,7 +116,7 @@ export class ColourEditor {
   });
   protected readonly hex = computed(() => {
     const { name } = this.parts();
-    const rgba = this.state.look()?.vocabulary.swatches.get(name) ?? parseColour(name);
+    const rgba = this.state.view()?.vocabulary.swatches.get(name) ?? parseColour(name);
     return rgba ? toHex({ ...rgba, alpha: 1 }) : '#808080';
   });
 

@@ -77,7 +77,7 @@ export class LineEditor {
   protected readonly parts = computed(() => {
     const match = /^([\d.]+)px\s+([a-z]+)\s+(.+)$/.exec(this.text());
     const style = lineStyles.find((each) => each === match?.[2]) ?? 'solid';
-    const first = this.state.look()?.swatches[0]?.name ?? '#808080';
+    const first = this.state.view()?.swatches[0]?.name ?? '#808080';
     const colour = match
       ? match[2] === style
         ? (match[3] ?? first)
@@ -86,8 +86,8 @@ export class LineEditor {
     return { width: match?.[1] ?? /^([\d.]+)px/.exec(this.text())?.[1] ?? '1', style, colour };
   });
   protected readonly preview = computed(() => {
-    const look = this.state.look();
-    const read = look && readRow('rows', this.text(), look.vocabulary).ok ? look.vocabulary : undefined;
+    const view = this.state.view();
+    const read = view && readRow('rows', this.text(), view.vocabulary).ok ? view.vocabulary : undefined;
     const { width, style, colour } = this.parts();
     const match = /^(.+?)(?:\s+(\d+)%)?$/.exec(colour);
     const rgba = read?.swatches.get(match?.[1] ?? '');

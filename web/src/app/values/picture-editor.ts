@@ -104,7 +104,7 @@ export class PictureEditor {
   protected readonly isIcon = computed(() => this.kind() === 'icon');
   protected readonly shown = computed<readonly Shown[]>(() => {
     if (this.isIcon()) return icons.map(({ name, label }) => ({ name, label, address: iconAddress(name) ?? '' }));
-    const own = this.state.look()?.theme.pictures ?? [];
+    const own = this.state.view()?.pictures ?? [];
     return [
       ...pictures.map(({ name, label }) => ({ name, label, address: pictureAddress(name) ?? '' })),
       ...own.map(({ name, media }) => ({ name, label: name, address: `url("${mediaAddress(media)}")` })),
@@ -130,7 +130,7 @@ export class PictureEditor {
   }
 
   private take(fileName: string, media: string): void {
-    const own = this.state.look()?.theme.pictures ?? [];
+    const own = this.state.view()?.pictures ?? [];
     const known = own.find((picture) => picture.media === media);
     if (!known && own.length >= PICTURES_MOST) return this.wrong.set(`A theme has at most ${PICTURES_MOST} pictures of its own.`);
     const picture: Picture = known ?? { name: nameFor(fileName, new Set([...own, ...pictures].map(({ name }) => name))), media };

@@ -93,13 +93,13 @@ export class ShadowEditor {
           .map(readShadow),
   );
   protected readonly preview = computed(() => {
-    const look = this.state.look();
-    const ok = look && readRow('shadow', this.text(), look.vocabulary).ok;
+    const view = this.state.view();
+    const ok = view && readRow('shadow', this.text(), view.vocabulary).ok;
     return ok ? this.text().replace(/([a-z][a-z0-9-]*)( \d+%)?/g, (whole, name: string, share?: string) => this.drawn(name, share) ?? whole) : 'none';
   });
 
   private drawn(name: string, share: string | undefined): string | undefined {
-    const rgba = this.state.look()?.vocabulary.swatches.get(name);
+    const rgba = this.state.view()?.vocabulary.swatches.get(name);
     if (!rgba) return undefined;
     const [r, g, b] = [rgba.r, rgba.g, rgba.b].map((n) => Math.round(n * 255));
     return `rgb(${r ?? 0} ${g ?? 0} ${b ?? 0} /${share ?? ' 100%'})`;

@@ -91,8 +91,8 @@ export class ValueEditor {
   protected readonly kind = computed(() => kindOf(this.row()));
   protected readonly editor = computed(() => (this.row() === 'padding' ? 'padding' : (editors[this.kind()] ?? 'words')));
   protected readonly words = computed(() => {
-    const look = this.state.look();
-    if (this.kind() === 'size') return look?.scale.steps.map(({ name }) => name) ?? [];
+    const view = this.state.view();
+    if (this.kind() === 'size') return view?.scale.steps.map(({ name }) => name) ?? [];
     return choices[this.kind()] ?? [];
   });
 }

@@ -2,7 +2,7 @@ import { Injectable } from '@angular/core';
 import { wrap, type Remote } from 'comlink';
 import type { Need, Proposal, Stretch } from '../../../../core/fit';
 import type { Table } from '../../../../core/table';
-import { familiesIn, type Theme } from '../../../../core/theme';
+import { familiesIn, type ThemeView } from '../../../../core/theme';
 import { widthsInDocument } from './figure-widths';
 import type { FitWorker, Worked } from './fit.worker';
 import { fontFamiliesOf } from './font-families';
@@ -14,23 +14,23 @@ export class FitService {
   private line: Promise<unknown> = Promise.resolve();
 
   /** How a table does at every container width up to `most` px. */
-  stretches = (theme: Theme, table: Table, most: number, pageFamily: string): Promise<readonly Stretch[]> =>
-    this.inTurn((worker) => this.final(worker, theme, pageFamily, () => worker.stretches(theme, table, most, pageFamily)));
+  stretches = (view: ThemeView, table: Table, most: number, pageFamily: string): Promise<readonly Stretch[]> =>
+    this.inTurn((worker) => this.final(worker, view, pageFamily, () => worker.stretches(view.chain, table, most, pageFamily)));
 
   /** What each column needs at a width step. */
-  columns = (theme: Theme, step: string, table: Table, pageFamily: string): Promise<readonly Need[]> =>
-    this.inTurn((worker) => this.final(worker, theme, pageFamily, () => worker.columns(theme, step, table, pageFamily)));
+  columns = (view: ThemeView, table: Table, pageFamily: string): Promise<readonly Need[]> =>
+    this.inTurn((worker) => this.final(worker, view, pageFamily, () => worker.columns(view.chain, view.step, table, pageFamily)));
 
   /** Steps at which the table fits. */
-  proposal = (theme: Theme, table: Table, pageFamily: string): Promise<Proposal> =>
-    this.inTurn((worker) => this.final(worker, theme, pageFamily, () => worker.proposal(theme, table, pageFamily)));
+  proposal = (view: ThemeView, table: Table, pageFamily: string): Promise<Proposal> =>
+    this.inTurn((worker) => this.final(worker, view, pageFamily, () => worker.proposal(view.chain, table, pageFamily)));
 
   /** Asks again with what had to be looked at in the document, until nothing has to be. */
-  private async final<T>(worker: Remote<FitWorker>, theme: Theme, pageFamily: string, ask: () => Promise<Worked<T>>): Promise<T> {
+  private async final<T>(worker: Remote<FitWorker>, view: ThemeView, pageFamily: string, ask: () => Promise<Worked<T>>): Promise<T> {
     for (let round = 0; ; round++) {
       const { value, wanted } = await ask();
       if (wanted.length === 0 || round > 3) return value;
-      await loadFonts(theme, wanted.map(([text]) => text).join(''));
+      await loadFonts(view, wanted.map(([text]) => text).join(''));
       await worker.learn(wanted, widthsInDocument(wanted, pageFamily));
     }
   }
@@ -44,5 +44,5 @@ export class FitService {
 }
 
 /** Waits for the shipped families that a theme names, as far as texts need them. */
-const loadFonts = (theme: Theme, texts: string): Promise<unknown> =>
-  Promise.allSettled(familiesIn(fontFamiliesOf(theme)).map(({ family }) => document.fonts.load(`16px "${family}"`, texts)));
+const loadFonts = (view: ThemeView, texts: string): Promise<unknown> =>
+  Promise.allSettled(familiesIn(fontFamiliesOf(view)).map(({ family }) => document.fonts.load(`16px "${family}"`, texts)));

@@ -3,7 +3,7 @@ import { fontFamiliesOf } from './font-families';
 import { canvasMeasure, type Wanted } from './canvas-measure';
 import { fitOf, proposeSteps, stretchesOfWidth, type Measure, type Need, type Proposal, type Stretch, type TypeSetting } from '../../../../core/fit';
 import type { Table } from '../../../../core/table';
-import { atStep, facesOf, familiesIn, fontAddress, type Theme } from '../../../../core/theme';
+import { facesOf, familiesIn, fontAddress, viewOfChain, type ThemeView } from '../../../../core/theme';
 
 /** What was worked out, and the texts of which the width has to be looked at in the document first: then it is not final. */
 export interface Worked<T> {
@@ -20,18 +20,21 @@ class Fitter {
   private wanted = new Map<string, Wanted>();
   private measure: Measure | undefined;
 
-  async stretches(theme: Theme, table: Table, most: number, pageFamily: string): Promise<Worked<readonly Stretch[]>> {
-    await this.load(theme);
-    return this.worked((measure) => stretchesOfWidth(theme, table, measure, most), pageFamily);
+  async stretches(chain: ThemeView['chain'], table: Table, most: number, pageFamily: string): Promise<Worked<readonly Stretch[]>> {
+    const view = viewOfChain(chain);
+    await this.load(view);
+    return this.worked((measure) => stretchesOfWidth(view, table, measure, most), pageFamily);
   }
   /** What each column needs at a width step. */
-  async columns(theme: Theme, step: string, table: Table, pageFamily: string): Promise<Worked<readonly Need[]>> {
-    await this.load(theme);
-    return this.worked((measure) => fitOf(atStep(theme, step), table, measure).columns, pageFamily);
+  async columns(chain: ThemeView['chain'], step: string, table: Table, pageFamily: string): Promise<Worked<readonly Need[]>> {
+    const view = viewOfChain(chain);
+    await this.load(view);
+    return this.worked((measure) => fitOf(view.at(step), table, measure).columns, pageFamily);
   }
-  async proposal(theme: Theme, table: Table, pageFamily: string): Promise<Worked<Proposal>> {
-    await this.load(theme);
-    return this.worked((measure) => proposeSteps(theme, table, measure), pageFamily);
+  async proposal(chain: ThemeView['chain'], table: Table, pageFamily: string): Promise<Worked<Proposal>> {
+    const view = viewOfChain(chain);
+    await this.load(view);
+    return this.worked((measure) => proposeSteps(view, table, measure), pageFamily);
   }
   /** Takes widths that were looked at in the document. */
   learn(wanted: readonly Wanted[], widths: readonly number[]): void {
@@ -54,8 +57,8 @@ class Fitter {
   }
 
   /** Loads the shipped families that a theme names, once each. */
-  private async load(theme: Theme): Promise<void> {
-    const faces = familiesIn(fontFamiliesOf(theme))
+  private async load(view: ThemeView): Promise<void> {
+    const faces = familiesIn(fontFamiliesOf(view))
       .filter(({ family }) => !this.loaded.has(family))
       .flatMap((family) => {
         this.loaded.add(family.family);

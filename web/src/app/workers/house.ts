@@ -14,7 +14,9 @@ export class HouseService {
   /** Weighs a stylesheet against a page, of which only the first rows of each table are sent. */
   judge(source: string, input: PageInput): Promise<Judgement> {
     const tables = new Map([...input.tables].map(([id, table]) => [id, previewOf(table, ROWS_TO_JUDGE)]));
-    return this.worker().judge(source, { ...input, tables });
+    // What a view knows are functions, which cannot be sent: the chain that it is made of can.
+    const themes = new Map([...input.themes].map(([ref, { key, view }]) => [ref, { key, chain: view.chain }]));
+    return this.worker().judge(source, { ...input, tables, themes });
   }
 
   private worker(): Remote<HouseWorker> {

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { compilePage, type PageInput } from '../../../../core/compile';
+import { viewOfChain, type ThemeView } from '../../../../core/theme';
 import { judge, NOTHING_JUDGED, readHouse, type HouseSheet, type Judgement, type Notice } from '../../../../core/house';
 
 /** A house stylesheet as pages carry it, and what was left out of it; or why it cannot be read. */
@@ -9,6 +10,11 @@ export interface HouseReading {
   readonly notices: readonly Notice[];
   readonly more: number;
   readonly refused: string;
+}
+
+/** What a page is compiled from, as it is sent: each theme as its chain. */
+export interface SentInput extends Omit<PageInput, 'themes'> {
+  readonly themes: ReadonlyMap<string, { readonly key: string; readonly chain: ThemeView['chain'] }>;
 }
 
 /** Reads house stylesheets and weighs them against pages, off the interface's thread. */
@@ -24,10 +30,11 @@ class HouseReader {
     return { css, rules: rules.length, notices, more, refused: this.refused };
   }
 
-  judge(source: string, input: PageInput): Judgement {
+  judge(source: string, input: SentInput): Judgement {
     this.take(source);
     if (!this.sheet) return NOTHING_JUDGED;
-    return judge(compilePage(input, { stylesheet: '', siteName: '' }), this.sheet);
+    const themes = new Map([...input.themes].map(([ref, { key, chain }]) => [ref, { key, view: viewOfChain(chain) }]));
+    return judge(compilePage({ ...input, themes }, { stylesheet: '', siteName: '' }), this.sheet);
   }
 
   private take(source: string): void {

@@ -5,13 +5,14 @@ import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
-import { countValues, starterOf, type Theme } from '../../../../../core/theme';
+import { countValues, type Theme, type ThemeView } from '../../../../../core/theme';
 import { CardWall } from '../../controls/card-wall';
 import { Deleting } from '../../controls/deleting';
 import { Dressed } from '../../controls/dressed';
 import { askName } from '../../controls/name-dialog';
 import { sampleTable } from '../../controls/sample-table';
 import { Api, type KeptTheme } from '../../documents/api';
+import { ThemeViews } from '../../controls/theme-views';
 
 @Component({
   selector: 'zest-theme-library',
@@ -39,7 +40,7 @@ import { Api, type KeptTheme } from '../../documents/api';
       <zest-card-wall label="Themes" [items]="found()">
         <ng-template let-theme>
           <div class="card" role="listitem">
-            <div class="picture"><zest-dressed [theme]="theme.document" [table]="sample" [scale]="0.55" /></div>
+            <div class="picture"><zest-dressed [view]="views.of(theme.document)" [table]="sample" [scale]="0.55" /></div>
             <div class="foot">
               <div class="names">
                 <h2>
@@ -75,6 +76,7 @@ import { Api, type KeptTheme } from '../../documents/api';
   styleUrl: '../../controls/card.scss',
 })
 export class ThemeLibrary {
+  protected readonly views = inject(ThemeViews);
   private readonly api = inject(Api);
   private readonly router = inject(Router);
   private readonly dialog = inject(MatDialog);
@@ -86,7 +88,7 @@ export class ThemeLibrary {
   protected readonly found = computed(() => {
     const words = this.search().trim().toLocaleLowerCase().split(/\s+/);
     return this.themes().filter(({ document }) => {
-      const text = `${document.name} ${starterOf(document.base).name}`.toLocaleLowerCase();
+      const text = `${document.name} ${baseOf(this.views.of(document))}`.toLocaleLowerCase();
       return words.every((word) => text.includes(word));
     });
   });
@@ -99,7 +101,7 @@ export class ThemeLibrary {
   protected about({ document, edition }: KeptTheme): string {
     const own = countValues(document);
     const values = own === 0 ? 'nothing changed yet' : own === 1 ? '1 value its own' : `${own} values its own`;
-    return `From ${starterOf(document.base).name}, ${values}${edition > 0 ? `, edition ${edition}` : ''}`;
+    return `From ${baseOf(this.views.of(document))}, ${values}${edition > 0 ? `, edition ${edition}` : ''}`;
   }
 
   protected async load(): Promise<void> {
@@ -132,3 +134,6 @@ export class ThemeLibrary {
 
   protected remove = (theme: KeptTheme): Promise<void> => this.deleting.delete('themes', theme, () => void this.load());
 }
+
+/** Name of what a theme grows from. */
+const baseOf = ({ chain: [, base] }: ThemeView): string => base?.name ?? '';

@@ -6,6 +6,7 @@ import { previewOf, type Table } from '../../../../../core/table';
 import { Dressed } from '../../controls/dressed';
 import { Api, type KeptTable } from '../../documents/api';
 import { sampleTable } from '../../controls/sample-table';
+import { ThemeViews } from '../../controls/theme-views';
 
 @Component({
   selector: 'zest-starter-dialog',
@@ -29,7 +30,7 @@ import { sampleTable } from '../../controls/sample-table';
       <ul class="zest-cards" aria-label="Starters">
         @for (starter of starters; track starter.key) {
           <li>
-            <zest-dressed [theme]="starter.theme" [table]="table()" [scale]="0.47" />
+            <zest-dressed [view]="views.of(starter.theme)" [table]="table()" [scale]="0.47" />
             <button type="button" (click)="take(starter)">
               <strong>{{ starter.theme.name }}</strong>
               <span class="zest-note">{{ starter.temper }}</span>
@@ -99,6 +100,7 @@ import { sampleTable } from '../../controls/sample-table';
 export class StarterDialog {
   private readonly dialog = inject<MatDialogRef<StarterDialog, Theme>>(MatDialogRef);
   private readonly api = inject(Api);
+  protected readonly views = inject(ThemeViews);
   protected readonly starters = starters;
   protected readonly tables = signal<readonly KeptTable[]>([]);
   /** What the starters are shown on: a sample, or one of the person's own tables. */
@@ -113,7 +115,7 @@ export class StarterDialog {
     this.table.set(kept ? previewOf(kept.document, 6) : sampleTable);
   }
 
-  protected take({ key, theme }: Starter): void {
-    this.dialog.close({ format: THEME_FORMAT, name: `${theme.name}, mine`, base: key, swatches: [], values: {} });
+  protected take({ key, version, theme }: Starter): void {
+    this.dialog.close({ format: THEME_FORMAT, name: `${theme.name}, mine`, base: { starter: key, version }, swatches: [], values: {} });
   }
 }

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import { WHITE, blend, toHex } from '../../../../../core/colour';
 import { isDrawn, lineAt } from '../../../../../core/lines';
 import { inkOf, paintedFill } from '../../../../../core/paint';
-import { partOf, type PartName, type Theme } from '../../../../../core/theme';
+import { partOf, type PartName, type ThemeView } from '../../../../../core/theme';
 import type { Picked } from './specimen';
 
 interface Drawn {
@@ -106,15 +106,15 @@ interface Drawn {
   `,
 })
 export class Anatomy {
-  readonly theme = input.required<Theme>();
+  readonly view = input.required<ThemeView>();
   readonly parts = input.required<readonly PartName[]>();
   readonly picked = output<Picked>();
 
   protected readonly drawn = computed<readonly Drawn[]>(() =>
-    areas.map(([part, area]) => ({ part, area, label: partOf(part).label, ...colours(this.theme(), part) })),
+    areas.map(([part, area]) => ({ part, area, label: partOf(part).label, ...colours(this.view(), part) })),
   );
   protected readonly stroke = computed(() => {
-    const line = (['under-header', 'rows', 'outer-top', 'outer-bottom', 'columns'] as const).map((name) => lineAt(this.theme(), name)).find(isDrawn);
+    const line = (['under-header', 'rows', 'outer-top', 'outer-bottom', 'columns'] as const).map((name) => lineAt(this.view(), name)).find(isDrawn);
     return line ? `${Math.min(line.width, 4)}px ${line.style} ${toHex(blend(line.rgba, WHITE))}` : '0';
   });
 }
@@ -141,9 +141,9 @@ const areas: readonly (readonly [PartName, string])[] = [
   ['pager-items', 'items'],
 ];
 
-function colours(theme: Theme, part: PartName): { fill: string; ink: string } {
+function colours(view: ThemeView, part: PartName): { fill: string; ink: string } {
   if (part === 'lines') return { fill: toHex(WHITE), ink: '#20261f' };
   const slot = { part, conditions: [] };
-  const fill = paintedFill(theme, slot);
-  return { fill: toHex(fill), ink: toHex(blend(inkOf(theme, slot), fill)) };
+  const fill = paintedFill(view, slot);
+  return { fill: toHex(fill), ink: toHex(blend(inkOf(view, slot), fill)) };
 }

@@ -3,11 +3,12 @@ import { MatButtonModule } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
 import { firstValueFrom } from 'rxjs';
 import { changesBetween, documentAt, momentsOf, setValue, type ThemeChange } from '../../../../../core/edit';
-import type { Theme } from '../../../../../core/theme';
+import type { Theme, ThemeView } from '../../../../../core/theme';
 import { Dressed } from '../../controls/dressed';
 import { Api } from '../../documents/api';
 import type { DocumentSession } from '../../documents/session';
 import type { StudioState } from './studio-state';
+import { ThemeViews } from '../../controls/theme-views';
 
 interface Choice {
   readonly id: string;
@@ -34,11 +35,11 @@ interface Choice {
       <div class="pair">
         <figure>
           <figcaption>Earlier: {{ name() }}</figcaption>
-          <zest-dressed [theme]="earlier()" [table]="data.state.table()" [scale]="0.6" />
+          <zest-dressed [view]="viewOf(earlier())" [table]="data.state.table()" [scale]="0.6" />
         </figure>
         <figure>
           <figcaption>Now</figcaption>
-          <zest-dressed [theme]="now()" [table]="data.state.table()" [scale]="0.6" />
+          <zest-dressed [view]="viewOf(now())" [table]="data.state.table()" [scale]="0.6" />
         </figure>
       </div>
       @if (changes().length === 0) {
@@ -77,59 +78,13 @@ interface Choice {
     </mat-dialog-content>
     <mat-dialog-actions><button mat-button mat-dialog-close>Close</button></mat-dialog-actions>
   `,
-  styles: `
-    .with select {
-      width: 440px;
-    }
-    .with {
-      padding-block-start: 4px;
-      display: flex;
-      gap: 8px;
-      align-items: center;
-    }
-    .pair {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(min(260px, 100%), 1fr));
-      gap: 12px;
-      margin-block: 12px;
-    }
-    figure {
-      margin: 0;
-      border: 1px solid var(--zest-line);
-      border-radius: 12px;
-      padding: 10px 12px;
-      background: #fff;
-      color: #20261f;
-    }
-    figcaption {
-      font-weight: 600;
-      margin-block-end: 6px;
-    }
-    zest-dressed {
-      height: clamp(160px, 30vh, 240px);
-    }
-    table {
-      width: 100%;
-      border-spacing: 0;
-    }
-    table th,
-    table td {
-      text-align: start;
-      font-weight: 400;
-      padding: 3px 10px 3px 0;
-      border-block-end: 1px solid var(--zest-line);
-    }
-    thead th {
-      color: var(--zest-soft);
-    }
-    code {
-      font-family: var(--zest-mono);
-    }
-  `,
+  styleUrl: './compare-dialog.scss',
 })
 export class CompareDialog {
   protected readonly data = inject<{ readonly state: StudioState; readonly session: DocumentSession<Theme> }>(MAT_DIALOG_DATA);
   private readonly api = inject(Api);
+  private readonly views = inject(ThemeViews);
+  protected viewOf = (theme: Theme | undefined): ThemeView | undefined => theme && this.views.of(theme);
   protected readonly now = this.data.state.theme;
   protected readonly chosen = signal('0');
   protected readonly earlier = signal<Theme | undefined>(undefined);
@@ -137,7 +92,7 @@ export class CompareDialog {
   protected readonly name = computed(() => this.choices().find(({ id }) => id === this.chosen())?.name ?? '');
   protected readonly changes = computed<readonly ThemeChange[]>(() => {
     const [earlier, now] = [this.earlier(), this.now()];
-    return earlier && now ? changesBetween(earlier, now) : [];
+    return earlier && now ? changesBetween(this.views.of(earlier), this.views.of(now)) : [];
   });
 
   constructor() {

@@ -2,7 +2,18 @@ import { toHex } from '../../../../../core/colour';
 import { placeInWords, setValue } from '../../../../../core/edit';
 import { inkForAll, readabilityTogether, type SlotReadability } from '../../../../../core/paint';
 import { resolve } from '../../../../../core/resolve';
-import { conditionOf, partOf, parts, propertyOf, type ConditionName, type PartName, type Slot, type Theme } from '../../../../../core/theme';
+import {
+  conditionOf,
+  partOf,
+  parts,
+  placeAt,
+  propertyOf,
+  viewOfChanged,
+  type ConditionName,
+  type PartName,
+  type Slot,
+  type ThemeView,
+} from '../../../../../core/theme';
 import { slotFor } from './ledger-rows';
 
 /** What stands in the way of reading a part under a condition, and the ink that would mend it. */
@@ -16,38 +27,38 @@ export interface Finding {
 }
 
 /** What can be said of a text's contrast at a place: under its condition together with every other that can hold there. */
-export function findingAt(theme: Theme, part: PartName, condition: ConditionName): Finding | undefined {
+export function findingAt(view: ThemeView, part: PartName, condition: ConditionName): Finding | undefined {
   if (partOf(part).box === 'lines') return undefined;
-  const together = readabilityTogether(theme, part, condition);
+  const together = readabilityTogether(view, part, condition);
   const failing = together.filter(({ passes }) => !passes);
   const [worst] = failing;
   if (!worst) return undefined;
   // What another place's own ink spoils is not mended from here.
-  const here = failing.filter(({ slot }) => inkComesFrom(theme, slot, part, condition));
+  const here = failing.filter(({ slot }) => inkComesFrom(view, slot, part, condition));
   const offer =
     here.length === 0
       ? undefined
       : inkForAll(
           worst.ink,
-          together.filter(({ slot }) => inkComesFrom(theme, slot, part, condition)),
+          together.filter(({ slot }) => inkComesFrom(view, slot, part, condition)),
         );
   const count = failing.length === 1 ? '' : ` It fails in ${failing.length} of ${together.length} cases.`;
   return {
     title: `The ink reads ${worst.ratio.toFixed(1)} : 1 ${inWords(worst, condition)}`,
-    say: `Needs ${worst.needed}.${count}${here.length === 0 ? ` There the ink of ${fromWords(theme, worst.slot)} holds: mend it there.` : ''}`,
+    say: `Needs ${worst.needed}.${count}${here.length === 0 ? ` There the ink of ${fromWords(view, worst.slot)} holds: mend it there.` : ''}`,
     offer: offer && toHex(offer),
-    others: offer ? followers(theme, part, condition, toHex(offer)) : '',
+    others: offer ? followers(view, part, condition, toHex(offer)) : '',
   };
 }
 
 /** Whether a text set at a place would be the ink of a slot. */
-function inkComesFrom(theme: Theme, slot: Slot, part: PartName, condition: ConditionName): boolean {
-  const tried = setValue(theme, { part, condition }, 'ink', '#123456');
+function inkComesFrom(view: ThemeView, slot: Slot, part: PartName, condition: ConditionName): boolean {
+  const tried = viewOfChanged(view, setValue(view.theme, placeAt({ part, condition }, view.step), 'ink', '#123456'));
   return resolve(tried, slot, 'ink').text === '#123456';
 }
 
-const fromWords = (theme: Theme, slot: Slot): string => {
-  const { place } = resolve(theme, slot, 'ink').from;
+const fromWords = (view: ThemeView, slot: Slot): string => {
+  const { place } = resolve(view, slot, 'ink').from;
   return place ? placeInWords(place).toLowerCase() : 'the page';
 };
 
@@ -59,13 +70,13 @@ function inWords({ slot }: SlotReadability, condition: ConditionName): string {
 }
 
 /** Places whose ink would change with this one, since they fall back to it. */
-function followers(theme: Theme, part: PartName, condition: ConditionName, ink: string): string {
-  const changed = setValue(theme, { part, condition }, 'ink', ink);
+function followers(view: ThemeView, part: PartName, condition: ConditionName, ink: string): string {
+  const changed = viewOfChanged(view, setValue(view.theme, placeAt({ part, condition }, view.step), 'ink', ink));
   const names = parts.flatMap((each) => {
     if (!propertyOf('ink').parts.includes(each.name)) return [];
     return each.conditions
       .filter((other) => !(each.name === part && other === condition))
-      .filter((other) => resolve(theme, slotFor(each.name, other), 'ink').text !== resolve(changed, slotFor(each.name, other), 'ink').text)
+      .filter((other) => resolve(view, slotFor(each.name, other), 'ink').text !== resolve(changed, slotFor(each.name, other), 'ink').text)
       .map((other) => placeInWords({ part: each.name, condition: other }));
   });
   if (names.length === 0) return '';
@@ -73,9 +84,9 @@ function followers(theme: Theme, part: PartName, condition: ConditionName, ink: 
 }
 
 /** Of each condition under which the ink fails together with others, the worst case. One pass over all of them. */
-export function failingTogether(theme: Theme, part: PartName, conditions: readonly ConditionName[]): ReadonlyMap<ConditionName, SlotReadability> {
+export function failingTogether(view: ThemeView, part: PartName, conditions: readonly ConditionName[]): ReadonlyMap<ConditionName, SlotReadability> {
   if (!propertyOf('ink').parts.includes(part)) return new Map();
-  const failing = readabilityTogether(theme, part, 'rest').filter(({ passes, picture }) => !passes && !picture);
+  const failing = readabilityTogether(view, part, 'rest').filter(({ passes, picture }) => !passes && !picture);
   return new Map(
     conditions.flatMap((condition) => {
       const worst = failing.find(({ slot }) => condition === 'rest' || slot.conditions.includes(condition));

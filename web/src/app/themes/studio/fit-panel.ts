@@ -4,7 +4,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, output, s
 import { MatButtonModule } from '@angular/material/button';
 import { NARROWEST, arrangementOf, verdictAt, type Proposal, type Stretch } from '../../../../../core/fit';
 import { columnNames, shownTable } from '../../../../../core/table';
-import { atStep, stepFor } from '../../../../../core/theme';
+import { stepFor } from '../../../../../core/theme';
 import { FitService } from '../../workers/fit';
 import { FitChart, type ColumnNeed } from './fit-chart';
 import { SPECIMEN_FONT } from './specimen';
@@ -100,20 +100,23 @@ export class FitPanel {
   protected readonly columns = signal<readonly ColumnNeed[]>([]);
   protected readonly proposal = signal<Proposal | undefined>(undefined);
   protected readonly verdict = computed(() => {
-    const [theme, width, stretches] = [this.state.theme(), this.state.width(), this.stretches()];
-    if (!theme || stretches.length === 0) return { say: '', isBeyond: false };
-    const say = verdictAt(stretches, width, arrangementOf(atStep(theme, stepFor(theme, width))));
+    const [view, width, stretches] = [this.state.view(), this.state.width(), this.stretches()];
+    if (!view || stretches.length === 0) return { say: '', isBeyond: false };
+    const say = verdictAt(stretches, width, arrangementOf(view.at(stepFor(view.theme, width))));
     return { say: `${width} px: ${say}`, isBeyond: say.startsWith('overflows') };
   });
 
+  /** The theme, whatever step is looked at: how it does at every width hangs on none. */
+  private readonly whole = computed(() => this.state.view()?.at(''));
+
   constructor() {
     effect((onCleanup) => {
-      const [theme, table] = [this.state.theme(), this.state.table()];
-      if (!theme) return;
+      const [view, table] = [this.whole(), this.state.table()];
+      if (!view) return;
       let isGone = false;
       const timer = setTimeout(
         () =>
-          void this.fit.stretches(theme, table, MOST, SPECIMEN_FONT).then((stretches) => {
+          void this.fit.stretches(view, table, MOST, SPECIMEN_FONT).then((stretches) => {
             if (isGone) return;
             this.stretches.set(stretches);
             this.found.emit(stretches);
@@ -128,12 +131,12 @@ export class FitPanel {
   }
 
   protected async propose(): Promise<void> {
-    const [theme, table] = [this.state.theme(), this.state.table()];
-    if (!theme) return;
-    const needs = await this.fit.columns(theme, this.state.step(), table, SPECIMEN_FONT);
+    const [view, table] = [this.state.view(), this.state.table()];
+    if (!view) return;
+    const needs = await this.fit.columns(view, table, SPECIMEN_FONT);
     const names = columnNames(shownTable(table));
     this.columns.set(needs.map((need, i) => ({ ...need, name: names[i] || `Column ${i + 1}` })));
-    this.proposal.set(await this.fit.proposal(theme, table, SPECIMEN_FONT));
+    this.proposal.set(await this.fit.proposal(view, table, SPECIMEN_FONT));
   }
   protected take(proposal: Proposal): void {
     this.proposal.set(undefined);

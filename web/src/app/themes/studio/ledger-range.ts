@@ -1,4 +1,4 @@
-import type { ConditionName, PartName, Theme } from '../../../../../core/theme';
+import type { ConditionName, PartName, ThemeView } from '../../../../../core/theme';
 import { ledgerCell } from './ledger-rows';
 import type { RowName } from '../../values/rows';
 import type { Entry } from './studio-state';
@@ -26,8 +26,8 @@ function between<T>(list: readonly T[], a: T, b: T): readonly T[] {
 }
 
 /** The values of a rectangle as tab-separated text. */
-export const rangeText = (theme: Theme, parts: readonly PartName[], { rows, conditions }: Range): string =>
-  rows.map((row) => conditions.map((condition) => ledgerCell(theme, parts, condition, row)?.text ?? '').join('\t')).join('\n');
+export const rangeText = (view: ThemeView, parts: readonly PartName[], { rows, conditions }: Range): string =>
+  rows.map((row) => conditions.map((condition) => ledgerCell(view, parts, condition, row)?.text ?? '').join('\t')).join('\n');
 
 /**
  * What a pasted text sets: one value fills the whole rectangle; a block of them is laid from its first cell on,
@@ -49,13 +49,13 @@ const fill = ({ rows, conditions }: Range, typed: string): readonly Entry[] =>
   rows.flatMap((row) => conditions.map((condition) => ({ row, condition, typed: typed.trim() })));
 
 /** The first condition's values for the others of a rectangle; a rectangle of one condition goes across all of them. */
-export function fillAcross(theme: Theme, parts: readonly PartName[], range: Range, all: readonly ConditionName[]): readonly Entry[] {
+export function fillAcross(view: ThemeView, parts: readonly PartName[], range: Range, all: readonly ConditionName[]): readonly Entry[] {
   const [from] = range.conditions;
   if (from === undefined) return [];
   const others = range.conditions.length > 1 ? range.conditions.slice(1) : all.filter((condition) => condition !== from);
   return range.rows.flatMap((row) => {
-    const typed = ledgerCell(theme, parts, from, row)?.text;
+    const typed = ledgerCell(view, parts, from, row)?.text;
     if (typed === undefined) return [];
-    return others.filter((condition) => ledgerCell(theme, parts, condition, row) !== undefined).map((condition) => ({ row, condition, typed }));
+    return others.filter((condition) => ledgerCell(view, parts, condition, row) !== undefined).map((condition) => ({ row, condition, typed }));
   });
 }

@@ -1,3 +1,4 @@
+import { starter, viewOf } from '../../../../../core/tests/themes';
 import { themeWith } from '../../../../../core/tests/themes';
 import { partNames, partOf } from '../../../../../core/theme';
 import { ledgerCell, ledgerRows } from './ledger-rows';
@@ -21,23 +22,31 @@ describe('The rows of the ledger', () => {
 });
 
 describe('A cell of the ledger', () => {
-  const theme = themeWith({ 'body-rows': { even: { fill: 'mist', 'padding-top': '3px' } }, table: { rest: { ink: 'deep' } } }, { base: 'nightfall' });
+  const theme = themeWith(
+    { 'body-rows': { even: { fill: 'mist', 'padding-top': '3px' } }, table: { rest: { ink: 'deep' } } },
+    { base: starter('nightfall') },
+  );
   it('says what is set here', () =>
-    expect(ledgerCell(theme, ['body-rows'], 'even', 'fill')).toEqual(jasmine.objectContaining({ text: 'mist', own: true, colour: '#eef5f6' })));
+    expect(ledgerCell(viewOf(theme), ['body-rows'], 'even', 'fill')).toEqual(
+      jasmine.objectContaining({ text: 'mist', own: true, colour: '#eef5f6' }),
+    ));
   it('says where else a value comes from', () => {
-    expect(ledgerCell(theme, ['body-rows'], 'hovered', 'fill')).toEqual(
+    expect(ledgerCell(viewOf(theme), ['body-rows'], 'hovered', 'fill')).toEqual(
       jasmine.objectContaining({ text: 'glow', own: false, from: 'Body rows, hovered, in Nightfall' }),
     );
-    expect(ledgerCell(theme, ['body-rows'], 'odd', 'ink')).toEqual(jasmine.objectContaining({ text: 'deep', own: false, from: 'Whole table' }));
-    expect(ledgerCell(theme, ['body-rows'], 'odd', 'case')?.from).toBe('nothing set');
+    expect(ledgerCell(viewOf(theme), ['body-rows'], 'odd', 'ink')).toEqual(
+      jasmine.objectContaining({ text: 'deep', own: false, from: 'Whole table' }),
+    );
+    expect(ledgerCell(viewOf(theme), ['body-rows'], 'odd', 'case')?.from).toBe('nothing set');
   });
   it('shows sides as one text, its own when one of them is', () => {
-    expect(ledgerCell(theme, ['body-rows'], 'even', 'padding')).toEqual(jasmine.objectContaining({ text: '3px 14px 8px 14px', own: true }));
-    expect(ledgerCell(theme, ['body-rows'], 'odd', 'padding')).toEqual(jasmine.objectContaining({ text: '8px 14px', own: false }));
+    expect(ledgerCell(viewOf(theme), ['body-rows'], 'even', 'padding')).toEqual(jasmine.objectContaining({ text: '3px 14px 8px 14px', own: true }));
+    expect(ledgerCell(viewOf(theme), ['body-rows'], 'odd', 'padding')).toEqual(jasmine.objectContaining({ text: '8px 14px', own: false }));
   });
   it('has the contrast beside every ink', () => {
     for (const part of partNames.filter((name) => name !== 'lines')) {
-      for (const condition of partOf(part).conditions) expect(ledgerCell(theme, [part], condition, 'ink')?.contrast?.ratio).toBeGreaterThanOrEqual(1);
+      for (const condition of partOf(part).conditions)
+        expect(ledgerCell(viewOf(theme), [part], condition, 'ink')?.contrast?.ratio).toBeGreaterThanOrEqual(1);
     }
   });
 });

@@ -11,13 +11,11 @@ import {
   propertiesOf,
   propertyOf,
   type Property,
-  starterOf,
-  stepOf,
   type ConditionName,
   type PartName,
   type PropertyName,
   type Slot,
-  type Theme,
+  type ThemeView,
 } from '../../../../../core/theme';
 import { sidesOf, type RowName } from '../../values/rows';
 
@@ -69,25 +67,25 @@ function rowsOf(property: Property, opened: ReadonlySet<string>): LedgerRow[] {
 
 export const slotFor = (part: PartName, condition: ConditionName): Slot => ({ part, conditions: condition === 'rest' ? [] : [condition] });
 
-export const resolvedAt = (theme: Theme, part: PartName, condition: ConditionName, property: PropertyName): Resolved =>
-  resolve(theme, slotFor(part, condition), property);
+export const resolvedAt = (view: ThemeView, part: PartName, condition: ConditionName, property: PropertyName): Resolved =>
+  resolve(view, slotFor(part, condition), property);
 
 /** What a cell shows: the value of the first part, and whether the others have the same. Undefined where it cannot be set. */
-export function ledgerCell(theme: Theme, parts: readonly PartName[], condition: ConditionName, row: RowName): LedgerCell | undefined {
+export function ledgerCell(view: ThemeView, parts: readonly PartName[], condition: ConditionName, row: RowName): LedgerCell | undefined {
   if (!sidesOf(row).every((side) => canBeSet(propertyOf(side), condition))) return undefined;
-  const cells = parts.map((part) => cellOf(theme, part, condition, row));
+  const cells = parts.map((part) => cellOf(view, part, condition, row));
   const [first, ...others] = cells;
   if (!first) throw new RangeError('No part is picked');
   const mixed = others.some(({ text }) => text !== first.text);
   return { ...first, own: cells.some(({ own }) => own), ...(mixed ? { text: 'several', mixed, colour: undefined, contrast: undefined } : {}) };
 }
 
-function cellOf(theme: Theme, part: PartName, condition: ConditionName, row: RowName): LedgerCell {
-  const resolved = sidesOf(row).map((side) => resolvedAt(theme, part, condition, side));
+function cellOf(view: ThemeView, part: PartName, condition: ConditionName, row: RowName): LedgerCell {
+  const resolved = sidesOf(row).map((side) => resolvedAt(view, part, condition, side));
   const first = resolved[0];
   if (!first) throw new RangeError(`The row ${row} has no property`);
   const bundle = bundles.find(({ name }) => name === row);
-  const step = stepOf(theme);
+  const { step } = view;
   const isOwn = ({ from }: Resolved): boolean =>
     from.source === 'theme' && from.place?.part === part && from.place.condition === condition && (from.place.step ?? '') === step;
   const texts = resolved.map(({ text }) => text);
@@ -95,27 +93,27 @@ function cellOf(theme: Theme, part: PartName, condition: ConditionName, row: Row
   return {
     text: bundle ? bundleText(bundle, texts) : first.text,
     own,
-    from: own ? '' : sourceInWords(theme, first.from),
+    from: own ? '' : sourceInWords(first.from),
     colour: chip(first.value.kind === 'colour' || first.value.kind === 'line' ? first.value.rgba : undefined),
-    contrast: row === 'ink' ? readability(theme, slotFor(part, condition)) : undefined,
+    contrast: row === 'ink' ? readability(view, slotFor(part, condition)) : undefined,
   };
 }
 
 const chip = (rgba: Rgba | undefined): string | undefined => (rgba && rgba.alpha > 0 ? toHex(blend(rgba, WHITE)) : undefined);
 
 /** Where a value comes from, as the ledger and the why panel say it. */
-export function sourceInWords(theme: Theme, { source, place }: Pick<Link, 'source' | 'place'>): string {
+export function sourceInWords({ source, of, place }: Pick<Link, 'source' | 'of' | 'place'>): string {
   if (!place) return 'nothing set';
   const where = placeInWords(place);
   if (source === 'theme') return where;
-  return source === 'base' ? `${where}, in ${starterOf(theme.base).name}` : `${where}, as every theme starts`;
+  return source === 'base' ? `${where}, in ${of?.name ?? ''}` : `${where}, as every theme starts`;
 }
 
 /** A condition as the ledger heads it: bands by how they are counted. */
-export function conditionLabel(theme: Theme | undefined, condition: ConditionName): string {
+export function conditionLabel(view: ThemeView | undefined, condition: ConditionName): string {
   const { label } = conditionOf(condition);
-  if (!theme || !/odd$|even$/.test(condition)) return label;
-  const band = resolve(theme, { part: 'body-rows', conditions: [] }, 'band');
+  if (!view || !/odd$|even$/.test(condition)) return label;
+  const band = resolve(view, { part: 'body-rows', conditions: [] }, 'band');
   if (band.value.kind !== 'band' || band.value.every === 2) return label;
   return label
     .replace(/odd$/i, condition === 'odd' ? 'Between bands' : 'between bands')

@@ -56,8 +56,8 @@ export class Ledger {
     return at && row ? `${row.label}, ${this.label(at.condition)}` : '';
   });
   protected readonly visualText = computed(() => {
-    const [at, theme] = [this.visual(), this.state.viewed()];
-    const cell = at && theme && ledgerCell(theme, this.state.parts(), at.condition, at.row);
+    const [at, view] = [this.visual(), this.state.view()];
+    const cell = at && view && ledgerCell(view, this.state.parts(), at.condition, at.row);
     return cell && !cell.mixed ? cell.text : '';
   });
   /** The other corner of what is chosen; none when it is one cell. */
@@ -68,17 +68,17 @@ export class Ledger {
   });
   protected readonly conditions = computed(() => sharedConditions(this.state.parts()));
   protected readonly silence = computed(() => {
-    const theme = this.state.viewed();
-    return theme ? silenceOf(theme, this.state.parts(), this.state.table()) : '';
+    const view = this.state.view();
+    return view ? silenceOf(view, this.state.parts(), this.state.table()) : '';
   });
   protected readonly rows = computed<readonly ShownRow[]>(() => {
-    const theme = this.state.viewed();
-    if (!theme) return [];
+    const view = this.state.view();
+    if (!view) return [];
     const parts = this.state.parts();
     return ledgerRows(parts, this.opened(), this.search()).map((row, i, all) => ({
       ...row,
       startsGroup: row.group !== all[i - 1]?.group,
-      cells: this.conditions().map((condition) => ({ condition, cell: ledgerCell(theme, parts, condition, row.name) })),
+      cells: this.conditions().map((condition) => ({ condition, cell: ledgerCell(view, parts, condition, row.name) })),
     }));
   });
   /** The cell that the Tab key reaches: the focused one, or the first where that is not shown. */
@@ -97,8 +97,8 @@ export class Ledger {
   );
   protected readonly suggestions = computed(() => {
     const editing = this.editing();
-    const look = this.state.look();
-    return editing && look ? suggestionsFor(editing.row, look) : [];
+    const view = this.state.view();
+    return editing && view ? suggestionsFor(editing.row, view) : [];
   });
 
   /** The worst that an ink comes to under each condition together with others; worked out when the hand rests. */
@@ -106,9 +106,9 @@ export class Ledger {
 
   constructor() {
     effect((onCleanup) => {
-      const [theme, part, conditions] = [this.state.viewed(), this.state.part(), this.conditions()];
+      const [view, part, conditions] = [this.state.view(), this.state.part(), this.conditions()];
       const timer = setTimeout(
-        () => this.together.set(theme ? failingTogether(theme, part, conditions) : new Map<ConditionName, SlotReadability>()),
+        () => this.together.set(view ? failingTogether(view, part, conditions) : new Map<ConditionName, SlotReadability>()),
         REST_MS,
       );
       onCleanup(() => clearTimeout(timer));
@@ -134,7 +134,7 @@ export class Ledger {
     return cell?.contrast?.passes ? this.together().get(condition) : undefined;
   }
 
-  protected label = (condition: ConditionName): string => conditionLabel(this.state.viewed(), condition);
+  protected label = (condition: ConditionName): string => conditionLabel(this.state.view(), condition);
   protected isOpen = (row: LedgerRow): boolean => this.opened().has(row.name);
   protected toggle(row: LedgerRow): void {
     this.opened.update((opened) =>
@@ -170,8 +170,8 @@ export class Ledger {
   }
 
   protected edit(condition: ConditionName, row: RowName, text?: string): void {
-    const theme = this.state.viewed();
-    const cell = theme && ledgerCell(theme, this.state.parts(), condition, row);
+    const view = this.state.view();
+    const cell = view && ledgerCell(view, this.state.parts(), condition, row);
     if (!cell) return;
     this.focus(condition, row);
     this.editing.set({ condition, row, text: text ?? this.wrongAt(condition, row)?.typed ?? (cell.mixed ? '' : cell.text) });
@@ -183,8 +183,8 @@ export class Ledger {
   }
 
   protected openVisual(condition: ConditionName, row: RowName): void {
-    const theme = this.state.viewed();
-    if (!theme || !ledgerCell(theme, this.state.parts(), condition, row)) return;
+    const view = this.state.view();
+    if (!view || !ledgerCell(view, this.state.parts(), condition, row)) return;
     this.focus(condition, row);
     this.changes.detectChanges();
     this.origin.set(this.host.querySelector('td.current') ?? this.host);
@@ -253,14 +253,14 @@ export class Ledger {
 
   /** Gives the first chosen condition's values to the others; with one cell chosen, to every condition of its row. */
   protected fillAcross(): void {
-    const theme = this.state.viewed();
-    if (theme) this.state.typeMany(fillAcross(theme, this.state.parts(), this.range(), this.conditions()));
+    const view = this.state.view();
+    if (view) this.state.typeMany(fillAcross(view, this.state.parts(), this.range(), this.conditions()));
   }
 
   protected copy(event: ClipboardEvent): void {
-    const theme = this.state.viewed();
-    if (this.editing() || !theme) return;
-    event.clipboardData?.setData('text/plain', rangeText(theme, this.state.parts(), this.range()));
+    const view = this.state.view();
+    if (this.editing() || !view) return;
+    event.clipboardData?.setData('text/plain', rangeText(view, this.state.parts(), this.range()));
     event.preventDefault();
   }
   protected paste(event: ClipboardEvent): void {

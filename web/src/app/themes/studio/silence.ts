@@ -1,10 +1,9 @@
 import { gridOf, partOfCell, numberColumns, type Table } from '../../../../../core/table';
-import { lookOf, outsideParts, partOf, type PartName, type Theme } from '../../../../../core/theme';
+import { outsideParts, partOf, type PartName, type ThemeView } from '../../../../../core/theme';
 
 /** Why what is set for the picked parts shows nothing at the moment; empty where it shows. */
-export function silenceOf(theme: Theme, parts: readonly PartName[], table: Table): string {
-  const look = lookOf(theme);
-  const off = parts.filter((part) => look.isOff(part)).map((part) => partOf(part).label);
+export function silenceOf(view: ThemeView, parts: readonly PartName[], table: Table): string {
+  const off = parts.filter((part) => view.isOff(part)).map((part) => partOf(part).label);
   if (off.length > 0) return `The own look of ${off.join(' and ').toLowerCase()} is off: what is set here does nothing until it is on.`;
   const lacking = parts.filter((part) => !isIn(table, part)).map((part) => partOf(part).label.toLowerCase());
   return lacking.length > 0 ? `The table that is shown has no ${lacking.join(' and no ')}: choose another to see it.` : '';

@@ -1,10 +1,8 @@
 import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, inject, input, output, signal, viewChild } from '@angular/core';
 import {
-  arrangementRules,
   leavesOut,
   stacks,
   boxed,
-  byWidth,
   contract,
   element,
   frameRules,
@@ -12,12 +10,12 @@ import {
   tableElement,
   turnedElements,
   turns,
-  themeCss,
+  sheetOf,
   writeCss,
   writeHtml,
 } from '../../../../../core/compile';
 import { gridOf, heldOn, partOfCell, sectionRows, widthOf, type GridCell, type Table } from '../../../../../core/table';
-import { partOf, type ConditionName, type PartName, type Theme } from '../../../../../core/theme';
+import { partOf, type ConditionName, type PartName, type ThemeView } from '../../../../../core/theme';
 
 import { whyOfCell, type CellWhy } from './cell-why';
 import { columnWords, headerSlot, heldOpen } from './held-open';
@@ -170,7 +168,7 @@ export const SPECIMEN_FONT = 'system-ui,sans-serif';
   `,
 })
 export class Specimen {
-  readonly theme = input.required<Theme>();
+  readonly view = input.required<ThemeView>();
   readonly specimen = input.required<HardSpecimen>();
   readonly width = input.required<number>();
   /** Whether conditions of columns and their headers are held open too. */
@@ -188,9 +186,9 @@ export class Specimen {
   /** Body rows whose held condition the person chose, by row of the grid. */
   private readonly chosen = signal<ReadonlyMap<number, readonly ConditionName[]>>(new Map());
   private readonly held = computed(() => heldOpen(this.table(), this.chosen(), this.columns()));
-  private readonly turned = computed(() => turns(this.theme()));
-  private readonly fewer = computed(() => leavesOut(this.theme()));
-  private readonly labelled = computed(() => stacks(this.theme()));
+  private readonly turned = computed(() => turns(this.view()));
+  private readonly fewer = computed(() => leavesOut(this.view()));
+  private readonly labelled = computed(() => stacks(this.view()));
   private readonly host = viewChild.required<ElementRef<HTMLElement>>('host');
   private readonly sheet = new CSSStyleSheet();
   private readonly content = document.createElement('div');
@@ -199,16 +197,7 @@ export class Specimen {
 
   constructor() {
     effect(() => {
-      const css = writeCss(
-        [
-          ...frameRules,
-          ...byWidth(this.theme(), (theme) => [
-            ...themeCss(theme, { key: 'specimen', held: true, around: true }),
-            ...arrangementRules(theme, 'specimen'),
-          ]),
-        ],
-        'compact',
-      );
+      const css = writeCss([...frameRules, ...sheetOf(this.view(), { use: 'specimen', key: 'specimen' })], 'compact');
       this.sheet.replaceSync(`:host{color:#000;font:16px/1.4 ${SPECIMEN_FONT}}table{width:100%}${css}`);
       this.attach();
       this.placeTags();
@@ -313,7 +302,7 @@ export class Specimen {
 
   private point(event: PointerEvent): void {
     const cell = this.cellAt(event);
-    this.pointed.set(cell ? whyOfCell(this.theme(), this.plain(), cell, this.held()) : []);
+    this.pointed.set(cell ? whyOfCell(this.view(), this.plain(), cell, this.held()) : []);
   }
 
   /** A click picks the part of what is under the pointer, under the condition that is held there. */

@@ -5,8 +5,6 @@ import { themeFiles } from '../../../../../core/hand-off';
 import { sayProblem } from '../../../../../core/outcome';
 import { previewOf, shownTable } from '../../../../../core/table';
 import {
-  atStep,
-  lookOf,
   partOf,
   placeAt,
   properties,
@@ -20,9 +18,11 @@ import {
   type Place,
   type PropertyName,
   type Theme,
+  type ThemeView,
 } from '../../../../../core/theme';
 import { widthWithin } from './width-within';
 import { sampleTable } from '../../controls/sample-table';
+import { ThemeViews } from '../../controls/theme-views';
 import { Deleting } from '../../controls/deleting';
 import { Api, type KeptTable } from '../../documents/api';
 import { OpenDocument } from '../../documents/open-document';
@@ -53,6 +53,7 @@ const SPECIMEN_ROWS = 40;
 export class StudioState implements EditedLook {
   private readonly opened = inject<OpenDocument<Theme>>(OpenDocument);
   private readonly api = inject(Api);
+  private readonly views = inject(ThemeViews);
   private readonly publisher = inject(Publisher);
   private readonly deleting = inject(Deleting);
 
@@ -83,9 +84,9 @@ export class StudioState implements EditedLook {
   /** The width step that is looked at and set at; empty for what holds at every width. */
   readonly step = signal('');
   /** The theme as it is at that step. */
-  readonly viewed = computed(() => {
+  readonly view = computed(() => {
     const theme = this.theme();
-    return theme && atStep(theme, this.step());
+    return theme && this.views.of(theme, this.step());
   });
   /** How wide the container of the specimen can be without scrolling, in px. */
   readonly room = signal(900);
@@ -94,10 +95,6 @@ export class StudioState implements EditedLook {
   readonly width = computed(() => {
     const theme = this.theme();
     return theme ? widthWithin(theme, this.step(), this.wanted()) : this.wanted();
-  });
-  readonly look = computed(() => {
-    const theme = this.viewed();
-    return theme && lookOf(theme);
   });
 
   async open(id: string): Promise<void> {
@@ -139,13 +136,13 @@ export class StudioState implements EditedLook {
 
   /** Sets texts at several places as one step; those that cannot be read stay beside their places with the reason. */
   typeMany(entries: readonly Entry[], touches = ''): boolean {
-    const look = this.look();
-    if (!look) return false;
+    const view = this.view();
+    if (!view) return false;
     const wrong = new Map(this.wrong());
     const good: { readonly entry: Entry; readonly texts: readonly string[] }[] = [];
     for (const entry of entries) {
       const key = this.wrongKey(entry.condition, entry.row);
-      const read = readRow(entry.row, entry.typed, look.vocabulary);
+      const read = readRow(entry.row, entry.typed, view.vocabulary);
       wrong.delete(key);
       if (read.ok) good.push({ entry, texts: read.value });
       else wrong.set(key, { typed: entry.typed, say: read.problems[0] ? sayProblem(read.problems[0]) : '' });
@@ -235,8 +232,9 @@ export class StudioState implements EditedLook {
     if (theme) this.step.set(stepFor(theme, width));
   }
 
-  change(label: string, touches: string, make: (theme: Theme) => Theme): void {
-    this.session()?.act(label, touches, make);
+  /** Does something to the theme; what it does may ask what the theme grows from. */
+  change(label: string, touches: string, make: (theme: Theme, view: ThemeView) => Theme): void {
+    this.session()?.act(label, touches, (theme) => make(theme, this.views.of(theme, this.step())));
   }
 
   /** What is looked back at: the last that was compared with, or the beginning of this work. */
@@ -256,7 +254,7 @@ export class StudioState implements EditedLook {
   async download(): Promise<void> {
     const session = this.session();
     if (!session || !(await session.flush())) return;
-    const { fonts, pictures } = themeFiles(session.document, this.key());
+    const { fonts, pictures } = themeFiles(this.views.of(session.document), this.key());
     // Fonts and pictures lie beside the stylesheet, so they come together in one file.
     location.assign(`/api/themes/${session.id}/${fonts.length + pictures.length > 0 ? 'files' : 'stylesheet'}`);
   }

@@ -8,7 +8,7 @@ import { MatIconModule } from '@angular/material/icon';
 import { MatTooltipModule } from '@angular/material/tooltip';
 import { Router, RouterLink } from '@angular/router';
 import type { Stretch } from '../../../../../core/fit';
-import { bundles, conditionNames, countValues, partNames, partOf, propertyNames, starterOf, widthsOf } from '../../../../../core/theme';
+import { bundles, conditionNames, countValues, partNames, partOf, propertyNames, widthsOf } from '../../../../../core/theme';
 import { Name } from '../../controls/rename';
 import { Ruler } from '../../controls/ruler';
 import { UndoRedo } from '../../controls/undo-redo';
@@ -26,6 +26,10 @@ import { ThreeSpecimens } from './three-specimens';
 import { TypeScalePanel } from './type-scale';
 import { Why } from './why';
 import { WidthSteps } from './width-steps';
+import { ThemeViews } from '../../controls/theme-views';
+import { firstValueFrom } from 'rxjs';
+import { atVersion, laterVersion } from '../../../../../core/edit';
+import type { BaseDialog as BaseDialogType, Moving } from './base-dialog';
 
 @Component({
   selector: 'zest-studio',
@@ -58,9 +62,13 @@ export class Studio implements OnInit {
   protected readonly state = inject(StudioState);
   private readonly router = inject(Router);
   private readonly dialog = inject(MatDialog);
+  private readonly views = inject(ThemeViews);
   protected readonly hard = hardSpecimens;
   protected readonly columns = signal(true);
-  protected readonly shown = computed(() => this.state.earlier()?.theme ?? this.state.theme());
+  protected readonly shown = computed(() => {
+    const theme = this.state.earlier()?.theme ?? this.state.theme();
+    return theme && this.views.of(theme);
+  });
   readonly id = input.required<string>();
   /** From the address: the part, condition and property that a link points at. */
   readonly part = input<string>();
@@ -113,10 +121,27 @@ export class Studio implements OnInit {
   }
 
   protected about(): string {
+    const view = this.state.view();
+    if (!view) return '';
+    const own = countValues(view.theme);
+    return `grows from ${view.chain[1]?.name ?? 'nothing'}, ${own === 1 ? '1 value its own' : `${own} values its own`}`;
+  }
+
+  /** Number of a later version of what it grows from, if there is one. */
+  protected readonly later = computed(() => {
     const theme = this.state.theme();
-    if (!theme) return '';
-    const own = countValues(theme);
-    return `grows from ${starterOf(theme.base).name}, ${own === 1 ? '1 value its own' : `${own} values its own`}`;
+    return theme && laterVersion(theme);
+  });
+  /** Moves the theme to that version, once it has been seen what that changes. */
+  protected async moveOn(): Promise<void> {
+    const [theme, version] = [this.state.theme(), this.later()];
+    if (!theme || version === undefined) return;
+    const { BaseDialog } = await import('./base-dialog');
+    const data: Moving = { theme, version, table: this.state.table() };
+    const chosen = await firstValueFrom(
+      this.dialog.open<BaseDialogType, Moving, number>(BaseDialog, { width: '1080px', maxWidth: '96vw', data }).afterClosed(),
+    );
+    if (chosen !== undefined) this.state.change(`move to version ${chosen} of its starter`, '', (each) => atVersion(each, chosen));
   }
 
   protected async compare(): Promise<void> {

@@ -218,22 +218,22 @@ import { StudioState } from './studio-state';
 })
 export class Swatches {
   private readonly state = inject(StudioState);
-  protected readonly swatches = computed(() => this.state.look()?.swatches ?? []);
+  protected readonly swatches = computed(() => this.state.view()?.swatches ?? []);
   protected readonly opened = signal('');
   protected readonly wrong = signal('');
 
   protected isOwn = ({ name }: Swatch): boolean => this.state.theme()?.swatches.some((swatch) => swatch.name === name) ?? false;
   protected canRename(swatch: Swatch): boolean {
-    const theme = this.state.theme();
-    return theme !== undefined && this.isOwn(swatch) && !isBaseSwatch(theme, swatch.name);
+    const view = this.state.view();
+    return view !== undefined && this.isOwn(swatch) && !isBaseSwatch(view, swatch.name);
   }
   protected hex({ name, colour }: Swatch): string {
-    const rgba = this.state.look()?.vocabulary.swatches.get(name) ?? parseColour(colour);
+    const rgba = this.state.view()?.vocabulary.swatches.get(name) ?? parseColour(colour);
     return rgba ? toHex({ ...rgba, alpha: 1 }) : '#000000';
   }
   /** Why a swatch comes to nothing, such as a loop. */
   protected broken({ name }: Swatch): string {
-    const read = this.state.look()?.colours.get(name);
+    const read = this.state.view()?.colours.get(name);
     return read && !read.ok && read.problems[0] ? sayProblem(read.problems[0]) : '';
   }
   protected readonly uses = computed(() => {
@@ -256,7 +256,7 @@ export class Swatches {
   protected derive(event: Event): void {
     event.preventDefault();
     const rgba = parseColour(this.brand());
-    if (rgba) this.state.change(`derive the swatches from ${this.brand()}`, '', (theme) => applyBrand(theme, rgba));
+    if (rgba) this.state.change(`derive the swatches from ${this.brand()}`, '', (_, view) => applyBrand(view, rgba));
   }
   protected move = ({ name }: Swatch, by: number): void => this.state.change(`move the swatch ${name}`, '', (theme) => moveSwatch(theme, name, by));
   protected toggle(name: string): void {
@@ -295,8 +295,8 @@ export class Swatches {
   protected remove(swatch: Swatch): void {
     const instead: Instead =
       this.instead() === '' ? { kind: 'colour' } : this.instead() === '/' ? { kind: 'fall back' } : { kind: 'swatch', name: this.instead() };
-    this.state.change(`delete the swatch ${swatch.name}`, '', (theme) =>
-      this.canRename(swatch) ? replaceSwatch(theme, swatch.name, instead) : deleteSwatch(theme, swatch.name),
+    this.state.change(`delete the swatch ${swatch.name}`, '', (theme, view) =>
+      this.canRename(swatch) ? replaceSwatch(view, swatch.name, instead) : deleteSwatch(theme, swatch.name),
     );
     this.opened.set('');
     this.instead.set('');

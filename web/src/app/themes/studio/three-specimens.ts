@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { arrangementOf, verdictAt, type Stretch } from '../../../../../core/fit';
-import { atStep, stepFor, type Theme } from '../../../../../core/theme';
+import { stepFor, type ThemeView } from '../../../../../core/theme';
 import { DressedAt } from '../../controls/dressed-at';
 import { SPECIMEN_FONT } from './specimen';
 import { StudioState } from './studio-state';
@@ -22,7 +22,7 @@ const GAP = 16;
         <figcaption>
           <strong>{{ each.width }}</strong> <span [class.beyond]="each.isBeyond">{{ each.say }}</span>
         </figcaption>
-        <zest-dressed-at [theme]="theme()" [table]="state.table()" [width]="each.width" [scale]="scale()" [font]="font" />
+        <zest-dressed-at [view]="view()" [table]="state.table()" [width]="each.width" [scale]="scale()" [font]="font" />
       </figure>
     }
   `,
@@ -59,7 +59,7 @@ const GAP = 16;
 })
 export class ThreeSpecimens {
   protected readonly state = inject(StudioState);
-  readonly theme = input.required<Theme>();
+  readonly view = input.required<ThemeView>();
   readonly stretches = input.required<readonly Stretch[]>();
   protected readonly font = SPECIMEN_FONT;
   protected readonly scale = computed(() => {
@@ -67,9 +67,9 @@ export class ThreeSpecimens {
     return Math.max(0.3, Math.min(1, (this.state.room() + 60 - GAP * (WIDTHS.length - 1)) / all));
   });
   protected readonly seen = computed(() => {
-    const [theme, stretches] = [this.theme(), this.stretches()];
+    const [view, stretches] = [this.view(), this.stretches()];
     return WIDTHS.map((width) => {
-      const say = stretches.length === 0 ? '' : verdictAt(stretches, width, arrangementOf(atStep(theme, stepFor(theme, width))));
+      const say = stretches.length === 0 ? '' : verdictAt(stretches, width, arrangementOf(view.at(stepFor(view.theme, width))));
       return { width, say, isBeyond: say.startsWith('overflows') };
     });
   });

@@ -104,7 +104,7 @@ export class TypeScalePanel {
   private readonly state = inject(StudioState);
   protected readonly Math = Math;
   protected readonly wrong = signal('');
-  protected readonly scale = computed(() => this.state.look()?.scale);
+  protected readonly scale = computed(() => this.state.view()?.scale);
   protected readonly steps = computed(() => {
     const scale = this.scale();
     return scale?.steps.map(({ name, step }) => ({ name, step, size: stepSize(scale, step) })) ?? [];
@@ -117,7 +117,7 @@ export class TypeScalePanel {
     if (!scale) return;
     if (!(n >= least && n <= most)) return this.wrong.set(`“${typed}” does not fit: use a number from ${least} to ${most}.`);
     this.wrong.set('');
-    this.state.change(`change the type scale’s ${field}`, `scale ${field}`, (theme) => setScale(theme, { [field]: n }));
+    this.state.change(`change the type scale’s ${field}`, `scale ${field}`, (_, view) => setScale(view, { [field]: n }));
   }
 
   protected readonly opened = signal('');
@@ -128,16 +128,16 @@ export class TypeScalePanel {
     if (!SWATCH_NAME.test(to)) return this.wrong.set('A name is made of lower-case letters, digits and hyphens, a letter first.');
     if (to !== name && this.steps().some((step) => step.name === to)) return this.wrong.set(`There is a step “${to}” already.`);
     this.wrong.set('');
-    this.state.change(`rename the step ${name}`, '', (theme) => renameStep(theme, name, to));
+    this.state.change(`rename the step ${name}`, '', (_, view) => renameStep(view, name, to));
     this.opened.set(to);
   }
   protected move(name: string, step: number): void {
     if (!Number.isInteger(step) || step < -10 || step > 10) return this.wrong.set('A step is a whole number from -10 to 10; 0 is the base size.');
     this.wrong.set('');
-    this.state.change(`move the step ${name}`, '', (theme) => setStep(theme, { name, step }));
+    this.state.change(`move the step ${name}`, '', (_, view) => setStep(view, { name, step }));
   }
   protected remove(name: string): void {
-    this.state.change(`take the step ${name} away`, '', (theme) => removeStep(theme, name));
+    this.state.change(`take the step ${name} away`, '', (_, view) => removeStep(view, name));
     this.opened.set('');
   }
   protected add(): void {
@@ -145,7 +145,7 @@ export class TypeScalePanel {
     const name = Array.from({ length: 20 }, (_, i) => (i === 0 ? 'large' : `large-${i + 1}`)).find((each) => !taken.has(each));
     const highest = Math.max(...this.steps().map(({ step }) => step));
     if (name === undefined || this.steps().length >= 20) return this.wrong.set('A type scale has at most 20 steps.');
-    this.state.change(`add the step ${name}`, '', (theme) => setStep(theme, { name, step: Math.min(10, highest + 1) }));
+    this.state.change(`add the step ${name}`, '', (_, view) => setStep(view, { name, step: Math.min(10, highest + 1) }));
     this.opened.set(name);
   }
 }

@@ -150,18 +150,18 @@ export class Why {
     return kind === 'line' ? 'line' : label.toLowerCase();
   });
   protected readonly steps = computed<readonly Step[]>(() => {
-    const theme = this.state.viewed();
-    if (!theme || !this.fits()) return [];
-    const { chain } = resolvedAt(theme, this.state.part(), this.state.condition(), this.property());
-    return chain.map((link) => ({ where: sourceInWords(theme, link), text: link.text, state: link.state, place: link.place, say: link.say }));
+    const view = this.state.view();
+    if (!view || !this.fits()) return [];
+    const { chain } = resolvedAt(view, this.state.part(), this.state.condition(), this.property());
+    return chain.map((link) => ({ where: sourceInWords(link), text: link.text, state: link.state, place: link.place, say: link.say }));
   });
   protected readonly finding = computed(() => {
-    const theme = this.state.viewed();
-    return theme && this.isAboutReading() ? findingAt(theme, this.state.part(), this.state.condition()) : undefined;
+    const view = this.state.view();
+    return view && this.isAboutReading() ? findingAt(view, this.state.part(), this.state.condition()) : undefined;
   });
   protected readonly onPicture = computed(() => {
-    const theme = this.state.viewed();
-    return theme !== undefined && this.isAboutReading() && hasPictureBehind(theme, { part: this.state.part(), conditions: [] });
+    const view = this.state.view();
+    return view !== undefined && this.isAboutReading() && hasPictureBehind(view, { part: this.state.part(), conditions: [] });
   });
 
   private isAboutReading = (): boolean => ['ink', 'fill'].includes(this.property()) && this.fits();

@@ -1,0 +1,52 @@
+import { shortHash } from '../../compile/short-hash';
+import { atVersion, laterVersion, lookChanges } from '../../edit';
+import { starter, themeWith, viewOf } from '../../tests/themes';
+import { newestOf, shippedStarters, starterBases, starters } from './index';
+
+/** Every version that shipped, by what it says. A line here is never changed: another look is another version. */
+const shipped: Readonly<Record<string, string>> = {
+  'ground 1': '74oyxv',
+  'hairline 1': '1juguf9',
+  'boxed 1': 'c5qxyc',
+  'bands 1': '8tiwin',
+  'nightfall 1': 'd9fpsv',
+  'pebble 1': 'igvksw',
+  'broadsheet 1': '149lek2',
+  'console 1': 'uff4pw',
+  'manifest 1': 't7groi',
+  'porthole 1': '1d1c3xq',
+  'gazette 1': '10dfld7',
+  'tiles 1': '8q4vce',
+  'chalk 1': 'mc0r4k',
+  'hairline 2': 'fx6mf3',
+};
+
+describe('A version of a starter', () => {
+  it('never changes once it has shipped, so that editions which name it always compile to the same bytes', () => {
+    const now = Object.fromEntries(shippedStarters.map(({ key, version, theme }) => [`${key} ${version}`, shortHash(JSON.stringify(theme))]));
+    expect(now).toEqual({ ...shipped });
+  });
+  it('is counted from 1 without a gap, and the newest is what one begins from', () => {
+    for (const { key, version } of starters) {
+      expect(version).withContext(key).toBe(newestOf(key));
+      for (let each = 1; each <= version; each++)
+        expect(starterBases.find({ starter: key, version: each }))
+          .withContext(`${key} ${each}`)
+          .toBeDefined();
+    }
+    expect(newestOf('none of these')).toBe(0);
+  });
+  it('is left only by the person, and what that changes is told', () => {
+    const theme = themeWith({ numbers: { rest: { figures: 'old style' } } }, { base: starter('hairline') });
+    expect(laterVersion(theme)).toBe(2);
+    expect(laterVersion(atVersion(theme, 2))).toBeUndefined();
+    expect(laterVersion(themeWith({}))).toBeUndefined();
+    const changes = lookChanges(viewOf(theme), viewOf(atVersion(theme, 2)));
+    // What the theme says itself holds in either version.
+    expect(changes.map(({ what, before, after }) => `${what}: ${before ?? '-'} → ${after ?? '-'}`)).toEqual([
+      'Numbers: decimal marks: - → aligned',
+      'Numbers: align across: - → end',
+    ]);
+    expect(lookChanges(viewOf(theme), viewOf({ ...theme }))).toEqual([]);
+  });
+});

@@ -1,0 +1,149 @@
+import type { Rgba } from '../colour';
+import type { Outcome } from '../outcome';
+import type { Bases } from './chain';
+import { chainOf } from './chain';
+import type { PartName } from './parts';
+import { propertyOf, type Property, type PropertyName } from './properties';
+import type { Value, Vocabulary } from './reading';
+import type { Picture, Place, Swatch, Theme } from './theme';
+import type { TypeScale } from './type-scale';
+import { layersAt, placeAt, widthsOf } from './widths';
+import { wordsFor, type Words } from './words';
+
+/** Who says a value: the theme itself, one that it grows from, or the ground under every theme. */
+export type Source = 'theme' | 'base' | 'ground';
+
+export interface Saying {
+  readonly source: Source;
+  /** The theme of the chain that says it. */
+  readonly of: Theme;
+  readonly place: Place;
+  readonly text: string;
+  readonly read: Outcome<Value>;
+}
+
+/**
+ * A theme as it is looked at: with the chain of themes that it stands on, at one of its width steps or at none. Made where
+ * documents and their bases are at hand (`Views`); whatever resolves, paints, draws lines, fits or compiles takes it and
+ * asks for nothing else. A further way to look at a theme (a mode, an accent) is a further field of it.
+ */
+export interface ThemeView {
+  /** The theme, then what it grows from, the nearest first; the ground is last. */
+  readonly chain: readonly [Theme, ...Theme[]];
+  /** The theme itself, as it is kept. */
+  readonly theme: Theme;
+  /** Name of the width step; empty for what holds above all of them. */
+  readonly step: string;
+  readonly vocabulary: Vocabulary;
+  /** The chain's swatches, a nearer theme's in place of those of the same name. */
+  readonly swatches: readonly Swatch[];
+  /** What each swatch comes to, or why it comes to nothing: what refers to it then falls back. */
+  readonly colours: ReadonlyMap<string, Outcome<Rgba>>;
+  readonly scale: TypeScale;
+  readonly pictures: readonly Picture[];
+  /** What is said for a property at a place, strongest source first. */
+  readonly said: (place: Place, property: PropertyName) => readonly Saying[];
+  /** The strongest value at a place that can be read; undefined where none is said. */
+  readonly valueAt: (place: Place, property: Property) => Value | undefined;
+  /** A text that is set beside the theme, read in its words. */
+  readonly read: (property: Property, text: string) => Outcome<Value>;
+  /** Whether a part's own look is off, so that it looks like what it stands within. */
+  readonly isOff: (part: PartName) => boolean;
+  /** What holds when nothing is said. */
+  readonly initial: (property: Property) => Value;
+  /** The same theme at another of its steps: itself for none, or for one that it does not have. */
+  readonly at: (step: string) => ThemeView;
+}
+
+const switchable = propertyOf('look').parts;
+
+/** The view of a chain at a step. `words` are what its values can refer to, which every step shares. */
+function viewOf(chain: ThemeView['chain'], words: Words, step: string, at: ThemeView['at']): ThemeView {
+  const layers = chain.flatMap((of, i) => {
+    const source: Source = i === 0 ? 'theme' : i === chain.length - 1 ? 'ground' : 'base';
+    return layersAt(of, i === 0 ? step : '').map(({ name, values }) => ({ source, of, step: name, values }));
+  });
+  const textIn = (values: Theme['values'], { part, condition }: Place, property: PropertyName): string | undefined =>
+    values[part]?.[condition]?.[property];
+  const isOff = (part: PartName): boolean => {
+    const place = { part, condition: 'rest' } as const;
+    return layers.map(({ values }) => textIn(values, place, 'look')).find((each) => each !== undefined && words.read('switch', each).ok) === 'off';
+  };
+  const off = new Set(switchable.filter(isOff));
+  /** A part whose own look is off says nothing but that. */
+  const isSilent = (part: PartName, property: PropertyName): boolean => off.has(part) && property !== 'look';
+  return {
+    chain,
+    theme: chain[0],
+    step,
+    scale: words.scale,
+    swatches: words.swatches,
+    pictures: words.pictures,
+    colours: words.colours,
+    vocabulary: words.vocabulary,
+    said: (place, property) => {
+      if (isSilent(place.part, property)) return [];
+      return layers.flatMap(({ source, of, step: name, values }) => {
+        const text = textIn(values, place, property);
+        return text === undefined ? [] : [{ source, of, place: placeAt(place, name), text, read: words.read(propertyOf(property).kind, text) }];
+      });
+    },
+    read: ({ kind }, text) => words.read(kind, text),
+    isOff: (part) => off.has(part),
+    valueAt: (place, { name, kind }) => {
+      if (isSilent(place.part, name)) return undefined;
+      for (const { values } of layers) {
+        const text = textIn(values, place, name);
+        const outcome = text === undefined ? undefined : words.read(kind, text);
+        if (outcome?.ok) return outcome.value;
+      }
+      return undefined;
+    },
+    initial: ({ kind, name, initial }) => {
+      const outcome = words.read(kind, initial);
+      if (!outcome.ok) throw new TypeError(`The initial value of ${name} cannot be read`);
+      return outcome.value;
+    },
+    at,
+  };
+}
+
+/** All steps of a chain: each is made when it is first asked for. */
+function viewsOfChain(chain: ThemeView['chain'], words: Words): ThemeView['at'] {
+  const made = new Map<string, ThemeView>();
+  const at = (step: string): ThemeView => {
+    const name = widthsOf(chain[0]).some((each) => each.name === step) ? step : '';
+    const view = made.get(name) ?? viewOf(chain, words, name, at);
+    made.set(name, view);
+    return view;
+  };
+  return at;
+}
+
+/**
+ * Makes views, where it is known what themes grow from. What it has made it remembers by the theme, which never changes, and
+ * what values refer to from one state of a theme to the next, so that after an edit only the new value is read.
+ */
+export class Views {
+  private readonly made = new WeakMap<Theme, ThemeView['at']>();
+  private readonly words = new WeakMap<readonly Swatch[], Words>();
+
+  constructor(readonly bases: Bases) {}
+
+  of(theme: Theme, step = ''): ThemeView {
+    const known = this.made.get(theme);
+    if (known) return known(step);
+    const chain = chainOf(theme, this.bases);
+    const words = wordsFor(chain, this.words.get(theme.swatches));
+    this.words.set(theme.swatches, words);
+    const at = viewsOfChain(chain, words);
+    this.made.set(theme, at);
+    return at(step);
+  }
+}
+
+/** The view of a chain that is at hand as a whole: in a worker, which is sent one. */
+export const viewOfChain = (chain: ThemeView['chain'], step = ''): ThemeView => viewsOfChain(chain, wordsFor(chain))(step);
+
+/** The view of another state of the same theme, which grows from the same and is looked at in the same way. */
+export const viewOfChanged = ({ chain: [, ...bases], step }: ThemeView, theme: Theme): ThemeView => viewOfChain([theme, ...bases], step);
