@@ -7,7 +7,7 @@ module.exports = {
       'core-stands-alone',
       'core knows neither server nor web nor the machine.',
       { path: '^core/' },
-      { path: '^(server|web|e2e|bench)/|^node:|^(fs|path|os|http)$' },
+      { path: '^(server|web|e2e|bench|prove)/|^node:|^(fs|path|os|http)$' },
     ),
     forbid('core-without-interface', 'core has no interface code.', { path: '^core/' }, { path: '@angular|rxjs|express|pglite' }),
     forbid('runtime-stands-alone', 'What a published page loads depends on nothing.', { path: '^runtime/' }, { pathNot: '^runtime/' }),

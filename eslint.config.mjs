@@ -25,6 +25,7 @@ export default defineConfig(
           'e2e/tsconfig.json',
           'runtime/tsconfig.json',
           'bench/tsconfig.json',
+          'prove/tsconfig.json',
           'web/tsconfig.app.json',
           'web/tsconfig.spec.json',
           'web/tsconfig.worker.json',
@@ -51,5 +52,5 @@ export default defineConfig(
     rules: { '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'zest', style: 'kebab-case' }] },
   },
   { files: ['web/**/*.html'], extends: [angular.configs.templateRecommended, angular.configs.templateAccessibility] },
-  { files: ['web/src/main.ts', 'e2e/**/*.ts', 'bench/**/*.ts'], rules: { 'no-console': 'off' } },
+  { files: ['web/src/main.ts', 'e2e/**/*.ts', 'bench/**/*.ts', 'prove/**/*.ts'], rules: { 'no-console': 'off' } },
 );

@@ -1,9 +1,9 @@
 import type { WebDriver } from 'selenium-webdriver';
 import { dice, fullTheme, randomTheme } from '../core/tests/random';
 import type { Theme } from '../core/theme';
-import { openBrowser } from '../e2e/driver';
-import { Person } from '../e2e/person';
-import { startApp } from '../e2e/server';
+import { openBrowser } from '../e2e/tools/driver';
+import { Person } from '../e2e/tools/person';
+import { startApp } from '../e2e/tools/server';
 import { kB, ms, quantile, say } from './figures';
 
 const EDITS = 200;

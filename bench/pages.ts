@@ -4,8 +4,8 @@ import type { AddressInfo } from 'node:net';
 import compression from 'compression';
 import express from 'express';
 import { setColumns, tableOf, type Table } from '../core/table';
-import { devTools, openBrowser } from '../e2e/driver';
-import { startApp } from '../e2e/server';
+import { devTools, openBrowser } from '../e2e/tools/driver';
+import { startApp } from '../e2e/tools/server';
 import { kB, ms, quantile, say } from './figures';
 
 const ROWS = 1000;

@@ -1,4 +1,4 @@
-import { newFolder, startApp } from '../e2e/server';
+import { newFolder, startApp } from '../e2e/tools/server';
 import { say } from './figures';
 
 /** How long the built server takes to be ready: on a new folder with the demo data, and again. */

@@ -3,9 +3,9 @@ import path from 'node:path';
 import Papa from 'papaparse';
 import type { WebDriver, WebElement } from 'selenium-webdriver';
 import { arrange, bringIn } from '../core/intake';
-import { openBrowser } from '../e2e/driver';
-import { Person } from '../e2e/person';
-import { newFolder, startApp } from '../e2e/server';
+import { openBrowser } from '../e2e/tools/driver';
+import { Person } from '../e2e/tools/person';
+import { newFolder, startApp } from '../e2e/tools/server';
 import { ms, quantile, say, takeTurns } from './figures';
 
 const [ROWS, COLUMNS] = [100_000, 12];

@@ -1,7 +1,7 @@
 import { PLAIN_VISITOR, emptyPage } from '../core/page';
 import { tableOf } from '../core/table';
-import { openBrowser } from '../e2e/driver';
-import { startApp } from '../e2e/server';
+import { openBrowser } from '../e2e/tools/driver';
+import { startApp } from '../e2e/tools/server';
 import { kB, ms, quantile, say } from './figures';
 
 const [ROWS, COLUMNS] = [5000, 8];

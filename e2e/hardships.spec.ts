@@ -1,7 +1,7 @@
 import { Key, type WebDriver } from 'selenium-webdriver';
-import { openBrowser } from './driver';
-import { Person } from './person';
-import { newFolder, startApp, type App } from './server';
+import { openBrowser } from './tools/driver';
+import { Person } from './tools/person';
+import { newFolder, startApp, type App } from './tools/server';
 
 const cell = (property: string, condition: string): RegExp => new RegExp(`^${property}, ${condition}:`);
 const setValue = async (person: Person, property: string, condition: string, text: string): Promise<void> => {
@@ -53,7 +53,7 @@ describe('When the server is cut off in the middle of editing', () => {
       await driver.quit();
       await app.kill();
     }
-  }, 90_000);
+  }, 270_000);
 });
 
 describe('Two windows on one theme', () => {
@@ -65,7 +65,7 @@ describe('Two windows on one theme', () => {
     app = await startApp({ demo: true });
     drivers = await Promise.all([openBrowser(), openBrowser()]);
     [one, two] = drivers.map((driver) => new Person(driver)) as [Person, Person];
-  }, 60_000);
+  }, 240_000);
   afterAll(async () => {
     await Promise.all(drivers.map((driver) => driver.quit()));
     await app.kill();
@@ -75,7 +75,7 @@ describe('Two windows on one theme', () => {
       await person.open(`${app.url}/themes/low-sound?part=body-rows`);
       await person.find('grid', 'Values of Body rows');
     }
-  }, 60_000);
+  }, 240_000);
 
   it('put changes in different places together, and say so', async () => {
     await setValue(one, 'Fill', 'Even', '#aaffaa');
@@ -85,7 +85,7 @@ describe('Two windows on one theme', () => {
     await two.find('gridcell', /^Fill, Even: #aaffaa, set here/);
     await two.find('gridcell', /^Weight, At rest: 600, set here/);
     await two.untilKept();
-  }, 60_000);
+  }, 240_000);
 
   it('show both sides of one place, and lose neither before the person has chosen', async () => {
     await setValue(one, 'Fill', 'Odd', '#111111');
@@ -100,5 +100,5 @@ describe('Two windows on one theme', () => {
     await two.click('button', /^Undo take in another window/);
     await two.find('gridcell', /^Fill, Odd: #eeeeee, set here/);
     await two.untilKept();
-  }, 60_000);
+  }, 240_000);
 });

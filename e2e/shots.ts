@@ -2,9 +2,9 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { Key, type WebDriver, type WebElement } from 'selenium-webdriver';
-import { devTools, openBrowser } from './driver';
-import { Person } from './person';
-import { startApp } from './server';
+import { devTools, openBrowser } from './tools/driver';
+import { Person } from './tools/person';
+import { startApp } from './tools/server';
 
 const folder = 'docs/screenshots';
 mkdirSync(folder, { recursive: true });

@@ -7,4 +7,4 @@ import { build, install } from './prepare.mjs';
 process.chdir(path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..'));
 install();
 build();
-process.exit(spawnSync(process.execPath, ['--import', 'tsx', 'bench/main.ts'], { stdio: 'inherit' }).status ?? 1);
+process.exit(spawnSync(process.execPath, ['--import', 'tsx', 'bench/main.ts', ...process.argv.slice(2)], { stdio: 'inherit' }).status ?? 1);

@@ -66,7 +66,7 @@ const LOTS = 8;
 
 /** The journeys' files in lots of about the same weight. */
 function lots() {
-  const files = readdirSync('e2e')
+  const files = readdirSync('e2e', { recursive: true })
     .filter((name) => name.endsWith('.spec.ts'))
     .map((name) => ({ name: `e2e/${name}`, size: statSync(`e2e/${name}`).size }))
     .sort((a, b) => b.size - a.size);
@@ -97,10 +97,13 @@ await two([
   // Short steps come last and fill up what is left.
   ['lint', [bin('eslint/bin/eslint.js'), '.']],
   ['format', [bin('prettier/bin/prettier.cjs'), '--check', '.']],
-  ...['core', 'server', 'runtime', 'e2e', 'bench', 'web/tsconfig.worker.json'].map((project) => [`types of ${project}`, tsc(project)]),
+  ...['core', 'server', 'runtime', 'e2e', 'bench', 'prove', 'web/tsconfig.worker.json'].map((project) => [`types of ${project}`, tsc(project)]),
   [
     'import directions',
-    [bin('dependency-cruiser/bin/dependency-cruise.mjs'), ...['--config', '.dependency-cruiser.cjs', 'core', 'server', 'web/src', 'e2e', 'bench']],
+    [
+      bin('dependency-cruiser/bin/dependency-cruise.mjs'),
+      ...['--config', '.dependency-cruiser.cjs', 'core', 'server', 'web/src', 'e2e', 'bench', 'prove'],
+    ],
   ],
 ]);
 

@@ -3,7 +3,7 @@ import { dice, randomTheme } from '../tests/random';
 import { gridTable, themeWith, viewOf } from '../tests/themes';
 import { mergeCells, tableOf } from '../table';
 import { compilePage, element, surrounded, tableElement, themeCss, writeCss, writeHtml } from './index';
-import { feltValues } from './lean';
+import { feltValues } from './sheet/lean';
 
 const css = (values: Theme['values'], given: Partial<Parameters<typeof themeCss>[1]> = {}): string =>
   writeCss(themeCss(viewOf(themeWith(values)), { key: 'x', ...given }), 'compact');

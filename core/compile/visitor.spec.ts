@@ -3,7 +3,7 @@ import { PLAIN_FORMAT } from '../data-types';
 import { PLAIN_VISITOR, emptyPage, readPage, type Page, type Visitor } from '../page';
 import { PLAIN_COLUMN, gridOf, tableOf, type Table } from '../table';
 import { starters, type Theme } from '../theme';
-import { canSort, filterKind, sortValue } from './sort-values';
+import { canSort, filterKind, sortValue } from './markup/sort-values';
 import { compilePage, writeCss, writeHtml } from './index';
 
 const boats = tableOf('Boats', [

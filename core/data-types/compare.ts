@@ -1,4 +1,4 @@
-import type { Value } from './read-value';
+import type { Value } from './read/read-value';
 
 const collators = new Map<string, Intl.Collator>();
 /** How texts are put in order in a language: letters as its dictionaries have them, figures in texts by their amount (ECMA-402, Intl.Collator). */

@@ -1,8 +1,8 @@
 import { isNothing, type DataType, type DateOrder, type Written } from './data-type';
-import { readDate } from './read-date';
-import { readNumber, type ReadNumber } from './read-number';
-import { hasUnits, readDuration, readTime } from './read-time';
-import { isEmail, isLink, isPicture, readYesNo } from './read-words';
+import { readDate } from './read/read-date';
+import { readNumber, type ReadNumber } from './read/read-number';
+import { hasUnits, readDuration, readTime } from './read/read-time';
+import { isEmail, isLink, isPicture, readYesNo } from './read/read-words';
 
 /** What a whole column is, and how its cells are written. */
 export interface FoundType extends Written {

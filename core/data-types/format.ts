@@ -1,5 +1,5 @@
 import type { DataType } from './data-type';
-import type { Value } from './read-value';
+import type { Value } from './read/read-value';
 
 export const negativeStyles = ['minus', 'brackets'] as const;
 export const dateStyles = ['iso', 'short', 'medium', 'long', 'full'] as const;

@@ -1,5 +1,5 @@
 import type { DataType } from './data-type';
-import type { Value } from './read-value';
+import type { Value } from './read/read-value';
 
 /** What a column comes to in one value. */
 export const totalKinds = [

@@ -1,12 +1,12 @@
-export { Cascade, type Origin, type Winner } from './cascade';
-export { type Seeing } from './conditions';
+export { Cascade, type Origin, type Winner } from './cascade/cascade';
+export { type Seeing } from './cascade/conditions';
 export { judge, missing, NOTHING_JUDGED, type Finding, type Judgement } from './judge';
 export { mannerOf, manners, type Manner } from './manners';
 export { isTaken, readHouse, readOwn, type HouseRule, type HouseSheet, type Notice } from './read-house';
 export { holdsOut, settled, type Stand } from './settle';
-export { isInherited, longhandsOf, setsLonghand, type Direction } from './shorthands';
-export { compareWeights, weightOf, type Specificity } from './specificity';
-export { nodesOf, treeOf, type Node } from './tree';
+export { isInherited, longhandsOf, setsLonghand, type Direction } from './cascade/shorthands';
+export { compareWeights, weightOf, type Specificity } from './cascade/specificity';
+export { nodesOf, treeOf, type Node } from './cascade/tree';
 export { weightInWords } from './words';
 export { cssOf, HOUSE_FORMAT, houseIn, houseSchema, nameOf, readHouseDocument, type House } from './house';
 export { MOST_CHARACTERS, ROWS_TO_JUDGE } from './limits';

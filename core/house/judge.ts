@@ -1,9 +1,9 @@
 import { familyOf, rule, writeCss, type CompiledPage, type CssNode, type Stylesheet, type Weight } from '../compile';
-import { Cascade, type Reaching } from './cascade';
+import { Cascade, type Reaching } from './cascade/cascade';
 import { readOwn, type HouseDeclaration, type HouseRule, type HouseSheet } from './read-house';
-import { isInherited, longhandsOf, setsLonghand } from './shorthands';
-import { compareWeights, type Specificity } from './specificity';
-import { nodesOf, treeOf, type Node } from './tree';
+import { isInherited, longhandsOf, setsLonghand } from './cascade/shorthands';
+import { compareWeights, type Specificity } from './cascade/specificity';
+import { nodesOf, treeOf, type Node } from './cascade/tree';
 import { listed, placeOf, weightInWords, wordOf } from './words';
 
 /** A rule of the house that would take something from tables, and what it takes to be stronger. */

@@ -11,10 +11,10 @@ import {
   type SelectorList,
 } from 'css-tree';
 import { bad, good, type Outcome } from '../outcome';
-import { contain } from './contain';
+import { contain } from './cascade/contain';
 import { tooLong } from './house';
-import { pseudoElementOf } from './matching';
-import { weightOf, type Specificity } from './specificity';
+import { pseudoElementOf } from './cascade/matching';
+import { weightOf, type Specificity } from './cascade/specificity';
 
 /** So many things that were left out are told one by one. */
 const MOST_NOTICES = 40;

@@ -1,4 +1,4 @@
-import type { Specificity } from './specificity';
+import type { Specificity } from './cascade/specificity';
 
 /** What a longhand is called in the ledger. */
 export function wordOf(longhand: string): string {

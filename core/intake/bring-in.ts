@@ -1,12 +1,12 @@
 import { bad, good, type Outcome } from '../outcome';
 import { FILE_MOST, OTHER_MOST } from './limits';
-import { decode, readSeparated } from './read-delimited';
-import { readHtml } from './read-html';
-import { readJson } from './read-json';
-import { readMarkdown } from './read-markdown';
-import { readWorkbook } from './read-workbook';
+import { decode, readSeparated } from './readers/read-delimited';
+import { readHtml } from './readers/read-html';
+import { readJson } from './readers/read-json';
+import { readMarkdown } from './readers/read-markdown';
+import { readWorkbook } from './readers/read-workbook';
 import type { Brought, SourceKind, SourceOptions } from './raw';
-import { entryNames, isZip } from './zip';
+import { entryNames, isZip } from './readers/zip';
 
 /**
  * Reads a file that holds a table, by what is in it; where that is not what the file's name says, it is said.

@@ -1,8 +1,8 @@
 import { good, type Outcome } from '../outcome';
 import { readTable, textOf, type Row } from '../table';
 import { bringIn, readClipboard as clipboard, tableFrom, type Brought, type Clipboard, type Intake } from './index';
-import { readHtml } from './read-html';
-import { readSeparated as separated } from './read-delimited';
+import { readHtml } from './readers/read-html';
+import { readSeparated as separated } from './readers/read-delimited';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const asTable = (name: string, outcome: Outcome<Pick<Brought, 'raw'>>): Outcome<Intake> => {

@@ -36,8 +36,8 @@ export {
   type Stretch,
   type Row,
 } from './cell';
-export { PLAIN_COLUMN, plainColumns, readColumnWidth, typedColumnWidth, type Column, type ColumnWidth } from './column';
-export { PLAIN_RULE, type ColumnRule } from './column';
+export { PLAIN_COLUMN, plainColumns, readColumnWidth, typedColumnWidth, type Column, type ColumnWidth } from './columns/column';
+export { PLAIN_RULE, type ColumnRule } from './columns/column';
 export {
   DRESSINGS_MOST,
   dressingDefaults,
@@ -48,19 +48,19 @@ export {
   type Dressing,
   type DressingKind,
   type DressingSetting,
-} from './dressing';
-export { exceptionReaches, kindOf, type Exception, type ExceptionKind } from './exception';
-export { coloursOf, dressedIn, dressingOn, type Dressed } from './dressed';
-export { exceptionAt, exceptionsOn } from './exceptions-on';
-export { placesOf, setDressings, setExceptions, withValue } from './edit-exceptions';
-export { cssWidths, equalColumns, needsContainer, setColumns, setTotals, shownTable } from './columns';
-export { bodyGroups, dropHeading, groupsWithin, isGroupHeading, makeHeading, rowGroupOf, rowGroups, type RowGroup } from './groups';
-export { gridOf, type Grid, type GridCell } from './grid';
-export { columnGroups, headerRole, type HeaderRole } from './headers';
-export { TURNED_MOST, turnedTable } from './turned';
-export { headersOf, namedHeaders } from './assignment';
-export { saysTypes, typeOfColumn, withWholeTypes } from './found-types';
-export { bringAgain, columnNames, possibleKeys, type Again, type CellChange } from './bring-again';
+} from './looks/dressing';
+export { exceptionReaches, kindOf, type Exception, type ExceptionKind } from './looks/exception';
+export { coloursOf, dressedIn, dressingOn, type Dressed } from './looks/dressed';
+export { exceptionAt, exceptionsOn } from './looks/exceptions-on';
+export { placesOf, setDressings, setExceptions, withValue } from './edit/edit-exceptions';
+export { cssWidths, equalColumns, needsContainer, setColumns, setTotals, shownTable } from './columns/columns';
+export { bodyGroups, dropHeading, groupsWithin, isGroupHeading, makeHeading, rowGroupOf, rowGroups, type RowGroup } from './grid/groups';
+export { gridOf, type Grid, type GridCell } from './grid/grid';
+export { columnGroups, headerRole, type HeaderRole } from './grid/headers';
+export { TURNED_MOST, turnedTable } from './grid/turned';
+export { headersOf, namedHeaders } from './grid/assignment';
+export { saysTypes, typeOfColumn, withWholeTypes } from './columns/found-types';
+export { bringAgain, columnNames, possibleKeys, type Again, type CellChange } from './edit/bring-again';
 export { LIMITS, cellProblem, gridProblem, readHead, readTable, rowsProblem, tableSchema, type TableHead } from './read-table';
 export {
   applyChange,
@@ -74,21 +74,21 @@ export {
   type SentChange,
   type SentEdit,
   type TableChange,
-} from './change';
-export { cutHead, previewOf } from './preview';
-export { ORDINARY_BAND, heldOn, isHeaderGroup, partOfCell, slotOf, type Band, type Held } from './slots';
-export { isUnevenRow, marksOf, type Marks } from './marks';
-export { isWrong, isTotal, rememberTotal, shownCell, shownText, totalIn, valueIn, valuesOf } from './shown';
-export { isNegative, isNegativeCell, isNumber, isNumberCell, numberColumns, padOf, type NumberColumn } from './numbers';
-export { NO_VALUE, computedIn, computedTable, type Computed } from './computed';
-export { formulaFunctions, readFormula, wholeFunctions, type Formula } from './formula';
-export { readIn, readingOf, type Reading } from './readings';
-export { ruleProblem } from './rules';
-export { deleteColumn, deleteRow, deleteRows, insertColumn, insertRow, type Edited } from './edit-grid';
-export { deleteLines, duplicateLines, insertLines, moveLines, turn, type Lines } from './edit-lines';
-export { narrowedTable } from './narrowed';
-export { inOrderOf, sortGroups } from './sort-rows';
-export { blockOf, clearBlock, putBlock, type Block, type Chosen, type Put } from './edit-block';
-export { putCell, setCell, setFooterRows, setHeaderRows, setRowHeaders } from './edit-content';
-export { mergeCells, mergeEqual, splitCells } from './edit-merges';
-export { seenAround, seenRows, type Seen, type SeenCell, type SeenRow } from './window';
+} from './edit/change';
+export { cutHead, previewOf } from './grid/preview';
+export { ORDINARY_BAND, heldOn, isHeaderGroup, partOfCell, slotOf, type Band, type Held } from './grid/slots';
+export { isUnevenRow, marksOf, type Marks } from './grid/marks';
+export { isWrong, isTotal, rememberTotal, shownCell, shownText, totalIn, valueIn, valuesOf } from './columns/shown';
+export { isNegative, isNegativeCell, isNumber, isNumberCell, numberColumns, padOf, type NumberColumn } from './columns/numbers';
+export { NO_VALUE, computedIn, computedTable, type Computed } from './computed/computed';
+export { formulaFunctions, readFormula, wholeFunctions, type Formula } from './computed/formula';
+export { readIn, readingOf, type Reading } from './columns/readings';
+export { ruleProblem } from './columns/rules';
+export { deleteColumn, deleteRow, deleteRows, insertColumn, insertRow, type Edited } from './edit/edit-grid';
+export { deleteLines, duplicateLines, insertLines, moveLines, turn, type Lines } from './edit/edit-lines';
+export { narrowedTable } from './grid/narrowed';
+export { inOrderOf, sortGroups } from './columns/sort-rows';
+export { blockOf, clearBlock, putBlock, type Block, type Chosen, type Put } from './edit/edit-block';
+export { putCell, setCell, setFooterRows, setHeaderRows, setRowHeaders } from './edit/edit-content';
+export { mergeCells, mergeEqual, splitCells } from './edit/edit-merges';
+export { seenAround, seenRows, type Seen, type SeenCell, type SeenRow } from './grid/window';

@@ -4,10 +4,10 @@ import { bad, type Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
 import { isExceptionProperty, nameSchema } from '../theme';
 import { isPictureAddress, isSafeAddress, markKinds, type Row } from './cell';
-import { PLAIN_COLUMN, plainColumns, readColumnWidth } from './column';
-import { DRESSINGS_MOST, dressingKinds, dressingSettings, isRing } from './dressing';
-import { exceptionReaches, type Exception } from './exception';
-import { mergeAcrossGroups } from './merge-groups';
+import { PLAIN_COLUMN, plainColumns, readColumnWidth } from './columns/column';
+import { DRESSINGS_MOST, dressingKinds, dressingSettings, isRing } from './looks/dressing';
+import { exceptionReaches, type Exception } from './looks/exception';
+import { mergeAcrossGroups } from './edit/merge-groups';
 import { TABLE_FORMAT, captionAligns, captionSides, decimalMarks, tableKinds, type Merge, type Table } from './table';
 
 /** Limits of a table, for every way in. Texts in characters; `slots` are rows times columns. */

@@ -1,7 +1,7 @@
 import type { Row } from './cell';
-import { plainColumns, type Column } from './column';
-import type { Dressing } from './dressing';
-import type { Exception } from './exception';
+import { plainColumns, type Column } from './columns/column';
+import type { Dressing } from './looks/dressing';
+import type { Exception } from './looks/exception';
 
 /** A block of merged cells; the content stands in its first slot. Rows and columns count from 0. */
 export interface Merge {

@@ -1,6 +1,6 @@
 /* The catalogue */
-export { conditionNames, conditionOf, conditions, type Condition, type ConditionName } from './conditions';
-export { lineage, outsideParts, partNames, partOf, parts, type Box, type Part, type PartName } from './parts';
+export { conditionNames, conditionOf, conditions, type Condition, type ConditionName } from './catalogue/conditions';
+export { lineage, outsideParts, partNames, partOf, parts, type Box, type Part, type PartName } from './catalogue/parts';
 export {
   bundles,
   canBeSet,
@@ -12,9 +12,9 @@ export {
   type Property,
   type PropertyName,
   type ValueKind,
-} from './properties';
-export { containerOf, places, placesFor, sayersFor, type Sayer, type Slot } from './strength';
-export { edgeProperties, exceptionProperties, isExceptionProperty, type Excepted } from './excepted';
+} from './catalogue/properties';
+export { containerOf, places, placesFor, sayersFor, type Sayer, type Slot } from './catalogue/strength';
+export { edgeProperties, exceptionProperties, isExceptionProperty, type Excepted } from './catalogue/excepted';
 /* Documents */
 export {
   THEME_FORMAT,
@@ -36,13 +36,13 @@ export { keyFrom } from './key';
 export { readSwatches, refersToSwatch } from './read-swatches';
 export { swatchesFromBrand } from './brand';
 /* Values */
-export { fonts } from './fonts';
-export { families, type Family } from './families';
-export { facesOf, familiesIn, fileOf, fontAddress, type Face } from './faces';
+export { fonts } from './fonts/fonts';
+export { families, type Family } from './fonts/families';
+export { facesOf, familiesIn, fileOf, fontAddress, type Face } from './fonts/faces';
 export { readStep, stepSize, type TypeScale, type TypeStep } from './type-scale';
-export { choices, readValue } from './values';
-export { lineStyles, swatchVariable, tidy, type LineStyle, type Unit, type Value, type Vocabulary } from './reading';
+export { choices, readValue } from './values/values';
+export { lineStyles, swatchVariable, tidy, type LineStyle, type Unit, type Value, type Vocabulary } from './values/reading';
 export { Views, viewOfChain, viewOfChanged, type Saying, type Source, type ThemeView } from './view';
 export { mediaAddress } from './words';
 export { chainOf, type Bases } from './chain';
-export { bundleOf, bundleText, readBundle } from './bundles';
+export { bundleOf, bundleText, readBundle } from './catalogue/bundles';

@@ -1,6 +1,6 @@
-import type { ConditionName } from './conditions';
-import type { PartName } from './parts';
-import type { PropertyName } from './properties';
+import type { ConditionName } from './catalogue/conditions';
+import type { PartName } from './catalogue/parts';
+import type { PropertyName } from './catalogue/properties';
 import type { TypeScale } from './type-scale';
 
 /** A named colour that values can refer to. The name is lower case: letters, digits and hyphens. */

@@ -1,12 +1,12 @@
 import type { Rgba } from '../colour';
 import type { Outcome } from '../outcome';
-import type { ValueKind } from './properties';
+import type { ValueKind } from './catalogue/properties';
 import { readSwatches } from './read-swatches';
-import type { Vocabulary } from './reading';
+import type { Vocabulary } from './values/reading';
 import type { Picture, Swatch, Theme } from './theme';
 import type { TypeScale } from './type-scale';
-import { readValue, refersToTheme } from './values';
-import type { Value } from './reading';
+import { readValue, refersToTheme } from './values/values';
+import type { Value } from './values/reading';
 
 /** What the values of a chain of themes can refer to, and what has been read of them. */
 export interface Words {

@@ -1,4 +1,4 @@
-import { shortHash } from '../../compile/short-hash';
+import { shortHash } from '../../compile/sheet/short-hash';
 import { atVersion, laterVersion, lookChanges } from '../../edit';
 import { starter, themeWith, viewOf } from '../../tests/themes';
 import { newestOf, shippedStarters, starterBases, starters } from './index';

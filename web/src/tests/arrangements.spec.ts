@@ -35,6 +35,7 @@ import { type Theme } from '../../../core/theme';
 import { dress } from '../../../runtime/dress';
 import { canvasMeasure } from '../app/workers/canvas-measure';
 import { widthsInDocument } from '../app/workers/figure-widths';
+import { forSeeds } from '../../../core/tests/seeded';
 
 const hosts: HTMLElement[] = [];
 afterEach(() => hosts.splice(0).forEach((host) => host.remove()));
@@ -183,34 +184,32 @@ describe('Stacked rows', () => {
     expect(find('19:05')).toBe(1);
   });
 
-  it('stack, in their order and without a rest beyond the frame, for random themes and tables', () => {
-    for (let seed = 0; seed < 150; seed++) {
-      const d = dice(31_000 + seed);
-      const random = arranged(randomTheme(d, starterNames), 'stacked');
-      const table = d.chance(0.3) ? withExceptions(d, randomTable(d)) : randomTable(d);
-      const room = placed(random, table, d.pick([320, 500, 900]));
-      const frame = room.querySelector('.zp-frame') as HTMLElement;
-      expect(frame.scrollWidth)
-        .withContext(`seed ${seed}`)
-        .toBeLessThanOrEqual(frame.clientWidth + 1);
-      expect(bodyRows(room).flatMap(unstacked)).withContext(`seed ${seed}`).toEqual([]);
-      const labels = [...room.querySelectorAll('tbody .zp-label, tfoot .zp-label')].map((label) => label.textContent);
-      const expected = gridOf(table)
-        .rows.flat()
-        .filter((cell) => cell.section !== 'header')
-        .flatMap((cell) => {
-          const names = new Set(
-            headersOf(table, cell)
-              .filter(({ section }) => section === 'header')
-              .map(({ text }) => text.trim()),
-          );
-          return names.size;
-        });
-      expect(labels.length)
-        .withContext(`labels, seed ${seed}`)
-        .toBeLessThanOrEqual(expected.filter((count) => count > 0).length);
-      hosts.splice(0).forEach((host) => host.remove());
-    }
+  forSeeds('stack, in their order and without a rest beyond the frame, for random themes and tables', { all: 150, usual: 75 }, (seed) => {
+    const d = dice(31_000 + seed);
+    const random = arranged(randomTheme(d, starterNames), 'stacked');
+    const table = d.chance(0.3) ? withExceptions(d, randomTable(d)) : randomTable(d);
+    const room = placed(random, table, d.pick([320, 500, 900]));
+    const frame = room.querySelector('.zp-frame') as HTMLElement;
+    expect(frame.scrollWidth)
+      .withContext(`seed ${seed}`)
+      .toBeLessThanOrEqual(frame.clientWidth + 1);
+    expect(bodyRows(room).flatMap(unstacked)).withContext(`seed ${seed}`).toEqual([]);
+    const labels = [...room.querySelectorAll('tbody .zp-label, tfoot .zp-label')].map((label) => label.textContent);
+    const expected = gridOf(table)
+      .rows.flat()
+      .filter((cell) => cell.section !== 'header')
+      .flatMap((cell) => {
+        const names = new Set(
+          headersOf(table, cell)
+            .filter(({ section }) => section === 'header')
+            .map(({ text }) => text.trim()),
+        );
+        return names.size;
+      });
+    expect(labels.length)
+      .withContext(`labels, seed ${seed}`)
+      .toBeLessThanOrEqual(expected.filter((count) => count > 0).length);
+    hosts.splice(0).forEach((host) => host.remove());
   });
 });
 
@@ -258,7 +257,7 @@ describe('Labels of stacked rows that the stylesheet brings', () => {
 
   it('leave every cell where labels in the markup would have it, for random themes and tables', () => {
     let named = 0;
-    for (let seed = 0; seed < 120; seed++) {
+    for (let seed = 0; seed < 60; seed++) {
       const d = dice(77_000 + seed);
       const random = arranged(randomTheme(d, starterNames), 'stacked');
       const table = d.chance(0.3) ? withExceptions(d, randomTable(d)) : randomTable(d);

@@ -29,6 +29,7 @@ import {
   predictThing,
   type Shown,
 } from './predicted';
+import { forSeeds } from '../../../core/tests/seeded';
 
 const inside = (cell: GridCell): readonly MarkupNode[] | undefined =>
   cell.section === 'body' && cell.column === 1 && cell.text !== ''
@@ -167,43 +168,31 @@ function disagreements(whole: Theme, table: Table, held: Held, lean: boolean, wi
 }
 
 describe('What core predicts is what Chromium computes', () => {
-  for (let block = 0; block < 40; block++) {
-    it(`for random themes and tables, seeds ${block * 25} to ${block * 25 + 24}`, () => {
-      for (let seed = block * 25; seed < block * 25 + 25; seed++) {
-        const d = dice(seed);
-        const theme = randomTheme(d, starterNames);
-        const table = randomTable(d);
-        const found = disagreements(theme, table, randomHeld(d, table), seed % 2 === 1);
-        expect(found.slice(0, 5)).withContext(`seed ${seed}`).toEqual([]);
-      }
-    });
-  }
+  forSeeds('for random themes and tables', { all: 1000, usual: 400 }, (seed) => {
+    const d = dice(seed);
+    const theme = randomTheme(d, starterNames);
+    const table = randomTable(d);
+    const found = disagreements(theme, table, randomHeld(d, table), seed % 2 === 1);
+    expect(found.slice(0, 5)).withContext(`seed ${seed}`).toEqual([]);
+  });
 
-  for (let block = 0; block < 20; block++) {
-    it(`for tables with exceptions, seeds ${block * 25} to ${block * 25 + 24}`, () => {
-      for (let seed = block * 25; seed < block * 25 + 25; seed++) {
-        const d = dice(10_000 + seed);
-        const theme = randomTheme(d, starterNames);
-        const table = withExceptions(d, randomTable(d));
-        const found = disagreements(theme, table, randomHeld(d, table), seed % 2 === 1);
-        expect(found.slice(0, 5)).withContext(`seed ${seed}`).toEqual([]);
-      }
-    });
-  }
+  forSeeds('for tables with exceptions', { all: 500, usual: 200 }, (seed) => {
+    const d = dice(10_000 + seed);
+    const theme = randomTheme(d, starterNames);
+    const table = withExceptions(d, randomTable(d));
+    const found = disagreements(theme, table, randomHeld(d, table), seed % 2 === 1);
+    expect(found.slice(0, 5)).withContext(`seed ${seed}`).toEqual([]);
+  });
 
-  for (let block = 0; block < 12; block++) {
-    it(`for themes with width steps, at widths in and beside each, seeds ${block * 25} to ${block * 25 + 24}`, () => {
-      for (let seed = block * 25; seed < block * 25 + 25; seed++) {
-        const d = dice(20_000 + seed);
-        const theme = withSteps(d, randomTheme(d, starterNames));
-        const table = d.chance(0.3) ? withExceptions(d, randomTable(d)) : randomTable(d);
-        const step = d.pick(widthsOf(theme)).width;
-        const width = d.pick([step, step + 1, step - 1, 1000, 300]);
-        const found = disagreements(theme, table, randomHeld(d, table), seed % 2 === 1, width);
-        expect(found.slice(0, 5)).withContext(`seed ${seed} at ${width}px`).toEqual([]);
-      }
-    });
-  }
+  forSeeds('for themes with width steps, at widths in and beside each', { all: 300, usual: 150 }, (seed) => {
+    const d = dice(20_000 + seed);
+    const theme = withSteps(d, randomTheme(d, starterNames));
+    const table = d.chance(0.3) ? withExceptions(d, randomTable(d)) : randomTable(d);
+    const step = d.pick(widthsOf(theme)).width;
+    const width = d.pick([step, step + 1, step - 1, 1000, 300]);
+    const found = disagreements(theme, table, randomHeld(d, table), seed % 2 === 1, width);
+    expect(found.slice(0, 5)).withContext(`seed ${seed} at ${width}px`).toEqual([]);
+  });
 
   it('sees a disagreement when there is one', () => {
     const d = dice(7);

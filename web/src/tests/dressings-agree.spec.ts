@@ -5,6 +5,7 @@ import { dice, randomTheme, type Dice, starterNames } from '../../../core/tests/
 import { dressedIn, dressingKinds, gridOf, tableOf, type Dressing, type Table } from '../../../core/table';
 import { propertyOf, type Theme } from '../../../core/theme';
 import { colourFact, read } from './predicted';
+import { forSeeds } from '../../../core/tests/seeded';
 
 const swatch = (d: Dice): string => `${d.pick(['mist', 'deep', 'glow', 'lamp'])}${d.chance(0.3) ? ` ${d.whole(1, 9)}0%` : ''}`;
 
@@ -35,24 +36,20 @@ function caseOf(seed: number): { readonly theme: Theme; readonly table: Table; r
 }
 
 describe('Dressings are painted as they are made', () => {
-  for (let block = 0; block < 10; block++) {
-    it(`for random values, seeds ${block * 20} to ${block * 20 + 19}`, () => {
-      for (let seed = block * 20; seed < block * 20 + 20; seed++) {
-        const { theme, table, dressing } = caseOf(seed);
-        const host = document.createElement('div');
-        const shadow = host.attachShadow({ mode: 'open' });
-        document.body.append(host);
-        const css = writeCss([...frameRules, ...themeCss(viewOf(theme), { key: 'case', beside: besideOf([table]), lean: seed % 2 === 0 })]);
-        const markup = element('div', {}, tableElement(table, { id: 'case', theme: 'case', slots: true }));
-        shadow.innerHTML = `<style>:host{all:initial;font:16px/normal page;color:#000}${css}</style>${writeHtml(markup)}`;
-        try {
-          compare(seed, theme, table, dressing, shadow);
-        } finally {
-          host.remove();
-        }
-      }
-    });
-  }
+  forSeeds('for random values', { all: 200, usual: 100 }, (seed) => {
+    const { theme, table, dressing } = caseOf(seed);
+    const host = document.createElement('div');
+    const shadow = host.attachShadow({ mode: 'open' });
+    document.body.append(host);
+    const css = writeCss([...frameRules, ...themeCss(viewOf(theme), { key: 'case', beside: besideOf([table]), lean: seed % 2 === 0 })]);
+    const markup = element('div', {}, tableElement(table, { id: 'case', theme: 'case', slots: true }));
+    shadow.innerHTML = `<style>:host{all:initial;font:16px/normal page;color:#000}${css}</style>${writeHtml(markup)}`;
+    try {
+      compare(seed, theme, table, dressing, shadow);
+    } finally {
+      host.remove();
+    }
+  });
 });
 
 function compare(seed: number, theme: Theme, table: Table, dressing: Dressing, shadow: ShadowRoot): void {

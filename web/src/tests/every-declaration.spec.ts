@@ -3,7 +3,7 @@ import { contract, element, surrounded, tableElement, themeCss, writeCss, writeH
 import { makeHeading, mergeCells, tableOf, widthOf, type Held, type Table } from '../../../core/table';
 import { dice, fullTheme, randomHeld, randomTable } from '../../../core/tests/random';
 import { starters, type ConditionName, type Theme } from '../../../core/theme';
-import { hardSpecimens } from '../app/themes/studio/specimens';
+import { hardSpecimens } from '../app/themes/studio/specimen/specimens';
 
 /** Every condition that can be held, strewn over rows, columns and headers so that each meets each band and each other. */
 const hands: readonly ConditionName[] = ['hovered', 'selected', 'focused', 'disabled'];

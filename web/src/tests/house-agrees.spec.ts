@@ -6,6 +6,7 @@ import { randomHouse } from '../../../core/tests/house';
 import { dice, randomTable, randomTheme, withExceptions, starterNames } from '../../../core/tests/random';
 import { type Theme } from '../../../core/theme';
 import type { Table } from '../../../core/table';
+import { forSeeds } from '../../../core/tests/seeded';
 
 const WIDTH = 900;
 /** Two documents that serve every case in turn: one under the house, one as it would be without it. */
@@ -249,12 +250,7 @@ describe('A page that weighs what its house stylesheet asks for', () => {
       expect(wrong.slice(0, 12)).toEqual([]);
     }, 120_000);
 
-  it('has them so under 120 random ones', () => {
-    const wrong: string[] = [];
-    for (let seed = 52_000; seed < 52_120 && wrong.length < 12; seed++) {
-      const d = dice(seed);
-      wrong.push(...check(String(seed), randomPage(seed % 40), randomHouse(d, { layers: false })));
-    }
-    expect(wrong.slice(0, 12)).toEqual([]);
-  }, 240_000);
+  forSeeds('has them so under random ones', { all: 120, usual: 40, from: 52_000, together: 20 }, (seed) => {
+    expect(check(String(seed), randomPage(seed % 40), randomHouse(dice(seed), { layers: false })).slice(0, 12)).toEqual([]);
+  });
 });

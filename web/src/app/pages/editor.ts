@@ -62,17 +62,17 @@ import { Changes, type Change } from '../documents/changes';
 import { OpenDocument } from '../documents/open-document';
 import { Publisher } from '../publishing/publisher';
 import { PutElsewhere } from '../publishing/put-elsewhere';
-import { detailOf, verdictOf, type Seen } from './page-verdict';
-import { Preview } from './preview';
-import { BlockForm } from './block-form';
-import { blockKinds, kindNames, titleOf } from './block-names';
-import { BlockOutline, type Moved } from './block-outline';
+import { detailOf, verdictOf, type Seen } from './seen/page-verdict';
+import { Preview } from './seen/preview';
+import { BlockForm } from './blocks/block-form';
+import { blockKinds, kindNames, titleOf } from './blocks/block-names';
+import { BlockOutline, type Moved } from './blocks/block-outline';
 import type { PageEditions } from './editions-dialog';
-import { HouseFindings } from './house-findings';
-import { ThreeWidths } from './three-widths';
-import { UnderHouse } from './under-house';
+import { HouseFindings } from './house/house-findings';
+import { ThreeWidths } from './seen/three-widths';
+import { UnderHouse } from './house/under-house';
 import { VisitorForm } from './visitor-form';
-import { ThemeViews } from '../controls/theme-views';
+import { ThemeViews } from '../controls/dressed/theme-views';
 
 type LiveState = KeptPage['live'];
 

@@ -7,9 +7,9 @@ import { firstValueFrom, type Observable } from 'rxjs';
 import type { TableBlock } from '../../../../core/page';
 import { previewOf, type Table } from '../../../../core/table';
 import type { Theme, ThemeView } from '../../../../core/theme';
-import { Dressed } from '../controls/dressed';
+import { Dressed } from '../controls/dressed/dressed';
 import { Api, type Follower } from '../documents/api';
-import { ThemeViews } from '../controls/theme-views';
+import { ThemeViews } from '../controls/dressed/theme-views';
 
 export interface Publishing {
   readonly kind: 'themes' | 'tables';

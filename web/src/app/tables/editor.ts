@@ -50,22 +50,22 @@ import { Keepings } from '../documents/keepings';
 import { OpenDocument } from '../documents/open-document';
 import { Publisher } from '../publishing/publisher';
 import { UndoRedo } from '../controls/undo-redo';
-import type { AgainData } from './again-dialog';
-import { FreshNotes } from './fresh-notes';
-import type { NewTable } from './new-table-dialog';
+import type { AgainData } from './bring-in/again-dialog';
+import { FreshNotes } from './bring-in/fresh-notes';
+import type { NewTable } from './bring-in/new-table-dialog';
 import { IntakeService } from '../workers/intake';
 import { SortService } from '../workers/sort';
 import { dataTypes } from '../../../../core/data-types';
 import type { Choice } from './choice';
-import { totalsFromWorker } from './totals';
-import { Finding } from './finding';
-import { Grid, type Pasted } from './grid';
+import { totalsFromWorker } from './grid/totals';
+import { Finding } from './grid/finding';
+import { Grid, type Pasted } from './grid/grid';
 import type { HistoryData } from './history-dialog';
-import type { Carried } from './strip';
-import type { TextData } from './text-dialog';
-import { Looks } from './looks';
-import { Structure } from './structure';
-import { ThemeViews } from '../controls/theme-views';
+import type { Carried } from './grid/strip';
+import type { TextData } from './text/text-dialog';
+import { Looks } from './looks/looks';
+import { Structure } from './columns/structure';
+import { ThemeViews } from '../controls/dressed/theme-views';
 
 /** Another way to do what was just done. */
 interface Instead {
@@ -320,7 +320,7 @@ export class TableEditor implements OnInit {
     const { row, column } = this.choice();
     const at = gridOf(table).at(row, column);
     if (computedIn(table, at.column, at.row) !== undefined) return this.type({ row: this.seen().row, column: at.column, text: '' });
-    const { TextDialog } = await import('./text-dialog');
+    const { TextDialog } = await import('./text/text-dialog');
     const data: TextData = { cell: table.rows[at.row]?.[at.column] ?? '', where: `row ${at.row + 1}, column ${at.column + 1}` };
     const taken = await firstValueFrom(
       this.dialog.open<unknown, TextData, Cell>(TextDialog, { width: '620px', autoFocus: '.ProseMirror', data }).afterClosed(),
@@ -345,7 +345,7 @@ export class TableEditor implements OnInit {
 
   /** A newer file for this table: what it changes is shown before it is taken. */
   protected async bringAgain(): Promise<void> {
-    const [{ NewTableDialog }, { AgainDialog }] = await Promise.all([import('./new-table-dialog'), import('./again-dialog')]);
+    const [{ NewTableDialog }, { AgainDialog }] = await Promise.all([import('./bring-in/new-table-dialog'), import('./bring-in/again-dialog')]);
     const made = await firstValueFrom(
       this.dialog.open<unknown, unknown, NewTable>(NewTableDialog, { width: '900px', data: { again: true } }).afterClosed(),
     );

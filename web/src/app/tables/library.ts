@@ -10,12 +10,12 @@ import type { ThemeView } from '../../../../core/theme';
 import { CardWall } from '../controls/card-wall';
 import { tablesOn } from '../../../../core/page';
 import { Deleting } from '../controls/deleting';
-import { Dressed } from '../controls/dressed';
+import { Dressed } from '../controls/dressed/dressed';
 import { askName } from '../controls/name-dialog';
 import { Api, type KeptTable, type KeptTheme } from '../documents/api';
-import { FreshNotes } from './fresh-notes';
-import type { NewTable, NewTableDialog } from './new-table-dialog';
-import { ThemeViews } from '../controls/theme-views';
+import { FreshNotes } from './bring-in/fresh-notes';
+import type { NewTable, NewTableDialog } from './bring-in/new-table-dialog';
+import { ThemeViews } from '../controls/dressed/theme-views';
 
 @Component({
   selector: 'zest-table-library',
@@ -151,7 +151,7 @@ export class TableLibrary {
   }
 
   protected async create(): Promise<void> {
-    const { NewTableDialog: Dialog } = await import('./new-table-dialog');
+    const { NewTableDialog: Dialog } = await import('./bring-in/new-table-dialog');
     const made = await firstValueFrom(this.dialog.open<NewTableDialog, undefined, NewTable>(Dialog, { width: '900px' }).afterClosed());
     if (!made) return;
     const theme = [...this.themes().keys()][0] ?? '';

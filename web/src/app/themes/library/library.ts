@@ -8,11 +8,11 @@ import { firstValueFrom } from 'rxjs';
 import { countValues, type Theme, type ThemeView } from '../../../../../core/theme';
 import { CardWall } from '../../controls/card-wall';
 import { Deleting } from '../../controls/deleting';
-import { Dressed } from '../../controls/dressed';
+import { Dressed } from '../../controls/dressed/dressed';
 import { askName } from '../../controls/name-dialog';
-import { sampleTable } from '../../controls/sample-table';
+import { sampleTable } from '../../controls/dressed/sample-table';
 import { Api, type KeptTheme } from '../../documents/api';
-import { ThemeViews } from '../../controls/theme-views';
+import { ThemeViews } from '../../controls/dressed/theme-views';
 
 @Component({
   selector: 'zest-theme-library',

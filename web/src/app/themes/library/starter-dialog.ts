@@ -3,10 +3,10 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { THEME_FORMAT, starters, type Starter, type Theme } from '../../../../../core/theme';
 import { previewOf, type Table } from '../../../../../core/table';
-import { Dressed } from '../../controls/dressed';
+import { Dressed } from '../../controls/dressed/dressed';
 import { Api, type KeptTable } from '../../documents/api';
-import { sampleTable } from '../../controls/sample-table';
-import { ThemeViews } from '../../controls/theme-views';
+import { sampleTable } from '../../controls/dressed/sample-table';
+import { ThemeViews } from '../../controls/dressed/theme-views';
 
 @Component({
   selector: 'zest-starter-dialog',

@@ -6,7 +6,7 @@ import { tableOf, type Table } from '../../../../../core/table';
 import { Deleting } from '../../controls/deleting';
 import { Api, type KeptTable } from '../../documents/api';
 import { OpenDocument } from '../../documents/open-document';
-import { hardSpecimens } from './specimens';
+import { hardSpecimens } from './specimen/specimens';
 import { StudioState } from './studio-state';
 
 describe('The specimen of the studio', () => {

@@ -20,16 +20,16 @@ import {
   type Theme,
   type ThemeView,
 } from '../../../../../core/theme';
-import { widthWithin } from './width-within';
-import { sampleTable } from '../../controls/sample-table';
-import { ThemeViews } from '../../controls/theme-views';
+import { widthWithin } from './widths/width-within';
+import { sampleTable } from '../../controls/dressed/sample-table';
+import { ThemeViews } from '../../controls/dressed/theme-views';
 import { Deleting } from '../../controls/deleting';
 import { Api, type KeptTable } from '../../documents/api';
 import { OpenDocument } from '../../documents/open-document';
 import { Publisher } from '../../publishing/publisher';
 import type { EditedLook } from '../../values/edited-look';
 import { readRow, sidesOf, type RowName } from '../../values/rows';
-import { hardSpecimens, type HardSpecimen } from './specimens';
+import { hardSpecimens, type HardSpecimen } from './specimen/specimens';
 
 export interface Wrong {
   readonly typed: string;

@@ -14,22 +14,22 @@ import { Ruler } from '../../controls/ruler';
 import { UndoRedo } from '../../controls/undo-redo';
 import { followRoom } from '../../controls/follow-room';
 import { OpenDocument } from '../../documents/open-document';
-import { Anatomy } from './anatomy';
-import { FitPanel } from './fit-panel';
-import { Ledger } from './ledger';
-import { Specimen } from './specimen';
-import { hardSpecimens } from './specimens';
+import { Anatomy } from './specimen/anatomy';
+import { FitPanel } from './widths/fit-panel';
+import { Ledger } from './ledger/ledger';
+import { Specimen } from './specimen/specimen';
+import { hardSpecimens } from './specimen/specimens';
 import { EditedLook } from '../../values/edited-look';
 import { StudioState } from './studio-state';
-import { Swatches } from './swatches';
-import { ThreeSpecimens } from './three-specimens';
-import { TypeScalePanel } from './type-scale';
-import { Why } from './why';
-import { WidthSteps } from './width-steps';
-import { ThemeViews } from '../../controls/theme-views';
+import { Swatches } from './palette/swatches';
+import { ThreeSpecimens } from './specimen/three-specimens';
+import { TypeScalePanel } from './palette/type-scale';
+import { Why } from './ledger/why';
+import { WidthSteps } from './widths/width-steps';
+import { ThemeViews } from '../../controls/dressed/theme-views';
 import { firstValueFrom } from 'rxjs';
 import { atVersion, laterVersion } from '../../../../../core/edit';
-import type { BaseDialog as BaseDialogType, Moving } from './base-dialog';
+import type { BaseDialog as BaseDialogType, Moving } from './compare/base-dialog';
 
 @Component({
   selector: 'zest-studio',
@@ -136,7 +136,7 @@ export class Studio implements OnInit {
   protected async moveOn(): Promise<void> {
     const [theme, version] = [this.state.theme(), this.later()];
     if (!theme || version === undefined) return;
-    const { BaseDialog } = await import('./base-dialog');
+    const { BaseDialog } = await import('./compare/base-dialog');
     const data: Moving = { theme, version, table: this.state.table() };
     const chosen = await firstValueFrom(
       this.dialog.open<BaseDialogType, Moving, number>(BaseDialog, { width: '1080px', maxWidth: '96vw', data }).afterClosed(),
@@ -147,7 +147,7 @@ export class Studio implements OnInit {
   protected async compare(): Promise<void> {
     const session = this.state.session();
     if (!session) return;
-    const { CompareDialog } = await import('./compare-dialog');
+    const { CompareDialog } = await import('./compare/compare-dialog');
     this.dialog.open(CompareDialog, { width: '1180px', maxWidth: '96vw', data: { state: this.state, session } });
   }
 

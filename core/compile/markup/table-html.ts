@@ -1,0 +1,315 @@
+import {
+  columnNames,
+  columnGroups,
+  cssWidths,
+  gridOf,
+  headerRole,
+  heldOn,
+  isNegativeCell,
+  isGroupHeading,
+  isNumberCell,
+  isUnevenRow,
+  marksOf,
+  namedHeaders,
+  padOf,
+  rowGroups,
+  setColumns,
+  shownCell,
+  shownTable,
+  turnedTable,
+  widthOf,
+  type GridCell,
+  type Held,
+  type RowGroup,
+  type Table,
+} from '../../table';
+import { cellNodes } from './cell-html';
+import { dressedNodes } from './dressing-html';
+import { exceptionClasses } from '../rules/exception-rules';
+import { totalOnPage } from './found-totals';
+import { columnLabels, isPlain, labelOf } from './labels';
+import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
+import { contract } from '../sheet/selectors';
+import { canSort, filterKind, sortValue } from './sort-values';
+import { rule, type CssNode } from '../sheet/stylesheet';
+
+export interface TableHtmlOptions {
+  /** Key of the theme that dresses it; none leaves the table bare. */
+  readonly theme?: string;
+  /** A prefix that makes ids unique on the page. */
+  readonly id: string;
+  /** Conditions to hold open: for previews only. */
+  readonly held?: Held;
+  /** What stands in a cell in place of its text: for specimens with links, buttons and icons. */
+  readonly contentOf?: (cell: GridCell) => readonly MarkupNode[] | undefined;
+  /** For previews: says which slot each cell starts in, so that a click can be told apart. */
+  readonly slots?: boolean;
+  readonly style?: string;
+  /** Writes the columns' widths into the markup, for files that stand alone. */
+  readonly inline?: boolean;
+  /** Whether the description stands beside it, so that it can be pointed to. */
+  readonly described?: boolean;
+  /** Whether visitors can sort it: headers to sort by are marked, and cells say what they are sorted by. */
+  readonly sortable?: boolean;
+  /** Names of columns that they cannot sort by all the same. */
+  readonly unsorted?: readonly string[];
+  /** Whether visitors can filter it: header cells say how. */
+  readonly filtered?: boolean;
+  /** Whether totals follow what visitors find: they say how they are worked out. */
+  readonly totals?: boolean;
+  /** Whether its header stays in view in its frame. */
+  readonly header?: boolean;
+  /** Whether cells have the labels that rows need to be stacked, and roles that hold while they are. */
+  readonly labelled?: boolean;
+  /** Whether rules bring those labels that rules can bring (`labelRules`). */
+  readonly named?: boolean;
+  /** Whether columns say whether they give way, and rows open to what was left out. */
+  readonly fewer?: boolean;
+  /** Whether a short table that visitors do not use stands beside itself with its rows as columns. */
+  readonly turned?: boolean;
+  /** Whether this is that one. */
+  readonly isTurned?: boolean;
+  /** Whether its caption is heard and not seen. */
+  readonly bare?: boolean;
+  /** The how manieth of this name it is on its page: regions are told apart by their names. */
+  readonly nth?: number;
+  /** Shows the columns that are hidden. */
+  readonly whole?: boolean;
+}
+
+const aboutId = ({ id }: TableHtmlOptions): string => `${id}-about`;
+
+/** The table itself, as the markup contract says (docs/markup.md). */
+export function tableElement(whole: Table, options: TableHtmlOptions): Element {
+  const table = options.whole ? shownTable(setColumns(whole, 0, widthOf(whole) - 1, { hidden: false })) : shownTable(whole);
+  const { caption } = table;
+  const children: MarkupNode[] = caption === '' ? [] : [element('caption', { id: `${options.id}-caption` }, ...textWithBreaks(caption))];
+  children.push(...columnElements(table, options));
+  const { header, body, footer } = rowGroups(table);
+  for (const [tag, groups] of [
+    ['thead', header],
+    ['tbody', body],
+    ['tfoot', footer],
+  ] as const)
+    for (const group of groups)
+      if (group.count > 0) children.push(element(tag, { role: options.labelled ? 'rowgroup' : undefined }, ...rowsOf(table, group, options)));
+  return element(
+    'table',
+    {
+      role: options.labelled ? 'table' : undefined,
+      class:
+        [
+          options.theme === undefined ? '' : contract.theme(options.theme),
+          ...ownClasses(table),
+          options.bare && caption !== '' ? contract.caption('unseen') : '',
+          options.header ? contract.header : '',
+          options.isTurned ? contract.turned : '',
+          isNamed(table, options) ? contract.named : '',
+        ]
+          .filter(Boolean)
+          .join(' ') || undefined,
+      style: options.style,
+      'aria-describedby': options.described && table.description !== '' ? aboutId(options) : undefined,
+    },
+    ...children,
+  );
+}
+
+/** The table in the frame that lets a wide one scroll: a named region that the keyboard reaches (WCAG 2.2, 2.1.1). */
+export function framedTable(table: Table, options: TableHtmlOptions): Element {
+  const { caption, name: called } = table;
+  const again = options.nth ?? 1;
+  const name =
+    again > 1
+      ? { 'aria-label': `${caption || called} (${again})` }
+      : caption === ''
+        ? { 'aria-label': called }
+        : { 'aria-labelledby': `${options.id}-caption` };
+  const { description, note } = table;
+  const below = note === '' ? [] : [element('p', { class: contract.note }, ...textWithBreaks(note))];
+  const about = description === '' ? [] : [element('p', { id: aboutId(options), class: contract.about }, ...textWithBreaks(description))];
+  return element(
+    'div',
+    { class: contract.frame, role: 'region', ...name, tabindex: 0 },
+    tableElement(table, { ...options, described: true }),
+    ...turnedElements(table, options),
+    ...below,
+    ...about,
+  );
+}
+
+/** The same table with its rows as columns, for widths at which its theme has it so. */
+export function turnedElements(table: Table, options: TableHtmlOptions): readonly Element[] {
+  const turned = options.turned ? turnedTable(table) : undefined;
+  if (!turned) return [];
+  return [tableElement(turned, { theme: options.theme, id: `${options.id}-turned`, isTurned: true, bare: options.bare })];
+}
+
+/** A framed table, with its bars or without, in the box whose width decides which of the theme's width steps holds. */
+export const boxed = (framed: Element, id?: string, style?: string): Element => element('div', { class: contract.box, id, style }, framed);
+
+/** What this table asks for beside its theme: where its caption stands, and a first column that stays. */
+export function ownClasses({ caption, captionSide, captionAlign, pinned }: Table): readonly string[] {
+  return [
+    captionSide !== '' && caption !== '' ? contract.caption(captionSide) : '',
+    captionAlign !== '' && caption !== '' ? contract.caption(captionAlign) : '',
+    pinned ? contract.pinned : '',
+  ].filter((name) => name !== '');
+}
+
+/** Column groups of the header's tiers, with the columns in them where one has a width. */
+function columnElements(table: Table, { inline }: TableHtmlOptions): readonly Element[] {
+  const widths = cssWidths(table);
+  const groups = columnGroups(table);
+  if (widths.every((width) => width === undefined)) return groups.map(({ columns }) => element('colgroup', { span: columns }));
+  const all = groups.length > 0 ? groups : [{ column: 0, columns: widthOf(table) }];
+  return all.map(({ column, columns }) =>
+    element(
+      'colgroup',
+      {},
+      ...widths.slice(column, column + columns).map((width) => element('col', { style: inline && width ? `width: ${width}` : undefined })),
+    ),
+  );
+}
+
+/**
+ * Rules for the table that `selector` names: its columns' widths. For pages whose policy forbids styles in the markup;
+ * elsewhere `inline` writes them there.
+ */
+export function tableRules(whole: Table, selector: string): readonly CssNode[] {
+  const table = shownTable(whole);
+  const groups = columnGroups(table);
+  const places = groups.length > 0 ? groups : [{ column: 0, columns: widthOf(table) }];
+  const rules = cssWidths(table).flatMap((width, column): readonly CssNode[] => {
+    if (width === undefined) return [];
+    const group = places.findIndex((each) => column >= each.column && column < each.column + each.columns);
+    const at = `colgroup:nth-of-type(${group + 1})>col:nth-child(${column - (places[group]?.column ?? 0) + 1})`;
+    return [rule(`${selector}>${at}`, ['width', width])];
+  });
+  return rules;
+}
+
+function rowsOf(table: Table, { first, count }: RowGroup, options: TableHtmlOptions): Element[] {
+  return Array.from({ length: count }, (_, i) => first + i).map((row) => {
+    const cells = gridOf(table).row(row);
+    const held = options.held?.rows?.get(row) ?? [];
+    const attributes = {
+      role: options.labelled ? 'row' : undefined,
+      class: isUnevenRow(table, row) ? contract.uneven : undefined,
+      [contract.selected]: held.includes('selected') ? '' : undefined,
+      'aria-disabled': held.includes('disabled') ? 'true' : undefined,
+      [contract.held]: held.filter((condition) => condition !== 'selected' && condition !== 'disabled').join(' ') || undefined,
+    };
+    return element('tr', attributes, ...cells.map((cell) => cellElement(table, cell, options)));
+  });
+}
+
+/** The id of a header cell that others name; where it stands makes it unique in its table. */
+const cellId = ({ id }: TableHtmlOptions, { row, column }: GridCell): string => `${id}-r${row}c${column}`;
+
+function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): Element {
+  const { slots, held, contentOf, sortable = false, unsorted = [], filtered = false, totals = false } = options;
+  const named = namedHeaders(table);
+  const { tag, scope } = headerRole(table, cell);
+  const conditions = held ? heldOn(table, cell, held) : [];
+  const isHeader = cell.section === 'header';
+  return element(
+    tag,
+    {
+      role: options.labelled ? roleOf(cell, tag) : undefined,
+      class:
+        [classesOf(table, cell, tag, isHeader ? [] : conditions), options.fewer ? awayOf(table, cell.column, cell.columns) : '']
+          .filter(Boolean)
+          .join(' ') || undefined,
+      id: named.size > 0 && tag === 'th' ? cellId(options, cell) : undefined,
+      headers: named
+        .get(cell)
+        ?.map((header) => cellId(options, header))
+        .join(' '),
+      scope,
+      rowspan: cell.rows > 1 ? cell.rows : undefined,
+      colspan: cell.columns > 1 ? cell.columns : undefined,
+      'aria-sort': isHeader && conditions.includes('sorted') ? 'ascending' : undefined,
+      [contract.held]: (isHeader && conditions.filter((condition) => condition !== 'sorted').join(' ')) || undefined,
+      [contract.pad]: unseenDigits(table, cell),
+      [contract.value]: sortable || filtered || totals ? sortValue(table, cell) : undefined,
+      [contract.total]: totals ? totalOnPage(table, cell) : undefined,
+      [contract.filter]: filtered && canSort(table, cell) ? filterKind(table, cell.column) : undefined,
+      [contract.sorts]: sortable && canSort(table, cell) && !isUnsorted(table, cell, unsorted) ? '' : undefined,
+      'data-slot': slots ? `${cell.row} ${cell.column}` : undefined,
+    },
+    ...(options.labelled && !(isNamed(table, options) && isPlain(table, cell)) ? labelNodes(table, cell) : []),
+    ...(contentOf?.(cell) ?? dressedNodes(table, cell) ?? cellNodes(shownCell(table, cell))),
+    ...(options.fewer ? leftOut(table, cell, options) : []),
+  );
+}
+
+const roleOf = ({ section }: GridCell, tag: 'th' | 'td'): string => (tag === 'td' ? 'cell' : section === 'header' ? 'columnheader' : 'rowheader');
+
+/** Hidden columns that visitors see have no places of their own in the rules. */
+const isNamed = (table: Table, { labelled, named, whole }: TableHtmlOptions): boolean =>
+  labelled === true && named === true && !whole && columnLabels(table) !== undefined;
+
+function labelNodes(table: Table, cell: GridCell): readonly MarkupNode[] {
+  const label = labelOf(table, cell);
+  return label === '' ? [] : [element('span', { class: contract.label, 'aria-hidden': 'true' }, label)];
+}
+
+/** The class of columns that give way: of a cell over several where all of them do, by the one that stays longest. */
+function awayOf({ columns }: Table, column: number, count = 1): string | undefined {
+  const some = columns.slice(column, column + count).map(({ yields }) => yields);
+  if (some.some((each) => each === undefined)) return undefined;
+  return contract.yields[some.includes('second') ? 'second' : 'first'];
+}
+
+/**
+ * In a row's first cell: a button that opens what columns that give way hold, by the browser's own means (HTML Standard,
+ * "The popover attribute"), so that it needs no script. Its name is that of the row and those of the columns, in no language but theirs.
+ */
+function leftOut(table: Table, cell: GridCell, options: TableHtmlOptions): readonly MarkupNode[] {
+  if (cell.section !== 'body' || cell.column !== 0 || isGroupHeading(table, cell.row)) return [];
+  const names = columnNames(table);
+  const away = gridOf(table)
+    .row(cell.row)
+    .filter((each) => each !== cell && awayOf(table, each.column, each.columns) !== undefined && each.text.trim() !== '');
+  if (away.length === 0) return [];
+  const id = `${options.id}-left-${cell.row}`;
+  const name = `${cell.text.trim()}: ${away.map(({ column }) => names[column] ?? '').join(', ')}`;
+  const items = away.flatMap((each) => [
+    element('dt', {}, names[each.column] ?? ''),
+    element('dd', {}, ...(dressedNodes(table, each) ?? cellNodes(shownCell(table, each)))),
+  ]);
+  return [
+    element('button', { type: 'button', class: contract.open, popovertarget: id, 'aria-label': name }, '…'),
+    element('div', { id, class: contract.left, popover: '', role: 'group', 'aria-label': name }, element('dl', {}, ...items)),
+  ];
+}
+
+const isUnsorted = (table: Table, { column }: GridCell, names: readonly string[]): boolean =>
+  names.length > 0 && names.includes(columnNames(table)[column] ?? '');
+
+/** What a number lacks behind its decimal mark, as digits that are not seen. */
+export const unseenDigits = (table: Table, cell: GridCell): string | undefined => (isNumberCell(table, cell) && padOf(table, cell)) || undefined;
+
+/** The marks by which the stylesheet finds a cell (docs/markup.md). */
+export function classesOf(table: Table, cell: GridCell, tag: 'th' | 'td', conditions: readonly string[] = []): string {
+  const marks = marksOf(table, cell);
+  const number = isNumberCell(table, cell);
+  const heading = cell.section === 'body' && isGroupHeading(table, cell.row);
+  const holds: readonly (readonly [string, boolean])[] = [
+    [contract.inset, marks.inset],
+    [contract.head, (cell.isRowHeader || heading) && tag === 'td'],
+    [contract.heading, heading],
+    [contract.group, marks.group],
+    [contract.corner, marks.corner],
+    [contract.beside, marks.beside],
+    [contract.second, marks.second],
+    [contract.last, marks.last],
+    [contract.even, marks.even],
+    [contract.number, number],
+    [contract.negative, number && isNegativeCell(table, cell)],
+    [contract.sorted, conditions.includes('sorted')],
+    [contract.columnHovered, conditions.includes('column-hovered')],
+  ];
+  return [...holds.filter(([, is]) => is).map(([name]) => name), ...exceptionClasses(table, cell)].join(' ');
+}

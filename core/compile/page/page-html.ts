@@ -1,0 +1,116 @@
+import { dressed, everyBlock, isBleed, tableRef, tablesOn, themeRef, wordingOf } from '../../page';
+import { gridOf, shownText, textOf as textOfCell } from '../../table';
+import { besideIn } from '../sheet/beside';
+import { blockNodes, blockRules } from './block-html';
+import { fontRules } from '../sheet/font-rules';
+import { frameRules, isolatedRules } from '../sheet/frame';
+import { element, type MarkupNode } from '../markup/markup';
+import type { CompiledPage, PageInput, PageOptions, Placed } from './page-input';
+import { withNamedMarks } from '../markup/named-marks';
+import { boxId, placementNodes, placementRules } from './placement-html';
+import { sheetOf } from '../sheet/sheet';
+import { rule, type Stylesheet } from '../sheet/stylesheet';
+import { visitorRules } from '../markup/visitor-html';
+
+/** A page as a document: what stands on it, the tables in their themes, and one stylesheet for all of it. */
+export function compilePage(given: PageInput, options: PageOptions): CompiledPage {
+  const input = { ...given, page: dressed(given.page, given.site) };
+  const { page, themes } = input;
+  const places = new Map(everyBlock(page.blocks).map(({ id }, at) => [id, at + 1]));
+  const placeOf = ({ id }: { readonly id: string }): string => `${options.mark ?? ''}${places.get(id) ?? 0}`;
+  const tables = tablesOn(page);
+  const themeSheets = themesIn(input);
+  const isVisited = tables.some(({ visitor }) => visitor !== null);
+  const blocks = page.blocks.flatMap((block) =>
+    blockNodes(block, { placeOf, placement: (table) => placementNodes(table, placeOf(table), input, options) }),
+  );
+  const css: Stylesheet = [
+    ...fontRules(themeSheets, textOf(input)),
+    ...(tables.some(({ isolated }) => isolated) ? isolatedRules : []),
+    // The page is what a placement from edge to edge is measured by.
+    ...(tables.some(isBleed) ? [rule('html', ['container-type', 'inline-size'])] : []),
+    ...(page.wide ? [rule('body.zp-wide,body.zp-wide>#content', ['max-width', 'none'])] : []),
+    ...page.blocks.flatMap((block) => blockRules(block, { placeOf })),
+    ...frameRules,
+    ...(isVisited ? visitorRules : []),
+    ...themeSheets,
+    ...tables.flatMap((block) => placementRules(placeOf(block), block, input.tables.get(tableRef(block)), themes.get(themeRef(block))?.view)),
+  ];
+  const html = element(
+    'html',
+    { lang: options.lang ?? 'en' },
+    element(
+      'head',
+      {},
+      element('meta', { charset: 'utf-8' }),
+      element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
+      element('title', {}, page.title ?? `${page.name} · ${options.siteName}`),
+      ...(page.description === undefined ? [] : [element('meta', { name: 'description', content: page.description })]),
+      ...(options.house === undefined ? [] : [element('link', { rel: 'stylesheet', href: options.house })]),
+      element('link', { rel: 'stylesheet', href: options.stylesheet }),
+      // Before anything is painted: the bars that it shows would push down what stands below them.
+      ...(options.runtime !== undefined && isVisited ? [element('script', { src: options.runtime, defer: '', blocking: 'render' })] : []),
+    ),
+    element(
+      'body',
+      { class: page.wide ? 'zp-wide' : undefined },
+      element('header', { id: 'masthead' }, element('p', {}, options.siteName), ...menuOf(input)),
+      element('main', { id: 'content' }, element('div', { class: 'entry' }, element('h1', {}, page.name), ...blocks)),
+    ),
+  );
+  return {
+    html: options.lasting ? html : withNamedMarks(html, css),
+    placed: tables.flatMap((block): readonly Placed[] => {
+      const table = input.tables.get(tableRef(block));
+      const at = placeOf(block);
+      const theme = themes.get(themeRef(block))?.key;
+      return table ? [{ block: block.id, box: boxId(at), name: table.name, theme, isolated: block.isolated === true }] : [];
+    }),
+    css,
+  };
+}
+
+/** The stylesheets of a page's themes, each once. */
+function themesIn({ page, tables, themes }: PageInput): Stylesheet {
+  const placed = tablesOn(page);
+  return [...new Set(placed.map(themeRef))].flatMap((ref) => {
+    const found = themes.get(ref);
+    if (!found) return [];
+    const blocks = placed.filter((block) => themeRef(block) === ref);
+    const dressedIn = blocks.flatMap((block) => tables.get(tableRef(block)) ?? []);
+    return sheetOf(found.view, {
+      use: 'page',
+      key: found.key,
+      beside: besideIn(found.view, dressedIn),
+      around: blocks.some(({ visitor }) => visitor !== null),
+      pinned: dressedIn.some(({ pinned }) => pinned),
+      header: blocks.some(({ visitor }) => visitor?.header === true),
+    });
+  });
+}
+
+/** The site's menu, where there is one. */
+function menuOf({ menu = [] }: PageInput): readonly MarkupNode[] {
+  if (menu.length === 0) return [];
+  const links = menu.map(({ name, href, isHere }) => element('li', {}, element('a', { href, 'aria-current': isHere ? 'page' : undefined }, name)));
+  return [element('nav', { 'aria-label': 'Pages' }, element('ul', {}, ...links))];
+}
+
+/** Every text that the page's tables and what stands around them show, for the letters that its fonts need. */
+function textOf({ page, tables }: PageInput): string {
+  return tablesOn(page)
+    .flatMap((block) => {
+      const table = tables.get(tableRef(block));
+      if (!table) return [];
+      const labels = block.visitor ? Object.values(wordingOf(block.visitor)) : [];
+      const isAsTyped = table.columns.every(({ format, total }) => format === null && total === '');
+      const typed = table.rows.flatMap((cells) => cells.map(textOfCell));
+      return [
+        table.caption,
+        ...typed,
+        ...(isAsTyped ? [] : gridOf(table).rows.flatMap((row) => row.map((cell) => shownText(table, cell)))),
+        ...labels,
+      ];
+    })
+    .join('');
+}

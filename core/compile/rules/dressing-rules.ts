@@ -1,0 +1,154 @@
+import { iconAddress } from '../../media';
+import { coloursOf, dressingSettings, settingOf, type Dressing, type DressingSetting, type Table } from '../../table';
+import { propertyOf, type ThemeView } from '../../theme';
+import { shortHash } from '../sheet/short-hash';
+import { contract, type SelectorOptions } from '../sheet/selectors';
+import { rule, type CssNode, type Declaration } from '../sheet/stylesheet';
+
+/** A dressing with all of its settings worked out, as cells wear it. */
+export interface Worn {
+  readonly kind: Dressing['kind'];
+  readonly settings: Readonly<Record<DressingSetting, string>>;
+}
+
+export const wornOf = (dressings: readonly Dressing[], dressing: Dressing): Worn => ({
+  kind: dressing.kind,
+  settings: Object.fromEntries(
+    dressingSettings.map(({ name, kinds }) => [
+      name,
+      (kinds as readonly string[]).includes(dressing.kind) ? settingOf(dressings, dressing, name) : '',
+    ]),
+  ) as Record<DressingSetting, string>,
+});
+
+/** What a dressing says of itself only in the markup does not make it another look. */
+const spoken: ReadonlySet<string> = new Set(['alt', 'link', 'text', 'least']);
+/** The class of what stands in a dressed cell: the same look has the same name. */
+export const dressingClass = ({ kind, settings }: Worn): string =>
+  contract.dressing(shortHash(JSON.stringify([kind, Object.entries(settings).filter(([name]) => !spoken.has(name))])));
+
+/** The dressings that some tables' cells wear, each look once. */
+export function wornIn(tables: readonly Pick<Table, 'exceptions' | 'dressings'>[]): readonly Worn[] {
+  const found = new Map<string, Worn>();
+  for (const { exceptions, dressings } of tables) {
+    const names = new Set(exceptions.map(({ dressing }) => dressing));
+    for (const each of dressings) {
+      if (!names.has(each.name)) continue;
+      const worn = wornOf(dressings, each);
+      found.set(dressingClass(worn), worn);
+    }
+  }
+  return [...found.values()];
+}
+
+const mask = (name: string, size: string): readonly Declaration[] => {
+  const address = iconAddress(name);
+  return address === undefined ? [] : [['mask', `${address} 0 50%/${size} repeat-x`]];
+};
+
+/** How dressings look. Colours are the theme's: one that it does not have gives way to the ink of the text. */
+export function dressingRules(view: ThemeView, worn: readonly Worn[], { theme }: SelectorOptions): readonly CssNode[] {
+  const colour = (text: string, fallback: string): string => {
+    const read = view.read(propertyOf('ink'), text);
+    return read.ok ? (read.value.css === 'inherit' ? 'currentColor' : read.value.css) : fallback;
+  };
+  const length = (text: string): string => {
+    const read = view.read(propertyOf('padding-top'), text);
+    return read.ok ? read.value.css : '1em';
+  };
+  return worn.flatMap((each): readonly CssNode[] => {
+    const { kind, settings } = each;
+    const name = dressingClass(each);
+    const at = (test = ''): string => `.${theme}>*>:where(tr)>* :where(.${name}${test})`;
+    const [main, quiet, size] = [colour(settings.colour, 'currentColor'), colour(settings.quiet, '#8883'), length(settings.size)];
+    const byValue = (property: string, pseudo = ''): readonly CssNode[] =>
+      coloursOf(settings.colours).map((pair, i) => rule(at(`.${contract.which(i)}`) + pseudo, [property, colour(pair.colour, 'currentColor')]));
+    /** A mark beside the text, in the shape of an icon. */
+    const mark = (): CssNode =>
+      rule(
+        `${at()}::before`,
+        ['content', '""'],
+        ['display', 'inline-block'],
+        ['width', size],
+        ['height', size],
+        ['margin-inline-end', '.4em'],
+        ['vertical-align', '-.125em'],
+        ['background', main],
+        ...mask(settings.shape, 'contain'),
+      );
+    switch (kind) {
+      case 'rating': {
+        const count = Math.max(1, Math.min(20, Math.round(Number(settings.most)) || 5));
+        return [
+          rule(
+            at(),
+            ['width', `calc(${size} * ${count})`],
+            ['height', size],
+            ['vertical-align', '-.125em'],
+            ['background', quiet],
+            ['fill', main],
+            ...mask(settings.shape, `${size} ${size}`),
+          ),
+          turned(at),
+        ];
+      }
+      case 'meter':
+        return [rule(at(), ['width', size], ['height', '.6em'], ['border-radius', '1em'], ['background', quiet], ['fill', main]), turned(at)];
+      case 'status':
+      case 'icon':
+        return [mark(), ...byValue('background', '::before')];
+      case 'tag':
+        return [
+          rule(at(), ['padding', '.1em .6em'], ['border-radius', '1em'], ['background', main], ['color', colour(settings.ink, 'inherit')]),
+          ...byValue('background'),
+        ];
+      case 'yes-no':
+        return [
+          rule(
+            at(),
+            ['display', 'inline-block'],
+            ['width', size],
+            ['height', size],
+            ['vertical-align', '-.125em'],
+            ['background', main],
+            ...mask('tick', 'contain'),
+          ),
+          rule(at(`.${contract.no}`), ['mask', 'linear-gradient(#000 0 0) 50%/70% 14% no-repeat'], ['background', quiet]),
+        ];
+      case 'picture':
+        return [rule(at(), ['max-width', '100%'], ['height', size], ['vertical-align', 'middle'])];
+      case 'button':
+        return [
+          rule(
+            at(),
+            ['display', 'inline-block'],
+            ['padding', '.3em .9em'],
+            ['border-radius', '.4em'],
+            ['background', main],
+            ['color', colour(settings.ink, 'inherit')],
+            ['text-decoration', 'none'],
+          ),
+        ];
+      case 'person':
+        return [
+          rule(
+            `${at()}>*`,
+            ['display', 'inline-block'],
+            ['width', size],
+            ['height', size],
+            ['line-height', size],
+            ['margin-inline-end', '.5em'],
+            ['border-radius', '50%'],
+            ['vertical-align', 'middle'],
+            ['object-fit', 'cover'],
+            ['text-align', 'center'],
+            ['background', main],
+            ['color', colour(settings.ink, 'inherit')],
+          ),
+        ];
+    }
+  });
+}
+
+/** From right to left a bar grows from the right. */
+const turned = (at: (test?: string) => string): CssNode => rule(`${at(':dir(rtl)')}`, ['transform', 'scaleX(-1)']);

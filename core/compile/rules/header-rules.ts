@@ -1,0 +1,34 @@
+import { WHITE, flatten, toHex } from '../../colour';
+import { type resolveAt } from '../../resolve';
+import { propertyOf, type ThemeView } from '../../theme';
+import { contract } from '../sheet/selectors';
+import { rule, type CssNode } from '../sheet/stylesheet';
+
+/** A frame in which the header stays: no higher than the window, and scrolled within. On paper it is as long as it is. */
+export const headerFrameRules = (selector: string): readonly CssNode[] => [
+  rule(selector, ['max-height', '85vh'], ['overflow', 'auto']),
+  { kind: 'media', query: 'print', rules: [rule(selector, ['max-height', 'none'])] },
+];
+
+/**
+ * The header of a table that keeps it in view (CSS Positioned Layout 3, "Sticky positioning"). What scrolls beneath must not
+ * show through, so its fill is blended over the table's beforehand; where neither has one, over the page's own ground.
+ */
+export function headerRules(view: ThemeView, key: string): readonly CssNode[] {
+  const fillOf = (part: 'table' | 'column-headers'): ReturnType<typeof resolveAt> | undefined =>
+    view.valueAt({ part, condition: 'rest' }, propertyOf('fill'));
+  const [table, header] = [fillOf('table'), fillOf('column-headers')];
+  const ground = table?.kind === 'colour' && table.rgba.alpha > 0 ? flatten(table.rgba, WHITE) : undefined;
+  const own = header?.kind === 'colour' ? header.rgba : undefined;
+  const fill = own && own.alpha > 0 ? toHex(flatten(own, ground ?? WHITE)) : ground ? toHex(ground) : 'Canvas';
+  return [
+    rule(
+      `.${contract.theme(key)}.${contract.header}>:where(thead)`,
+      ['position', 'sticky'],
+      ['inset-block-start', '0'],
+      // Above a first column that stays.
+      ['z-index', '2'],
+      ['background-color', fill],
+    ),
+  ];
+}

@@ -1,0 +1,35 @@
+import { winnerAt } from '../../resolve';
+import { lineage, propertyOf, type ThemeView, type PartName } from '../../theme';
+
+/** The parts whose cells can have an icon beside their text. */
+export const { parts: iconParts } = propertyOf('icon');
+
+/** The part with icons that a part falls back to, for those that have one. */
+const parents = new Map(
+  iconParts.flatMap((part) => {
+    const parent = lineage(part).find((each) => each !== part && iconParts.includes(each));
+    return parent ? [[part, parent] as const] : [];
+  }),
+);
+
+export interface IconSides {
+  readonly sideOf: (part: PartName) => string;
+  /** The part that a part falls back to, where it has its icons on the same side; rules of that reach this. */
+  readonly likeOf: (part: PartName) => PartName | undefined;
+  /** The outermost part whose icons a part's can be taken for: each such family has icons of its own, on its side. */
+  readonly familyOf: (part: PartName) => PartName;
+}
+
+/** On which side of the text each part has its icons: icons on either side are two pseudo-elements, and know nothing of each other. */
+export function iconSides(view: ThemeView): IconSides {
+  const side = new Map(iconParts.map((part) => [part, winnerAt(view, { part, conditions: [] }, 'icon-side').value.css]));
+  const likeOf = (part: PartName): PartName | undefined => {
+    const parent = parents.get(part);
+    return parent !== undefined && side.get(part) === side.get(parent) ? parent : undefined;
+  };
+  const familyOf = (part: PartName): PartName => {
+    const parent = likeOf(part);
+    return parent === undefined ? part : familyOf(parent);
+  };
+  return { sideOf: (part) => side.get(part) ?? '', likeOf, familyOf };
+}

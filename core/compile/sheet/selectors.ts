@@ -1,0 +1,264 @@
+import { partOf, type ConditionName, type PartName, type Place } from '../../theme';
+
+/**
+ * How places become selectors. Everything behind the theme's class stands in :where(), so each rule weighs
+ * one class and their order decides. Child combinators keep a table inside a cell out of reach.
+ */
+export interface SelectorOptions {
+  readonly theme: string;
+  /** For previews: a condition also holds where `data-held` names it. */
+  readonly held: boolean;
+  /** Which rows are banded, as :nth-child() counts them. */
+  readonly band: string;
+}
+
+/** The classes and attributes that the rules rely on; docs/markup.md describes them. */
+export const contract = {
+  theme: (key: string): string => `zp-${key}`,
+  around: (key: string): string => `zp-${key}-around`,
+  inset: 'zp-inset',
+  head: 'zp-head',
+  heading: 'zp-heading',
+  group: 'zp-group',
+  corner: 'zp-corner',
+  beside: 'zp-beside',
+  uneven: 'zp-uneven',
+  second: 'zp-second',
+  last: 'zp-last',
+  even: 'zp-even',
+  number: 'zp-number',
+  negative: 'zp-negative',
+  pad: 'data-pad',
+  sorted: 'zp-sorted',
+  columnHovered: 'zp-over',
+  sorts: 'data-sorts',
+  button: 'zp-button',
+  icon: 'zp-icon',
+  picture: 'zp-picture',
+  search: 'zp-search',
+  info: 'zp-info',
+  empty: 'zp-empty',
+  pager: 'zp-pager',
+  pagerItem: 'zp-page',
+  sort: 'zp-sort',
+  value: 'data-value',
+  filter: 'data-filter',
+  total: 'data-total',
+  header: 'zp-header',
+  choose: 'zp-choose',
+  caption: (where: 'above' | 'below' | 'start' | 'center' | 'end' | 'unseen'): string => `zp-caption-${where}`,
+  exception: (look: string): string => `zp-x-${look}`,
+  dressing: (look: string): string => `zp-d-${look}`,
+  which: (value: number): string => `zp-v-${value}`,
+  no: 'zp-no',
+  pinned: 'zp-pinned',
+  frame: 'zp-frame',
+  /** The box around a frame and its bars, whose width decides which of the theme's width steps holds; the name of the container too. */
+  box: 'zp-box',
+  container: 'zp',
+  /** The element whose shadow root holds an isolated placement, and what in there takes nothing from the page. */
+  host: 'zest-pane-table',
+  alone: 'zp-alone',
+  /** On a table that stands for another with its rows as columns. */
+  turned: 'zp-turned',
+  /** A column that gives way, on its cells; what opens the rest of a row, and what it opens. */
+  yields: { first: 'zp-first-away', second: 'zp-second-away' },
+  open: 'zp-open',
+  left: 'zp-left',
+  /** In a cell: what its column is called, shown where rows are stacked. Not part of its text. */
+  label: 'zp-label',
+  /** A table whose labels stand in the page's stylesheet, but for those of cells that are not at their column's place. */
+  named: 'zp-named',
+  /** A custom property, on cells with a picture of their own: the picture. No swatch has this name. */
+  behind: '--zp_behind',
+  about: 'zp-about',
+  note: 'zp-note',
+  selected: 'data-selected',
+  held: 'data-held',
+} as const;
+
+const VISIBLE = ':not([hidden])';
+/** The same selector where no row is ever hidden: browsers count those faster. */
+export const withNoneHidden = (selector: string): string => selector.replaceAll(` of ${VISIBLE}`, '');
+/** Rows whose cells do not stand in the columns that they can be counted in say so. */
+const counted = (test: string, mark: string): string => `:is(${test}:not(.${contract.uneven}>*),.${mark})`;
+const EVEN = counted(':nth-child(even)', contract.even);
+const SECOND = counted(':nth-child(2)', contract.second);
+const LAST = counted(':last-child', contract.last);
+const FOCUS = ':is(:focus-visible,:has(:focus-visible))';
+
+/** Where a part's cells stand, and what tells them from others of their row group. */
+const cellParts: { readonly [part in PartName]?: { readonly group: string; readonly cell: string } } = {
+  'column-headers': { group: 'thead', cell: '' },
+  'header-groups': { group: 'thead', cell: `.${contract.group}` },
+  corner: { group: 'thead', cell: `.${contract.corner}` },
+  'body-rows': { group: 'tbody', cell: '' },
+  'row-headers': { group: 'tbody', cell: `:is(th,.${contract.head})` },
+  'group-headings': { group: 'tbody', cell: `.${contract.heading}` },
+  footer: { group: 'tfoot', cell: '' },
+  numbers: { group: 'tbody,tfoot', cell: `.${contract.number}` },
+};
+
+interface Test {
+  readonly row: string;
+  readonly cell: string;
+}
+const ofRow = (row: string): Test => ({ row, cell: '' });
+const ofCell = (cell: string): Test => ({ row: '', cell });
+
+/** What a condition asks of the row and of the cell; bands, first and last count visible rows only. */
+function testOf(condition: ConditionName, isHeader: boolean, band: string): Test {
+  const bandOf = (): string => `:nth-child(${band} of ${VISIBLE})`;
+  const othersOf = (): string =>
+    band === 'even' ? `:nth-child(odd of ${VISIBLE})` : band === 'odd' ? `:nth-child(even of ${VISIBLE})` : `:not(${bandOf()})`;
+  switch (condition) {
+    case 'rest':
+      return ofRow('');
+    case 'odd':
+      return ofRow(othersOf());
+    case 'even':
+      return ofRow(bandOf());
+    case 'odd-columns':
+      return ofCell(`:not(${EVEN})`);
+    case 'even-columns':
+      return ofCell(EVEN);
+    case 'first':
+      return ofRow(`:nth-child(1 of ${VISIBLE})`);
+    case 'last':
+      return ofRow(`:nth-last-child(1 of ${VISIBLE})`);
+    case 'negative':
+      return ofCell(`.${contract.negative}`);
+    case 'sorted':
+      return ofCell(isHeader ? '[aria-sort$=ending]' : `.${contract.sorted}`);
+    case 'sorted-odd':
+      return { row: othersOf(), cell: `.${contract.sorted}` };
+    case 'sorted-even':
+      return { row: bandOf(), cell: `.${contract.sorted}` };
+    case 'column-hovered':
+      return ofCell(`.${contract.columnHovered}`);
+    case 'hovered':
+      return isHeader ? ofCell(`[${contract.sorts}]:hover`) : ofRow(':hover');
+    case 'pressed':
+      return ofCell(`[${contract.sorts}]:active`);
+    case 'selected':
+      return ofRow(`:is([${contract.selected}],[aria-selected=true])`);
+    case 'focused':
+      return isHeader ? ofCell(`[${contract.sorts}]${FOCUS}`) : ofRow(FOCUS);
+    case 'disabled':
+      return ofRow('[aria-disabled=true]');
+    case 'current':
+      return ofCell('[aria-current]');
+  }
+}
+
+/** What tells a part's cells from others of their row group; empty where nothing does. */
+export const markOf = (part: PartName): string => cellParts[part]?.cell ?? '';
+
+/** A part's picture is not that of the parts within it: what leaves their cells out. */
+export const notWithin = (part: PartName): string => (part === 'row-headers' ? `:not(${markOf('group-headings')})` : '');
+
+const heldBy = (condition: ConditionName): string => `[${contract.held}~=${condition}]`;
+const isHeaderPart = (part: PartName): boolean => cellParts[part]?.group === 'thead';
+const filter = (text: string): string => (text === '' ? '*' : `:where(${text})`);
+
+const rowsIn = ({ theme }: SelectorOptions, part: PartName, test: string): string =>
+  `.${theme}>:where(${cellParts[part]?.group ?? '*'})>:where(tr${test})`;
+
+/** The row groups of a part. */
+export const groupsOf = ({ theme }: SelectorOptions, part: PartName): string => `.${theme}>:where(${cellParts[part]?.group ?? '*'})`;
+
+/** The rows of a place. */
+export const rowsOf = (options: SelectorOptions, { part, condition }: Place): string =>
+  rowsIn(options, part, testOf(condition, isHeaderPart(part), options.band).row);
+
+/** The cells of a place; of a part within it where one is named; with a further test of the cell. */
+export function cellsOf(options: SelectorOptions, { part, condition }: Place, only: PartName = part, also = ''): string {
+  const { row, cell } = testOf(condition, isHeaderPart(part), options.band);
+  return `${rowsIn(options, only, row)}>${filter(`${cellParts[only]?.cell ?? ''}${cell}${also}`)}`;
+}
+
+/**
+ * Conditions that only a hand can bring, so that a preview has to hold them open; every other one is marked on
+ * the page itself.
+ */
+export const isHeldOpen = (condition: ConditionName): boolean => condition === 'hovered' || condition === 'pressed' || condition === 'focused';
+
+/** The same where the condition is held open in a preview: on the row, or for headers on the cell. */
+export function heldCellsOf(options: SelectorOptions, { part, condition }: Place, only: PartName = part, also = ''): string {
+  const held = heldBy(condition);
+  const onCell = isHeaderPart(part) || testOf(condition, false, options.band).row === '';
+  return `${rowsIn(options, only, onCell ? '' : held)}>${filter(`${cellParts[only]?.cell ?? ''}${onCell ? held : ''}${also}`)}`;
+}
+
+export const isCellPart = (part: PartName): boolean => partOf(part).box === 'cells';
+export const captionOf = ({ theme }: SelectorOptions): string => `.${theme}>:where(caption)`;
+export const everyCell = ({ theme }: SelectorOptions): string => `.${theme}>*>:where(tr)>*`;
+
+/** What stands in cells: a child of the cell. */
+const contentParts: { readonly [part in PartName]?: string } = {
+  links: `a:not(.${contract.button})`,
+  buttons: `.${contract.button}`,
+  icons: `.${contract.icon}`,
+};
+
+/** What stands around the table: children of the wrapper. */
+const aroundParts: { readonly [part in PartName]?: string } = {
+  'search-bar': contract.search,
+  'info-line': contract.info,
+  'empty-message': contract.empty,
+  pager: contract.pager,
+};
+
+const ownTests: { readonly [condition in ConditionName]?: string } = {
+  rest: '',
+  hovered: ':hover',
+  focused: ':focus-visible',
+  current: '[aria-current]',
+  disabled: ':is(:disabled,[aria-disabled=true])',
+};
+
+/** What stands in cells or around the table, under a condition of its own. */
+export function thingsOf({ theme }: SelectorOptions, { part, condition }: Place, isHeld = false): string {
+  const test = isHeld ? heldBy(condition) : (ownTests[condition] ?? '');
+  const content = contentParts[part];
+  if (content !== undefined) return `.${theme}>*>:where(tr)>*>:where(${content}${test})`;
+  const bar = aroundParts[part];
+  if (bar !== undefined) return `.${theme}-around>:where(.${bar}${test})`;
+  return `.${theme}-around>:where(.${contract.pager}) :where(.${contract.pagerItem}${test})`;
+}
+
+export const aroundBars = ({ theme }: SelectorOptions): string =>
+  `.${theme}-around>:where(${Object.values(aroundParts)
+    .map((name) => `.${name}`)
+    .join(',')})`;
+export const searchField = ({ theme }: SelectorOptions): string => `.${theme}-around>:where(.${contract.search}) :where(input)`;
+
+/** The first visible row of row groups that match `group`. */
+export const firstRowCells = ({ theme }: SelectorOptions, group: string): string =>
+  `.${theme}>:where(${group})>:where(tr:nth-child(1 of ${VISIBLE}))>*`;
+/** Every later row, of all groups or of one. */
+export const laterRowCells = ({ theme }: SelectorOptions, group = '*'): string =>
+  `.${theme}>${filter(group === '*' ? '' : group)}>:where(tr:nth-child(n+2 of ${VISIBLE}))>*`;
+export const secondRowCells = ({ theme }: SelectorOptions): string => `.${theme}>:where(tbody)>:where(tr:nth-child(2 of ${VISIBLE}))>*`;
+/** The last row of the body where it is not the first. */
+export const lastRowCells = ({ theme }: SelectorOptions): string =>
+  `.${theme}>:where(tbody)>:where(tr:nth-last-child(1 of ${VISIBLE}):nth-child(n+2 of ${VISIBLE}))>*`;
+export const secondAndLastRowCells = ({ theme }: SelectorOptions): string =>
+  `.${theme}>:where(tbody)>:where(tr:nth-last-child(1 of ${VISIBLE}):nth-child(2 of ${VISIBLE}))>*`;
+
+/** Tests of a cell for what is particular about the edge at its start. */
+export const columnTests = { 'after-first-column': SECOND, 'before-last-column': LAST, 'beside-row-headers': `.${contract.beside}` } as const;
+/** Cells that do not stand in the first column, in all row groups or in one, that pass the tests. */
+export const laterCells = ({ theme }: SelectorOptions, tests: readonly string[] = [], group = ''): string =>
+  `.${theme}>${filter(group)}>:where(tr)>:where(:is(:not(:first-child),.${contract.inset})${tests.join('')})`;
+
+/** Cells with a mark whose upper edge, or whose edge at their start, lies inside the table. */
+export const markedBelow = ({ theme }: SelectorOptions, mark: string): string =>
+  `.${theme}>*>:where(tr:nth-child(n+2 of ${VISIBLE}))>:where(${mark}),` +
+  `.${theme}>:where(:is(thead,tbody)+:is(tbody,tfoot))>:where(tr:nth-child(1 of ${VISIBLE}))>:where(${mark})`;
+export const markedAfter = ({ theme }: SelectorOptions, mark: string): string =>
+  `.${theme}>*>:where(tr)>:where(:is(:not(:first-child),.${contract.inset})${mark})`;
+
+/** The row group at the top and the one at the bottom of the table. */
+export const firstGroup = ({ theme }: SelectorOptions): string => `.${theme}>:where(thead,tbody,tfoot):where(:not(thead~*,tbody~*,tfoot~*))`;
+export const lastGroup = ({ theme }: SelectorOptions): string => `.${theme}>:where(thead,tbody,tfoot):where(:last-child)`;

@@ -1,0 +1,74 @@
+import type { ThemeView } from '../../theme';
+import { arrangementRules } from '../rules/arrangement-rules';
+import { NOTHING_BESIDE, type Beside } from './beside';
+import { byWidth } from './by-width';
+import { headerRules } from '../rules/header-rules';
+import { pinnedRules } from '../rules/pinned-rules';
+import { withNoneHidden } from './selectors';
+import { withSelectors, type Stylesheet } from './stylesheet';
+import { themeCss } from './theme-css';
+import { sortIconRules } from '../markup/visitor-html';
+
+/** What of a recipe is always there, never, or as it is asked for. */
+type Whether = 'always' | 'never' | 'asked';
+
+/** What a theme's stylesheet is written for, and what of the theme belongs into it there. */
+const recipes = {
+  /** A published page: nothing that is not felt, at every width, and what the page's placements ask for. */
+  page: { lean: true, held: false, widths: true, arranged: true, around: 'asked', pinned: 'asked' },
+  /** A file that leaves: nothing is known of the tables that it will dress. */
+  file: { lean: true, held: false, widths: true, arranged: true, around: 'always', pinned: 'always' },
+  /** The grid in which a table is edited: as it is where there is room for all of it. */
+  grid: { lean: false, held: false, widths: false, arranged: false, around: 'never', pinned: 'always' },
+  /** The studio's specimen: conditions can be held open. */
+  specimen: { lean: false, held: true, widths: true, arranged: true, around: 'always', pinned: 'never' },
+  /** A picture in a library. */
+  card: { lean: false, held: false, widths: false, arranged: false, around: 'never', pinned: 'never' },
+  /** A picture of a table in a container of some width. */
+  picture: { lean: false, held: false, widths: true, arranged: true, around: 'never', pinned: 'never' },
+} as const satisfies Readonly<Record<string, Recipe>>;
+
+interface Recipe {
+  readonly lean: boolean;
+  readonly held: boolean;
+  readonly widths: boolean;
+  readonly arranged: boolean;
+  readonly around: Whether;
+  readonly pinned: Whether;
+}
+export type SheetUse = keyof typeof recipes;
+
+/** What a sheet is asked for beside its use. */
+export interface SheetFor {
+  readonly use: SheetUse;
+  /** The key that names the theme's class. */
+  readonly key: string;
+  /** What the tables that it dresses have beside it. */
+  readonly beside?: Beside;
+  /** Whether visitors use one of its tables: search bar, pager, rows that are hidden. */
+  readonly around?: boolean;
+  /** Whether one of its tables keeps its first column in view, or its header. */
+  readonly pinned?: boolean;
+  readonly header?: boolean;
+}
+
+/** A theme's whole stylesheet for a use: the one recipe of what is written, and in which order. */
+export function sheetOf(
+  view: ThemeView,
+  { use, key, beside = NOTHING_BESIDE, around = false, pinned = false, header = false }: SheetFor,
+): Stylesheet {
+  const recipe: Recipe = recipes[use];
+  const is = (whether: Whether, asked: boolean): boolean => whether === 'always' || (whether === 'asked' && asked);
+  const isAround = is(recipe.around, around);
+  const isVisited = recipe.around === 'asked' && around;
+  const at = (each: ThemeView): Stylesheet => [
+    ...themeCss(each, { key, lean: recipe.lean, held: recipe.held, around: isAround, beside }),
+    ...(isVisited ? sortIconRules(each, key) : []),
+    ...(header ? headerRules(each, key) : []),
+    ...(is(recipe.pinned, pinned) ? pinnedRules(each, key, beside.exceptions) : []),
+    ...(recipe.arranged ? arrangementRules(each, key, beside.exceptions) : []),
+  ];
+  const sheet = recipe.widths ? byWidth(view, at) : at(view);
+  // Rows are hidden for visitors alone.
+  return recipe.around === 'asked' && !around ? withSelectors(sheet, withNoneHidden) : sheet;
+}

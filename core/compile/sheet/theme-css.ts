@@ -1,0 +1,289 @@
+import { toHex } from '../../colour';
+import { layerOf } from '../../paint';
+import { resolveAt } from '../../resolve';
+import type { Exception } from '../../table';
+import {
+  conditionOf,
+  lineage,
+  partOf,
+  places,
+  propertiesOf,
+  propertyOf,
+  refersToSwatch,
+  swatchVariable,
+  type Place,
+  type ThemeView,
+  type Value,
+} from '../../theme';
+import { aroundRules, contentRules } from '../rules/around-rules';
+import { cornerRules } from '../rules/corners';
+import { canHold } from './combinations';
+import { declare, type SetValue } from './declare';
+import { NOTHING_BESIDE, type Beside } from './beside';
+import { dressingRules } from '../rules/dressing-rules';
+import { edgeRules, exceptedProperties, exceptionRules, ownIconRules, setsHeight, setsPicture } from '../rules/exception-rules';
+import { feltValues, type Felt } from './lean';
+import { iconSides } from '../rules/icon-sides';
+import { iconRules } from '../rules/icons';
+import { lineRules, outerBorder } from '../rules/line-rules';
+import { hasPicture, isPictureShared, laidOver, pictureBehind, pictureInCells, pictureUnder, picturedCells } from '../rules/pictures';
+import {
+  aroundBars,
+  captionOf,
+  cellsOf,
+  contract,
+  everyCell,
+  groupsOf,
+  heldCellsOf,
+  isHeldOpen,
+  notWithin,
+  rowsOf,
+  type SelectorOptions,
+} from './selectors';
+import { rule, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
+
+export interface ThemeCssOptions {
+  /** The key that names the theme's class: `zp-` and the key. */
+  readonly key: string;
+  /** For previews: conditions can also be held open by `data-held`. Published CSS does not carry this. */
+  readonly held?: boolean;
+  /** With what stands around the table: search bar, info line, empty message, pager. */
+  readonly around?: boolean;
+  /** Without values that are not felt anywhere: for what is published, not for previews. */
+  readonly lean?: boolean;
+  /** What the tables which it dresses have beside it. */
+  readonly beside?: Beside;
+}
+
+/**
+ * The stylesheet of a theme: its swatches, the table's box, then a rule for each place in the order of
+ * strength, then what stands in cells and around the table, then the lines. It dresses every table that
+ * carries the theme's class.
+ */
+export function themeCss(view: ThemeView, { key, held = false, around = false, lean = false, beside = NOTHING_BESIDE }: ThemeCssOptions): Stylesheet {
+  const { exceptions, worn } = beside;
+  const options: SelectorOptions = { theme: contract.theme(key), held, band: resolveAt(view, { part: 'body-rows', condition: 'rest' }, 'band').css };
+  const felt = lean ? feltBeside(view, around, exceptions) : undefined;
+  const isOwn = setsPicture(exceptions);
+  const rulesOf = (isHand: boolean): readonly CssNode[] =>
+    places
+      .filter(({ part, condition }) => partOf(part).box !== 'lines' && (conditionOf(condition).tier === 'hand') === isHand)
+      .flatMap((place) => placeRules(view, place, options, { around, felt, isOwn }));
+  const { under, over } = exceptionRules(view, exceptions, options);
+  const nodes = [
+    tableBox(view, options),
+    ...heightRule(view, options, exceptions),
+    ...rulesOf(false),
+    ...under,
+    ...rulesOf(true),
+    ...over,
+    ...iconRules(view, options, felt),
+    ...ownIconRules(view, exceptions, options),
+    ...decimalRules(view, options),
+    ...contentRules(view, options, felt),
+    ...dressingRules(view, worn, options),
+    ...(around ? aroundRules(view, options, felt) : []),
+    ...lineRules(view, options),
+    ...edgeRules(view, exceptions, options),
+    ...cornerRules(view, options),
+  ].filter((node) => node.kind !== 'rule' || node.declarations.length > 0);
+  return [...swatchRule(view, options, nodes, around), ...nodes];
+}
+
+/**
+ * What a table's own file has to bring along beside its theme's stylesheet, which knows nothing of this table: its looks and
+ * dressings and, since these come after everything of the theme's, what the hand brings once more. Nothing where there is nothing.
+ */
+export function besideCss(view: ThemeView, key: string, beside: Beside): Stylesheet {
+  const { exceptions, worn } = beside;
+  if (exceptions.length === 0 && worn.length === 0) return [];
+  const options: SelectorOptions = {
+    theme: contract.theme(key),
+    held: false,
+    band: resolveAt(view, { part: 'body-rows', condition: 'rest' }, 'band').css,
+  };
+  const { under, over } = exceptionRules(view, exceptions, options);
+  const hand = under.length === 0 ? [] : handRules(view, options, setsPicture(exceptions));
+  const height = setsHeight(exceptions) ? [rule(everyCell(options), ['box-sizing', 'border-box'])] : [];
+  const nodes = [
+    ...height,
+    ...under,
+    ...hand,
+    ...over,
+    ...dressingRules(view, worn, options),
+    ...ownIconRules(view, exceptions, options),
+    ...edgeRules(view, exceptions, options),
+  ].filter((node) => node.kind !== 'rule' || node.declarations.length > 0);
+  return [...swatchRule(view, options, nodes, false), ...nodes];
+}
+
+const handRules = (view: ThemeView, options: SelectorOptions, isOwn: boolean): readonly CssNode[] =>
+  places
+    .filter(({ part, condition }) => partOf(part).box === 'cells' && conditionOf(condition).tier === 'hand')
+    .flatMap((place) => placeRules(view, place, options, { around: false, felt: undefined, isOwn }));
+
+/** What is felt where tables have exceptions: what the hand brings counts then even if it says what lies below the exception. */
+function feltBeside(view: ThemeView, around: boolean, exceptions: readonly Exception[]): Felt {
+  const felt = feltValues(view, around);
+  const excepted = exceptedProperties(exceptions);
+  if (excepted.size === 0) return felt;
+  return (place, aspect, on) =>
+    felt(place, aspect, on) || (conditionOf(place.condition).tier === 'hand' && aspect !== 'icon-shape' && excepted.has(aspect));
+}
+
+/** The swatches that are used, as custom properties, so that a brand colour is changed in one place. */
+function swatchRule(view: ThemeView, { theme }: SelectorOptions, nodes: readonly CssNode[], around: boolean): readonly CssNode[] {
+  const used = new Set<string>();
+  for (const node of nodes) collectVariables(node, used);
+  const declarations = view.swatches
+    .filter(({ name }) => used.has(swatchVariable(name)))
+    .map(({ name, colour }): Declaration => [swatchVariable(name), writtenColour(view, name, colour)]);
+  return declarations.length > 0 ? [rule(around ? `.${theme},.${theme}-around` : `.${theme}`, ...declarations)] : [];
+}
+
+/** A swatch as it was typed, or what it comes to where it refers to another. */
+function writtenColour(view: ThemeView, name: string, typed: string): string {
+  const read = view.colours.get(name);
+  return read?.ok && refersToSwatch(typed) ? toHex(read.value) : typed.toLowerCase();
+}
+
+/** Names of the custom properties that a node's values read. Scanned by hand: this runs at every edit. */
+function collectVariables(node: CssNode, used: Set<string>): void {
+  if (node.kind !== 'rule') return node.rules.forEach((inner) => collectVariables(inner, used));
+  for (const [, value] of node.declarations) {
+    for (let at = value.indexOf('var('); at >= 0; at = value.indexOf('var(', at + 4)) used.add(value.slice(at + 4, value.indexOf(')', at)));
+  }
+}
+
+/** The table's own box. Borders are always separate, since only then do corners round and lines have one owner. */
+function tableBox(view: ThemeView, options: SelectorOptions): CssNode {
+  const value = (name: 'cells' | 'gap'): Value => resolveAt(view, { part: 'table', condition: 'rest' }, name);
+  const spaced = value('cells').css === 'spaced';
+  return rule(
+    `.${options.theme}`,
+    ['border-collapse', 'separate'],
+    ['border-spacing', spaced ? value('gap').css : '0'],
+    ...outerBorder(view),
+    ...pictureBehind(view, 'table'),
+  );
+}
+
+/** A least height counts from edge to edge, lines and padding with it. */
+function heightRule(view: ThemeView, options: SelectorOptions, exceptions: readonly Exception[]): readonly CssNode[] {
+  const height = propertyOf('row-height');
+  const isSet = places.some((place) => height.parts.includes(place.part) && (view.valueAt(place, height)?.css ?? 'auto') !== 'auto');
+  return isSet || setsHeight(exceptions) ? [rule(everyCell(options), ['box-sizing', 'border-box'])] : [];
+}
+
+interface Choice {
+  readonly around: boolean;
+  /** Whether a value is felt; without it, each is written. */
+  readonly felt: Felt | undefined;
+  /** Whether tables have pictures of their own behind some cells. */
+  readonly isOwn: boolean;
+}
+
+/** The rules of one place: what is set there by the theme or, failing that, by what it grows from. */
+function placeRules(view: ThemeView, place: Place, options: SelectorOptions, { around, felt, isOwn }: Choice): readonly CssNode[] {
+  const set: SetValue[] = [];
+  for (const property of propertiesOf(place.part)) {
+    const value = view.valueAt(place, property);
+    if (value && (felt === undefined || felt(place, property.name))) set.push({ property, value });
+  }
+  if (set.length === 0) return [];
+  const { box } = partOf(place.part);
+  if (box === 'table') return wholeTable(view, set, options, around);
+  if (box === 'caption') return [rule(captionOf(options), ...declare(set), ...fillOf(set))];
+  if (box !== 'cells') return [];
+  return conditionOf(place.condition).tier === 'hand' ? underHand(view, place, set, options, { felt, isOwn }) : atRest(view, place, set, options);
+}
+
+const fillOf = (set: readonly SetValue[]): readonly Declaration[] =>
+  set.filter(({ property }) => property.name === 'fill').map(({ value }) => ['background-color', value.css]);
+
+/** The whole table's values: its box on the table, type on caption, cells and bars, room inside on the cells only. */
+function wholeTable(view: ThemeView, set: readonly SetValue[], options: SelectorOptions, around: boolean): readonly CssNode[] {
+  const own = set.filter(({ property }) => property.falls === 'part');
+  const handed = set.filter(({ property }) => property.falls === 'table' && property.name !== 'fill');
+  const shared = handed.filter(({ property }) => property.parts.includes('caption') && !property.stops?.includes('caption'));
+  const inside = handed.filter((each) => !shared.includes(each));
+  const outside = [captionOf(options), ...(around ? [aroundBars(options)] : [])].join(',');
+  return [
+    rule(`.${options.theme}`, ...fillOf(set), ...declare(own.filter((each) => each.value.css !== view.initial(each.property).css))),
+    rule(`${outside},${everyCell(options)}`, ...declare(shared)),
+    rule(everyCell(options), ...declare(inside)),
+  ];
+}
+
+function atRest(view: ThemeView, place: Place, set: readonly SetValue[], options: SelectorOptions): readonly CssNode[] {
+  const { part, condition } = place;
+  const layer = layerOf(place);
+  const cells = cellsOf(options, place);
+  const fill = fillOf(set);
+  const picture = condition === 'rest' && hasPicture(view, part) ? part : undefined;
+  if (layer === 'cell') {
+    const within = picture ? pictureInCells(view, picture) : [];
+    const apart = notWithin(part);
+    if (within.length === 0 || apart === '') return [rule(cells, ...fill, ...within, ...declare(set))];
+    return [rule(cells, ...fill, ...declare(set)), rule(cellsOf(options, place, part, apart), ...within)];
+  }
+  const target = layer === 'group' ? groupsOf(options, part) : rowsOf(options, place);
+  return [rule(target, ...fill, ...(picture ? pictureBehind(view, picture) : [])), rule(cells, ...declare(set))];
+}
+
+/**
+ * The fill of what the hand touches is laid over the one at rest, as a picture of one colour: a translucent
+ * one shows the band behind it. Hover is asked for only where a pointer can hover, since it sticks after a tap.
+ */
+function underHand(
+  view: ThemeView,
+  place: Place,
+  set: readonly SetValue[],
+  options: SelectorOptions,
+  { felt, isOwn }: Pick<Choice, 'felt' | 'isOwn'>,
+): readonly CssNode[] {
+  const fill = set.find(({ property }) => property.name === 'fill')?.value;
+  const over = fill && (fill.css === 'transparent' ? 'none' : `linear-gradient(${fill.css} 0 0)`);
+  const pictured =
+    over === undefined
+      ? []
+      : picturedCells(view).filter((part) => lineage(part).includes(place.part) && (felt === undefined || felt(place, 'fill', part)));
+  /** Where a part within has a picture of its own, that is laid over this one's anyway. */
+  const apart = (part: Place['part']): string => (pictured.includes('group-headings') || isPictureShared(view) ? '' : notWithin(part));
+  const isSplit = pictured.includes(place.part) && apart(place.part) !== '';
+  const own =
+    over === undefined || (isSplit && felt !== undefined && !felt(place, 'fill', 'group-headings'))
+      ? []
+      : [pictured.includes(place.part) && !isSplit ? pictureUnder(view, place.part, over, isOwn) : laidOver(over, isOwn)];
+  const declarations: readonly Declaration[] = [...own, ...declare(set)];
+  const rules = (select: (only?: Place['part'], also?: string) => string): readonly CssNode[] => [
+    rule(select(), ...declarations),
+    ...pictured
+      .filter((part) => (part !== place.part || isSplit) && canHold(part, place.condition))
+      .map((part) => rule(select(part, apart(part)), pictureUnder(view, part, over ?? 'none', isOwn))),
+  ];
+  const held = options.held && isHeldOpen(place.condition) ? rules((only, also) => heldCellsOf(options, place, only, also)) : [];
+  const real = rules((only, also) => cellsOf(options, place, only, also));
+  return place.condition === 'hovered' ? [{ kind: 'media', query: '(hover:hover)', rules: real }, ...held] : [...real, ...held];
+}
+
+/** What numbers lack behind their decimal mark, as digits that are not seen: they then end in one line, however they were typed. */
+function decimalRules(view: ThemeView, options: SelectorOptions): readonly CssNode[] {
+  if (resolveAt(view, { part: 'numbers', condition: 'rest' }, 'decimals').css !== 'aligned') return [];
+  const digits: readonly Declaration[] = [
+    ['content', `attr(${contract.pad})`],
+    ['visibility', 'hidden'],
+  ];
+  // Where a number would have an icon behind it, its digits take the place: they are as wide as they are.
+  const isIconBehind =
+    iconSides(view).sideOf('footer') === 'after' &&
+    places.some((place) => place.part === 'footer' && (view.valueAt(place, propertyOf('icon'))?.css ?? 'none') !== 'none');
+  const bare: readonly Declaration[] = isIconBehind
+    ? [
+        ['display', 'inline'],
+        ['margin', '0'],
+      ]
+    : [];
+  const padded = `${cellsOf(options, { part: 'numbers', condition: 'rest' }, 'numbers', `[${contract.pad}]`)}::after`;
+  return [rule(padded, ...digits, ...bare)];
+}

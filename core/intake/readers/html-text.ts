@@ -1,0 +1,111 @@
+import type { DefaultTreeAdapterTypes } from 'parse5';
+import { LIMITS, cellOf, isSafeAddress, type Cell, type Mark, type MarkKind } from '../../table';
+
+export type Node = DefaultTreeAdapterTypes.ChildNode | DefaultTreeAdapterTypes.Document;
+export type Element = DefaultTreeAdapterTypes.Element;
+
+export const isElement = (node: Node): node is Element => 'tagName' in node;
+export const childrenOf = (node: Node): readonly Node[] => ('childNodes' in node ? node.childNodes : []);
+export const attribute = (node: Element, name: string): string | undefined => node.attrs.find((each) => each.name === name)?.value;
+
+const unread = new Set(['style', 'script', 'template', 'noscript', 'head', 'title', 'iframe', 'noembed', 'noframes', 'object']);
+const blocks = new Set(['p', 'div', 'li', 'tr', 'table', 'ul', 'ol', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'blockquote', 'pre']);
+const marked: Readonly<Record<string, MarkKind>> = {
+  b: 'bold',
+  strong: 'bold',
+  i: 'italic',
+  em: 'italic',
+  cite: 'italic',
+  u: 'underline',
+  ins: 'underline',
+  s: 'strike',
+  del: 'strike',
+  strike: 'strike',
+  small: 'small',
+  sub: 'sub',
+  sup: 'super',
+  mark: 'highlight',
+  code: 'code',
+  kbd: 'code',
+};
+
+interface Reading {
+  text: string;
+  /** White space or a line break that is only written when something follows. */
+  pending: '' | ' ' | '\n';
+  readonly open: { from: number; readonly kind: MarkKind; readonly href?: string }[];
+  readonly marks: Mark[];
+  dropped: number;
+}
+
+/**
+ * What a person reads in an element: white space folded, line breaks kept, no style or script; with marks for what is
+ * bold, a link and so on. `dropped` counts links whose address would run code: their text stays.
+ */
+export function richOf(node: Node): { readonly cell: Cell; readonly dropped: number } {
+  const reading: Reading = { text: '', pending: '', open: [], marks: [], dropped: 0 };
+  for (const child of childrenOf(node)) read(child, reading);
+  return { cell: cellOf(reading.text, reading.marks.slice(0, LIMITS.marks)), dropped: reading.dropped };
+}
+
+function read(node: Node, reading: Reading): void {
+  if (node.nodeName === '#text' && 'value' in node) return write(node.value, reading);
+  if (!isElement(node) || unread.has(node.tagName)) return;
+  if (node.tagName === 'br') return pend('\n', reading, true);
+  const isBlock = blocks.has(node.tagName);
+  if (isBlock) pend('\n', reading);
+  const opened = marksFrom(node, reading);
+  reading.open.push(...opened);
+  for (const child of childrenOf(node)) read(child, reading);
+  for (let i = 0; i < opened.length; i++) {
+    const mark = reading.open.pop();
+    if (mark && mark.from >= 0) reading.marks.push({ ...mark, to: reading.text.length });
+  }
+  if (isBlock) pend('\n', reading);
+}
+
+function pend(what: ' ' | '\n', reading: Reading, again = false): void {
+  if (reading.text === '' && reading.pending === '') return;
+  if (again && reading.pending === '\n' && reading.text !== '') reading.text += '\n';
+  if (what === '\n' || reading.pending === '') reading.pending = what;
+}
+
+function write(raw: string, reading: Reading): void {
+  for (const piece of raw.split(/([ \t\r\n\f\u00a0]+)/)) {
+    if (piece === '') continue;
+    if (/^[ \t\r\n\f\u00a0]/.test(piece)) {
+      pend(' ', reading);
+      continue;
+    }
+    if (reading.text !== '') reading.text += reading.pending;
+    reading.pending = '';
+    for (const mark of reading.open) if (mark.from < 0) mark.from = reading.text.length;
+    reading.text += piece;
+  }
+}
+
+/** The marks that an element stands for: by its name, as a link, or by what its own style says, as programs write them. */
+function marksFrom(node: Element, reading: Reading): Reading['open'] {
+  const kinds = new Set<MarkKind>();
+  const named = marked[node.tagName];
+  const style = attribute(node, 'style') ?? '';
+  // Some wrap everything in a bold element that is made light again.
+  const weight = /font-weight\s*:\s*(bold|bolder|normal|lighter|\d+)/i.exec(style)?.[1];
+  const isBold = weight === undefined ? undefined : /bold/i.test(weight) || Number(weight) >= 600;
+  if (named && !(named === 'bold' && isBold === false)) kinds.add(named);
+  if (node.tagName === 'span' || node.tagName === 'font') {
+    if (isBold) kinds.add('bold');
+    if (/font-style\s*:\s*(italic|oblique)/i.test(style)) kinds.add('italic');
+    if (/text-decoration(-line)?\s*:[^;]*underline/i.test(style)) kinds.add('underline');
+    if (/text-decoration(-line)?\s*:[^;]*line-through/i.test(style)) kinds.add('strike');
+    if (/vertical-align\s*:\s*super/i.test(style)) kinds.add('super');
+    if (/vertical-align\s*:\s*sub/i.test(style)) kinds.add('sub');
+  }
+  const opened: Reading['open'] = [...kinds].filter((kind) => reading.open.every((each) => each.kind !== kind)).map((kind) => ({ from: -1, kind }));
+  const href = node.tagName === 'a' ? attribute(node, 'href')?.trim() : undefined;
+  if (href !== undefined && href !== '' && reading.open.every(({ kind }) => kind !== 'link')) {
+    if (isSafeAddress(href) && href.length <= LIMITS.address) opened.push({ from: -1, kind: 'link', href });
+    else reading.dropped++;
+  }
+  return opened;
+}

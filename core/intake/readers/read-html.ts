@@ -1,0 +1,207 @@
+import { parse } from 'parse5';
+import { bad, good, type Outcome } from '../../outcome';
+import { LIMITS, cellOf, textOf as textOfCell, type Cell, type Merge, type Row } from '../../table';
+import { attribute, childrenOf, isElement, richOf, type Element, type Node } from './html-text';
+import type { Raw } from '../raw';
+
+/**
+ * Reads a table of HTML from a clipboard or a file, the one that is asked for. Text comes in with what it is marked as
+ * (bold, links and so on); every other element, styles and scripts are read over. Spans are placed as the HTML Standard says ("Forming a table"); where they overlap
+ * or run past their row group they are cut, and that is said.
+ */
+export function readHtml(html: string, piece = 0): Outcome<{ readonly raw: Raw; readonly pieces: readonly string[] }> {
+  const tables = outerTables(parse(html));
+  const table = tables[piece];
+  if (!table) return bad({ code: 'no-table', say: 'There is no table in it.', remedy: 'Copy the cells themselves, or paste as plain text.' });
+  const groups = rowGroups(table);
+  const placed = place(groups);
+  if (placed.rows.every((cells) => cells.length === 0))
+    return bad({ code: 'no-rows', say: 'The table has no rows.', remedy: 'Choose a table with at least one row.' });
+  const caption = find(table, 'caption');
+  const counted = (kind: Group['kind']): number => groups.filter((group) => group.kind === kind).reduce((sum, { rows }) => sum + rows.length, 0);
+  return good({
+    raw: {
+      rows: placed.rows,
+      merges: placed.merges,
+      groups: placed.groups,
+      headerRows: counted('thead') || leadingHeaderRows(groups),
+      footerRows: counted('tfoot'),
+      rowHeaders: rowHeaderColumns(groups),
+      caption: caption ? textOf(caption).slice(0, LIMITS.caption) : '',
+      notes: placed.notes,
+    },
+    pieces: tables.map(nameOf),
+  });
+}
+
+/** Tables that do not stand in another one. */
+function outerTables(node: Node): readonly Element[] {
+  return childrenOf(node).flatMap((child) => (isElement(child) && child.tagName === 'table' ? [child] : outerTables(child)));
+}
+
+/** What a table in a list is called: by its caption, else by its first cells. */
+function nameOf(table: Element, at: number): string {
+  const caption = find(table, 'caption');
+  const row = find(table, 'tr');
+  const text = caption
+    ? textOf(caption)
+    : row
+      ? childrenOf(row)
+          .filter(isElement)
+          .map(textOf)
+          .filter((each) => each !== '')
+          .join(', ')
+      : '';
+  return text === '' ? `Table ${at + 1}` : text.slice(0, 60);
+}
+
+interface Group {
+  readonly element: Element;
+  readonly kind: 'thead' | 'tbody' | 'tfoot';
+  readonly rows: readonly (readonly Element[])[];
+}
+
+/** Row groups in the order in which they are painted: header, bodies, footer. */
+function rowGroups(table: Element): readonly Group[] {
+  const groups = childrenOf(table)
+    .filter(isElement)
+    .flatMap((child): Group[] => {
+      if (child.tagName !== 'thead' && child.tagName !== 'tbody' && child.tagName !== 'tfoot') return [];
+      const rows = childrenOf(child)
+        .filter(isElement)
+        .filter(({ tagName }) => tagName === 'tr');
+      return [
+        {
+          element: child,
+          kind: child.tagName,
+          rows: rows.map((row) =>
+            childrenOf(row)
+              .filter(isElement)
+              .filter(({ tagName }) => tagName === 'td' || tagName === 'th'),
+          ),
+        },
+      ];
+    });
+  return (['thead', 'tbody', 'tfoot'] as const).flatMap((kind) => groups.filter((group) => group.kind === kind));
+}
+
+const span = (cell: Element, name: string, most: number): number => {
+  const n = Number.parseInt(attribute(cell, name) ?? '1', 10);
+  return Number.isFinite(n) && n >= 0 ? Math.min(n, most) : 1;
+};
+
+/** Columns that are looked at: some more than a table may have, so that what is over can be told. */
+const REACH = LIMITS.columns + 100;
+
+/** Which slots are covered already, row by row. */
+class Taken {
+  private readonly rows: (Uint8Array | undefined)[] = [];
+  has = (row: number, column: number): boolean => this.rows[row]?.[column] === 1;
+  add({ row, column, rows, columns }: Merge): void {
+    for (let r = row; r < row + rows; r++) (this.rows[r] ??= new Uint8Array(REACH)).fill(1, column, column + columns);
+  }
+}
+
+interface Placed {
+  readonly rows: readonly Row[];
+  readonly merges: readonly Merge[];
+  readonly groups: readonly number[];
+  readonly notes: readonly string[];
+}
+
+function place(groups: readonly Group[]): Placed {
+  const rows: Cell[][] = [];
+  const merges: Merge[] = [];
+  const headings: number[] = [];
+  const taken = new Taken();
+  const notes: string[] = [];
+  let [nested, dropped, beyond] = [false, 0, 0];
+  for (const group of groups) {
+    const start = rows.length;
+    group.rows.forEach((cells, index) => {
+      const row = start + index;
+      const texts: Cell[] = [];
+      let column = 0;
+      if (group.kind === 'tbody' && index === 0 && attribute(cells[0] ?? group.element, 'scope')?.toLowerCase() === 'rowgroup') headings.push(row);
+      for (const cell of cells) {
+        while (taken.has(row, column)) texts[column++] ??= '';
+        if (column >= REACH) {
+          beyond++;
+          continue;
+        }
+        nested ||= find(cell, 'table') !== undefined;
+        const left = group.rows.length - index;
+        const asked = span(cell, 'rowspan', 65_534);
+        const wide = Math.max(1, span(cell, 'colspan', 1000));
+        const merge = { row, column, rows: asked === 0 ? left : Math.min(asked, left), columns: Math.min(wide, REACH - column) };
+        if (asked > left) notes.push(`A cell at row ${row + 1}, column ${column + 1} reached past its rows. It was cut at the end.`);
+        const columns = freeColumns(merge, taken);
+        if (columns < merge.columns) notes.push(`Merged cells at row ${row + 1}, column ${column + 1} overlapped others. They were made narrower.`);
+        const content = richOf(cell);
+        dropped += content.dropped;
+        texts[column] = contentOf(cell, content.cell);
+        const placed = { ...merge, columns };
+        taken.add(placed);
+        if (placed.rows * placed.columns > 1) merges.push(placed);
+        column += columns;
+      }
+      rows.push(Array.from(texts, (text: Cell | undefined) => text ?? ''));
+    });
+  }
+  if (nested) notes.push('A table inside a cell came in as text.');
+  if (dropped > 0) notes.push(`${dropped === 1 ? '1 link that would run code came' : `${dropped} links that would run code came`} in as text.`);
+  if (beyond > 0) notes.push(`${beyond.toLocaleString('en')} cells beyond column ${REACH} were left out.`);
+  return { rows: padForMerges(rows, merges), merges, groups: headings, notes: shortened(notes) };
+}
+
+/** A file made to be tiresome has thousands of mended cells: some are told, the rest counted. */
+const shortened = (notes: readonly string[]): readonly string[] =>
+  notes.length > 20 ? [...notes.slice(0, 20), `${(notes.length - 20).toLocaleString('en')} more places were mended like that.`] : notes;
+
+function freeColumns({ row, column, columns }: Merge, taken: Taken): number {
+  for (let n = 1; n < columns; n++) if (taken.has(row, column + n)) return n;
+  return columns;
+}
+
+/** Rows as wide as the merges that cover them, so that a row made of merged cells only does not come in as short. */
+function padForMerges(rows: readonly Row[], merges: readonly Merge[]): readonly Row[] {
+  const wide = rows.map((row) => row.length);
+  for (const merge of merges) for (let r = merge.row; r < merge.row + merge.rows; r++) wide[r] = Math.max(wide[r] ?? 0, merge.column + merge.columns);
+  return rows.map((row, r) => [...row, ...Array.from({ length: Math.max(0, (wide[r] ?? 0) - row.length) }, () => '')]);
+}
+
+/** Without a thead, rows at the top made of th only are header rows, as long as a row of another kind follows. */
+function leadingHeaderRows(groups: readonly Group[]): number {
+  const rows = groups.flatMap((group) => group.rows);
+  const first = rows.findIndex((cells) => cells.length === 0 || cells.some(({ tagName }) => tagName !== 'th'));
+  return first < 0 ? 0 : first;
+}
+
+/** One column of row headers when every body row, those that are header rows left out, starts with a th. */
+function rowHeaderColumns(groups: readonly Group[]): number {
+  const bodies = groups.filter(({ kind }) => kind === 'tbody');
+  const headers = groups.some(({ kind }) => kind === 'thead') ? 0 : leadingHeaderRows(bodies);
+  const rows = bodies.flatMap((group) => group.rows).slice(headers);
+  return rows.length > 0 && rows.every(([first]) => first?.tagName === 'th') ? 1 : 0;
+}
+
+function find(node: Node, tag: string): Element | undefined {
+  for (const child of childrenOf(node)) {
+    if (isElement(child) && child.tagName === tag) return child;
+    const inside = find(child, tag);
+    if (inside) return inside;
+  }
+  return undefined;
+}
+
+/** What a person reads in it. */
+const textOf = (node: Node): string => textOfCell(richOf(node).cell);
+
+/** A cell's content. Bold over the whole of a header cell is how browsers show headers, not what was meant. */
+function contentOf(cell: Element, content: Cell): Cell {
+  if (typeof content === 'string' || cell.tagName !== 'th') return content;
+  return cellOf(
+    content.text,
+    content.marks.filter(({ kind, from, to }) => kind !== 'bold' || from > 0 || to < content.text.length),
+  );
+}

@@ -1,0 +1,191 @@
+import { SSF as formats, read, utils, type CellObject, type Range, type WorkBook, type WorkSheet } from '@e965/xlsx';
+import { bad, good, type Outcome } from '../../outcome';
+import { LIMITS, cellOf, isSafeAddress, type Cell, type Merge } from '../../table';
+import type { Raw } from '../raw';
+import { unpackedSize } from './zip';
+
+/** The part of the library's number formats that is used here; its own types leave them open. */
+const SSF = formats as {
+  readonly is_date: (format: string) => boolean;
+  readonly parse_date_code: (
+    serial: number,
+    options: { readonly date1904: boolean },
+  ) => { readonly y: number; readonly m: number; readonly d: number; readonly H: number; readonly M: number; readonly S: number } | null;
+};
+
+/** Bytes that a workbook may come to when it is unpacked. */
+const UNPACKED_MOST = 400_000_000;
+/** Rows and columns that are looked at: some more than a table may have, so that what is over can be counted. */
+const [ROWS_MOST, COLUMNS_MOST] = [LIMITS.rows + 1000, LIMITS.columns + 100];
+/** Slots that a sheet's used part may have. */
+const SLOTS_MOST = 6_000_000;
+
+export interface Sheet {
+  readonly raw: Raw;
+  readonly pieces: readonly string[];
+  /** The part of the sheet that was read, as in `A1:F40`. */
+  readonly range: string;
+}
+
+/**
+ * Reads a sheet of a workbook (XLSX, XLS, ODS), the one that is asked for, or a range of it. Cells come in as they are
+ * shown; dates as year-month-day, so that they mean the same everywhere; formulas as their last value.
+ */
+export function readWorkbook(bytes: Uint8Array, { piece = 0, range }: { readonly piece?: number; readonly range?: string } = {}): Outcome<Sheet> {
+  const size = unpackedSize(bytes);
+  if (size > UNPACKED_MOST)
+    return bad({
+      code: 'file-expands',
+      say: `The workbook says that it comes to ${Math.round(size / 1_000_000).toLocaleString('en')} MB when it is unpacked; at most ${UNPACKED_MOST / 1_000_000} MB can be read.`,
+      remedy: 'Save the sheet that is needed as a file of its own.',
+    });
+  if (isEncrypted(bytes)) return unreadable('encrypted');
+  let book: WorkBook;
+  try {
+    book = read(bytes, { type: 'array', cellNF: true, cellHTML: false, sheetRows: ROWS_MOST });
+  } catch (error) {
+    return unreadable((error as Error).message);
+  }
+  const name = book.SheetNames[piece];
+  const sheet = name === undefined ? undefined : book.Sheets[name];
+  if (!sheet || book.SheetNames.length === 0)
+    return bad({ code: 'no-sheet', say: 'There is no such sheet in the workbook.', remedy: 'Choose another one.' });
+  const used = usedRange(sheet);
+  if (!used) return bad({ code: 'no-rows', say: `The sheet “${name ?? ''}” is empty.`, remedy: 'Choose another sheet.' });
+  const asked = range === undefined ? used : readRange(range);
+  if (!asked) return bad({ code: 'range', say: `“${range ?? ''}” is not a range.`, remedy: 'Write two corners, as in A1:F40.' });
+  const part = common(asked, used);
+  if (!part)
+    return bad({ code: 'range-empty', say: `There is nothing in ${range ?? ''}.`, remedy: `The sheet is filled from ${utils.encode_range(used)}.` });
+  return good({ raw: rawOf(book, sheet, part), pieces: book.SheetNames, range: utils.encode_range(part) });
+}
+
+/** A workbook with a password is a compound file with the package encrypted in it ([MS-OFFCRYPTO], section 2.3); its name stands in the directory. */
+function isEncrypted(bytes: Uint8Array): boolean {
+  if (bytes[0] !== 0xd0 || bytes[1] !== 0xcf) return false;
+  const name = Array.from('EncryptedPackage', (letter) => [letter.charCodeAt(0), 0]).flat();
+  for (let at = bytes.indexOf(name[0] ?? 0); at >= 0; at = bytes.indexOf(name[0] ?? 0, at + 1))
+    if (name.every((byte, i) => bytes[at + i] === byte)) return true;
+  return false;
+}
+
+function unreadable(message: string): Outcome<never> {
+  if (/password|encrypt/i.test(message))
+    return bad({ code: 'file-locked', say: 'The workbook is protected with a password.', remedy: 'Save it without one, and bring it in again.' });
+  return bad({
+    code: 'file-broken',
+    say: 'The workbook cannot be read: it is cut off or damaged.',
+    remedy: 'Open it in the program it comes from, save it again, and bring that in.',
+  });
+}
+
+const isCell = (key: string): boolean => !key.startsWith('!');
+
+/**
+ * From the first cell to the last that is filled or merged; nothing for an empty sheet. A sheet may claim to be a
+ * million rows long, or name one cell down there.
+ */
+function usedRange(sheet: WorkSheet): Range | undefined {
+  let [lastRow, lastColumn] = [-1, -1];
+  const reach = (r: number, c: number): void => {
+    [lastRow, lastColumn] = [Math.max(lastRow, r), Math.max(lastColumn, c)];
+  };
+  for (const key of Object.keys(sheet).filter(isCell)) {
+    if (textOf(sheet[key] as CellObject, false) === '') continue;
+    const { r, c } = utils.decode_cell(key);
+    if (r < ROWS_MOST) reach(r, c);
+  }
+  if (lastRow < 0) return undefined;
+  for (const { s, e } of sheet['!merges'] ?? [])
+    if (s.r <= lastRow && s.c <= lastColumn) reach(Math.min(e.r, ROWS_MOST - 1), Math.min(e.c, COLUMNS_MOST - 1));
+  return { s: { r: 0, c: 0 }, e: { r: lastRow, c: lastColumn } };
+}
+
+function readRange(text: string): Range | undefined {
+  const match = /^\s*\$?([a-z]{1,3})\$?([1-9]\d{0,6})\s*(?::\s*\$?([a-z]{1,3})\$?([1-9]\d{0,6}))?\s*$/i.exec(text);
+  if (!match) return undefined;
+  const [, fromColumn = '', fromRow = '', toColumn = fromColumn, toRow = fromRow] = match;
+  const columns = [utils.decode_col(fromColumn.toUpperCase()), utils.decode_col(toColumn.toUpperCase())];
+  const rows = [Number(fromRow) - 1, Number(toRow) - 1];
+  return { s: { r: Math.min(...rows), c: Math.min(...columns) }, e: { r: Math.max(...rows), c: Math.max(...columns) } };
+}
+
+function common(a: Range, b: Range): Range | undefined {
+  const part = {
+    s: { r: Math.max(a.s.r, b.s.r), c: Math.max(a.s.c, b.s.c) },
+    e: { r: Math.min(a.e.r, b.e.r), c: Math.min(a.e.c, b.e.c) },
+  };
+  return part.s.r <= part.e.r && part.s.c <= part.e.c ? part : undefined;
+}
+
+function rawOf(book: WorkBook, sheet: WorkSheet, part: Range): Raw {
+  const notes: string[] = [];
+  const is1904 = book.Workbook?.WBProps?.date1904 === true;
+  const width = part.e.c - part.s.c + 1;
+  const height = Math.min(part.e.r - part.s.r + 1, Math.floor(SLOTS_MOST / width));
+  const [formulas, uncounted] = [{ n: 0 }, { n: 0 }];
+  const rows = Array.from({ length: height }, (_, r) =>
+    Array.from({ length: width }, (_, c) => {
+      const cell = sheet[utils.encode_cell({ r: part.s.r + r, c: part.s.c + c })] as CellObject | undefined;
+      if (cell?.f !== undefined) {
+        formulas.n++;
+        if (cell.v === undefined) uncounted.n++;
+      }
+      return cell ? contentOf(cell, is1904) : '';
+    }),
+  );
+  if (formulas.n > 0) notes.push(`${formulas.n === 1 ? '1 formula came' : `${formulas.n.toLocaleString('en')} formulas came`} in as the last value.`);
+  if (uncounted.n > 0)
+    notes.push(
+      `${uncounted.n === 1 ? '1 formula has' : `${uncounted.n.toLocaleString('en')} formulas have`} no value in the file. Those cells are empty.`,
+    );
+  if (is1904) notes.push('Dates were counted from 1904, as the workbook says.');
+  const merges = (sheet['!merges'] ?? []).flatMap(({ s, e }): Merge[] => {
+    const cut = common({ s, e }, { s: part.s, e: { r: part.s.r + height - 1, c: part.e.c } });
+    if (!cut) return [];
+    const merge = { row: cut.s.r - part.s.r, column: cut.s.c - part.s.c, rows: cut.e.r - cut.s.r + 1, columns: cut.e.c - cut.s.c + 1 };
+    return merge.rows * merge.columns > 1 ? [merge] : [];
+  });
+  return { rows, merges, notes };
+}
+
+/** A cell's text, as a link where the sheet makes it one. */
+function contentOf(cell: CellObject, is1904: boolean): Cell {
+  const text = textOf(cell, is1904);
+  const href = cell.l?.Target;
+  if (href === undefined || text === '' || href.startsWith('#') || href.length > LIMITS.address || !isSafeAddress(href)) return text;
+  return cellOf(text, [{ from: 0, to: text.length, kind: 'link', href }]);
+}
+
+/** A cell as it is shown, without what only fills its width; dates and times by the ISO 8601 calendar. */
+function textOf(cell: CellObject, is1904: boolean): string {
+  if (cell.v === undefined || cell.t === 'z') return '';
+  if (cell.t === 'b') return cell.v === true ? 'TRUE' : 'FALSE';
+  if (cell.t === 'e') return cell.w ?? '#N/A';
+  if (cell.t === 'n' && typeof cell.v === 'number') {
+    const format = String(cell.z ?? 'General');
+    if (/\[[hms]+\]/i.test(format)) return duration(cell.v);
+    if (SSF.is_date(format)) return dateOf(cell.v, is1904) ?? shown(cell);
+  }
+  return shown(cell);
+}
+
+const shown = (cell: CellObject): string => (cell.t === 's' ? String(cell.v) : (cell.w ?? String(cell.v))).replace(/\r\n?/g, '\n').trim();
+const two = (n: number): string => String(n).padStart(2, '0');
+
+/** A serial number as a date, a time or both. The 1900 system counts a 29 February 1900 that there never was; the library knows. */
+function dateOf(serial: number, is1904: boolean): string | undefined {
+  const code = SSF.parse_date_code(serial, { date1904: is1904 });
+  if (!code) return undefined;
+  const time = `${two(code.H)}:${two(code.M)}${code.S > 0 ? `:${two(Math.round(code.S))}` : ''}`;
+  if (serial < 1) return time;
+  const date = `${code.y}-${two(code.m)}-${two(code.d)}`;
+  return Number.isInteger(serial) ? date : `${date} ${time}`;
+}
+
+/** Days as hours, minutes and seconds: over 24 hours are no date. */
+function duration(days: number): string {
+  const seconds = Math.round(Math.abs(days) * 86_400);
+  const text = `${Math.floor(seconds / 3600)}:${two(Math.floor(seconds / 60) % 60)}${seconds % 60 ? `:${two(seconds % 60)}` : ''}`;
+  return days < 0 ? `−${text}` : text;
+}

@@ -1,0 +1,211 @@
+import { utils, write, type WorkBook } from '@e965/xlsx';
+import type { Row } from '../../table';
+import { bringIn, type Brought, type SourceOptions } from '../index';
+import { unpackedSize } from './zip';
+
+const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
+const brought = (name: string, content: string | Uint8Array, options: SourceOptions = {}): Brought => {
+  const outcome = bringIn(name, typeof content === 'string' ? bytes(content) : content, options);
+  if (!outcome.ok) throw new Error(outcome.problems[0]?.say);
+  return outcome.value;
+};
+const refusal = (name: string, content: string | Uint8Array, options: SourceOptions = {}): string => {
+  const outcome = bringIn(name, typeof content === 'string' ? bytes(content) : content, options);
+  expect(outcome.ok).toBeFalse();
+  return outcome.ok ? '' : (outcome.problems[0]?.say ?? '');
+};
+const book = (make: (book: WorkBook) => void, bookType: 'xlsx' | 'biff8' | 'ods' = 'xlsx'): Uint8Array => {
+  const made = utils.book_new();
+  make(made);
+  return new Uint8Array(write(made, { type: 'array', bookType }) as ArrayBuffer);
+};
+
+describe('Separated values, as the person says', () => {
+  it('takes another separator and another encoding', () => {
+    expect(brought('a.csv', 'a;b,c\n1;2,3', { separator: ',' }).raw.rows).toEqual([
+      ['a;b', 'c'],
+      ['1;2', '3'],
+    ]);
+    const greek = new Uint8Array([0xc4, 0x2c, 0x62]);
+    expect(brought('a.csv', greek, { encoding: 'windows-1252' }).raw.rows).toEqual([['Ä', 'b']]);
+  });
+  it('says how it read, so that it can be changed', () => {
+    const { separator, encoding } = brought('a.csv', 'a;b\n1;2');
+    expect([separator, encoding]).toEqual([';', 'utf-8']);
+  });
+  it('finds UTF-16 with and without a mark', () => {
+    const wide = (text: string): Uint8Array => new Uint8Array(Uint16Array.from(text, (letter) => letter.charCodeAt(0)).buffer);
+    expect(brought('a.csv', wide('\uFEFFa\tb\n1\t2')).raw.rows[1]).toEqual(['1', '2']);
+    expect(brought('a.csv', wide('name,fare\nMoth,2')).raw.rows[1]).toEqual(['Moth', '2']);
+  });
+  it('takes off what our own files put before cells that a spreadsheet would run', () => {
+    expect(brought('a.csv', `a,b\n'=1+1,''-x\n'plain,"'@x"`).raw.rows.slice(1)).toEqual([
+      ['=1+1', "'-x"],
+      ["'plain", '@x'],
+    ]);
+  });
+});
+
+describe('Workbooks', () => {
+  const two = (bookType: 'xlsx' | 'biff8' | 'ods'): Uint8Array =>
+    book((made) => {
+      const sheet = utils.aoa_to_sheet([
+        ['Boat', 'Leaves', 'Fare'],
+        ['Σκάφος', new Date(Date.UTC(2026, 9, 3)), 6.5],
+        ['فانوس', new Date(Date.UTC(2026, 9, 4, 18, 35)), 1234.5],
+      ]);
+      sheet['!merges'] = [{ s: { r: 0, c: 0 }, e: { r: 0, c: 1 } }];
+      (sheet['C2'] as { z: string }).z = '#,##0.00';
+      (sheet['C3'] as { z: string }).z = '#,##0.00';
+      utils.book_append_sheet(made, sheet, 'Winter');
+      utils.book_append_sheet(made, utils.aoa_to_sheet([['other'], [1]]), 'Άλλο');
+    }, bookType);
+  for (const [name, type] of [
+    ['a.xlsx', 'xlsx'],
+    ['a.xls', 'biff8'],
+    ['a.ods', 'ods'],
+  ] as const) {
+    it(`reads sheets, merged cells, number formats and names in other scripts from ${name}`, () => {
+      const { raw, pieces, kind, range } = brought(name, two(type));
+      expect(kind).toBe('workbook');
+      expect(pieces).toEqual(['Winter', 'Άλλο']);
+      expect(range).toBe('A1:C3');
+      expect(raw.merges).toEqual([{ row: 0, column: 0, rows: 1, columns: 2 }]);
+      expect(raw.rows.map((cells) => cells[0])).toEqual(['Boat', 'Σκάφος', 'فانوس']);
+      // This library writes no number formats into ODS; files made by LibreOffice are read in server/intake-files.spec.ts.
+      if (type !== 'ods') expect(raw.rows.slice(1).map((cells) => cells[2])).toEqual(['6.50', '1,234.50']);
+      expect(brought(name, two(type), { piece: 1 }).raw.rows).toEqual([['other'], ['1']]);
+    });
+  }
+  it('writes dates as year-month-day in both date systems, and times past a day as durations', () => {
+    const dated = (date1904: boolean): readonly Row[] =>
+      brought(
+        'a.xlsx',
+        book((made) => {
+          const sheet = utils.aoa_to_sheet([[45000, 45000.75, 0.5, 1.25]]);
+          for (const [cell, z] of [
+            ['A1', 'dd/mm/yyyy'],
+            ['B1', 'dd/mm/yyyy hh:mm'],
+            ['C1', 'hh:mm'],
+            ['D1', '[h]:mm'],
+          ] as const)
+            (sheet[cell] as { z: string }).z = z;
+          utils.book_append_sheet(made, sheet, 'S');
+          made.Workbook = { WBProps: { date1904 } };
+        }),
+      ).raw.rows;
+    expect(dated(false)).toEqual([['2023-03-15', '2023-03-15 18:00', '12:00', '30:00']]);
+    expect(dated(true)).toEqual([['2027-03-16', '2027-03-16 18:00', '12:00', '30:00']]);
+  });
+  it('takes formulas as their last value and says so', () => {
+    const { raw } = brought(
+      'a.xlsx',
+      book((made) => {
+        const sheet = utils.aoa_to_sheet([[1, 2]]);
+        sheet['C1'] = { t: 'n', v: 3, f: 'A1+B1' };
+        sheet['!ref'] = 'A1:C1';
+        utils.book_append_sheet(made, sheet, 'S');
+      }),
+    );
+    expect(raw.rows).toEqual([['1', '2', '3']]);
+    expect(raw.notes).toContain('1 formula came in as the last value.');
+  });
+  it('reads a range, and only what is filled of a sheet that claims a million rows', () => {
+    const content = book((made) => {
+      const sheet = utils.aoa_to_sheet([
+        ['a', 'b'],
+        ['c', 'd'],
+      ]);
+      sheet['!ref'] = 'A1:B1048576';
+      sheet['A1048576'] = { t: 's', v: 'far' };
+      utils.book_append_sheet(made, sheet, 'S');
+    });
+    expect(brought('a.xlsx', content).raw.rows).toEqual([
+      ['a', 'b'],
+      ['c', 'd'],
+    ]);
+    expect(brought('a.xlsx', content, { range: 'b1:b2' }).raw.rows).toEqual([['b'], ['d']]);
+    expect(refusal('a.xlsx', content, { range: 'nonsense' })).toContain('not a range');
+    expect(refusal('a.xlsx', content, { range: 'J1:K9' })).toContain('nothing in J1:K9');
+  });
+  it('refuses one that is cut off, one that expands without end, and other packages', () => {
+    const whole = two('xlsx');
+    expect(refusal('a.xlsx', whole.slice(0, whole.length / 2))).toContain('cut off or damaged');
+    const bomb = whole.slice();
+    // The directory's first entry claims four gigabytes.
+    const at = bomb.findIndex((_, i) => bomb[i] === 0x50 && bomb[i + 1] === 0x4b && bomb[i + 2] === 1 && bomb[i + 3] === 2);
+    bomb.set([0xff, 0xff, 0xff, 0xf0], at + 24);
+    expect(unpackedSize(bomb)).toBeGreaterThan(4_000_000_000);
+    expect(refusal('a.xlsx', bomb)).toContain('MB when it is unpacked');
+    expect(refusal('a.xlsx', bytes('%PDF-1.7 …'))).toContain('it is a PDF');
+  });
+  it('says where a file is not what its name says', () => {
+    expect(brought('a.csv', two('xlsx')).raw.notes[0]).toBe('The name ends in .csv, but the file is a workbook and was read as that.');
+    expect(brought('a.xlsx', 'a,b\n1,2').raw.notes[0]).toContain('but the file is separated values');
+  });
+});
+
+describe('JSON', () => {
+  for (const [what, text, rows] of [
+    [
+      'an array of objects, with all their names',
+      '[{"a":1,"b":"x"},{"b":true,"c":null}]',
+      [
+        ['a', 'b', 'c'],
+        ['1', 'x', ''],
+        ['', 'true', ''],
+      ],
+    ],
+    [
+      'an array of arrays',
+      '[["a",1],["b",2.5]]',
+      [
+        ['a', '1'],
+        ['b', '2.5'],
+      ],
+    ],
+    ['an object on each line', '{"a":1}\n{"a":2}\n\n{"a":{"deep":[1]}}\n', [['a'], ['1'], ['2'], ['{"deep":[1]}']]],
+    ['an object around the array', '{"updated":"x","rows":[{"a":1}]}', [['a'], ['1']]],
+  ] as const) {
+    it(`reads ${what}`, () => expect(brought('a.json', text).raw.rows).toEqual(rows));
+  }
+  it('says where it is not JSON', () => {
+    expect(refusal('a.json', '[{"a":1},\n {"a":}]')).toContain('line 2, column 7');
+    expect(refusal('a.json', '{"a":1}\n{"a":2\n{"a":3}')).toContain('Line 2 is not JSON');
+    expect(refusal('a.json', '[1,2]')).toContain('Item 1 is neither');
+  });
+});
+
+describe('Markdown', () => {
+  const text =
+    '# Fares\n\n| Age | Fare |\n|:----|----:|\n| **Adult** | £11 |\n| Child \\| youth | [£4](https://x.test) &amp; up |\n\nText\n\n| a |\n|---|\n| 1<br>2 |\n';
+  it('reads a table under the heading above it, with emphasis and links', () => {
+    const { raw, pieces } = brought('a.md', text);
+    expect(raw.rows).toEqual([
+      ['Age', 'Fare'],
+      [{ text: 'Adult', marks: [{ from: 0, to: 5, kind: 'bold' }] }, '£11'],
+      ['Child | youth', { text: '£4 & up', marks: [{ from: 0, to: 2, kind: 'link', href: 'https://x.test' }] }],
+    ]);
+    expect(raw.caption).toBe('Fares');
+    expect(pieces).toEqual(['Fares', 'a']);
+    expect(brought('a.md', text, { piece: 1 }).raw.rows).toEqual([['a'], ['1\n2']]);
+  });
+  it('is told from bars that only separate', () => {
+    expect(brought('a.txt', text).kind).toBe('markdown');
+    expect(brought('a.txt', 'a|b\n1|2').kind).toBe('separated');
+  });
+});
+
+describe('HTML', () => {
+  it('offers every table that does not stand in another', () => {
+    const html =
+      '<p>x</p><table><caption>One</caption><tr><td>1<table><tr><td>in</td></tr></table></td></tr></table><table><tr><td>2</td><td>3</td></tr></table>';
+    const { pieces, kind } = brought('a.html', `<!doctype html>${html}`);
+    expect([kind, ...pieces]).toEqual(['html', 'One', '2, 3']);
+    expect(brought('a.html', `<!doctype html>${html}`, { piece: 1 }).raw.rows).toEqual([['2', '3']]);
+  });
+  it('brings in text only: no script, no handler, no address', () => {
+    const { raw } = brought('a.html', '<table><tr><td onclick="x()"><a href="javascript:x()">a</a><script>x()</script></td></tr></table>');
+    expect(raw.rows).toEqual([['a']]);
+  });
+});

@@ -1,0 +1,56 @@
+import { columnNames } from './bring-again';
+import { cutCell, isSameCell, retype, type Cell } from '../cell';
+import { renameIn } from '../computed/formula';
+import { groupsWithin } from '../grid/groups';
+import { LIMITS } from '../read-table';
+import { splitAcross } from './edit-merges';
+import { gridOf } from '../grid/grid';
+import { heightOf, widthOf, type Table } from '../table';
+
+/** The table with another text in the cell that covers a slot. A text over the limit is cut; marks stay with their letters. */
+export function setCell(table: Table, row: number, column: number, text: string): Table {
+  const cell = gridOf(table).at(row, column);
+  const kept = text.slice(0, LIMITS.cell);
+  if (cell.text === kept) return table;
+  const cells = table.rows[cell.row] ?? [];
+  const set = { ...table, rows: table.rows.with(cell.row, cells.with(cell.column, retype(cells[cell.column] ?? '', kept))) };
+  return cell.row < table.headerRows ? renamed(table, set) : set;
+}
+
+/** The table with another content, marks and all, in the cell that covers a slot. */
+export function putCell(table: Table, row: number, column: number, content: Cell): Table {
+  const cell = gridOf(table).at(row, column);
+  const cells = table.rows[cell.row] ?? [];
+  if (isSameCell(cells[cell.column] ?? '', content)) return table;
+  const set = { ...table, rows: table.rows.with(cell.row, cells.with(cell.column, cutCell(content, LIMITS.cell))) };
+  return cell.row < table.headerRows ? renamed(table, set) : set;
+}
+
+/** Formulas follow the names of the columns that they read. */
+function renamed(before: Table, after: Table): Table {
+  if (after.columns.every(({ formula }) => formula === '')) return after;
+  const [old, now] = [columnNames(before), columnNames(after)];
+  const changed = old.flatMap((name, i) => (name === now[i] || now[i] === undefined ? [] : [[name, now[i]] as const]));
+  const columns = after.columns.map((column) => {
+    const formula = changed.reduce((text, [from, to]) => renameIn(text, from, to), column.formula);
+    return formula === column.formula ? column : { ...column, formula };
+  });
+  return { ...after, columns };
+}
+
+const within = (n: number, most: number): number => Math.max(0, Math.min(Math.trunc(n), most));
+
+/** How many rows at the top are header rows. Merged cells that the new edge cuts through are split there. */
+export function setHeaderRows(table: Table, count: number): Table {
+  const headerRows = within(count, heightOf(table) - table.footerRows);
+  return groupsWithin({ ...table, headerRows, merges: splitAcross(table, headerRows) });
+}
+
+/** How many rows at the end are footer rows. Merged cells that the new edge cuts through are split there. */
+export function setFooterRows(table: Table, count: number): Table {
+  const footerRows = within(count, heightOf(table) - table.headerRows);
+  return groupsWithin({ ...table, footerRows, merges: splitAcross(table, heightOf(table) - footerRows) });
+}
+
+/** How many columns at the start hold row headers. */
+export const setRowHeaders = (table: Table, count: number): Table => ({ ...table, rowHeaders: within(count, widthOf(table)) });

@@ -1,0 +1,93 @@
+import { readValueOf } from '../../data-types';
+import { settingOf, type Dressing, type DressingSetting } from './dressing';
+import { exceptionsOn } from './exceptions-on';
+import type { GridCell } from '../grid/grid';
+import { isGroupHeading } from '../grid/groups';
+import { readIn } from '../columns/readings';
+import { shownText } from '../columns/shown';
+import { isPictureAddress, textOf } from '../cell';
+import type { Table } from '../table';
+
+/** The dressing that a body cell's value is shown in: its own, else its row's, else its column's. One that is gone shows the value plainly. */
+export function dressingOn(table: Table, cell: GridCell): Dressing | undefined {
+  if (table.dressings.length === 0 || cell.section !== 'body' || isGroupHeading(table, cell.row)) return undefined;
+  const worn = exceptionsOn(table, cell).findLast(({ dressing }) => dressing !== '');
+  return worn && table.dressings.find(({ name }) => name === worn.dressing);
+}
+
+/** A value as its dressing shows it. */
+export type Dressed =
+  | { readonly kind: 'rating' | 'meter'; readonly share: number; readonly alt: string; readonly text: string }
+  | { readonly kind: 'status' | 'tag' | 'icon'; readonly text: string; readonly which: number }
+  | { readonly kind: 'yes-no'; readonly yes: boolean; readonly alt: string; readonly text: string }
+  | { readonly kind: 'picture'; readonly address: string; readonly alt: string }
+  | { readonly kind: 'button'; readonly text: string; readonly address: string }
+  | { readonly kind: 'person'; readonly text: string; readonly initials: string; readonly address: string };
+
+/** Colours by value: `open = deep; late = lamp`. What cannot be read is left out. */
+export const coloursOf = (text: string): readonly { readonly value: string; readonly colour: string }[] =>
+  text.split(/[;\n]/).flatMap((piece) => {
+    const at = piece.lastIndexOf('=');
+    const [value, colour] = [piece.slice(0, at).trim(), piece.slice(at + 1).trim()];
+    return at < 1 || value === '' || colour === '' ? [] : [{ value, colour }];
+  });
+
+/** A cell's value in a dressing; undefined where it is nothing, or nothing that the dressing can show: it then stands there as it is. */
+export function dressedIn(table: Table, cell: GridCell, dressing: Dressing): Dressed | undefined {
+  const text = shownText(table, cell).trim();
+  if (text === '' || cell.marks.length > 0) return undefined;
+  const setting = (name: DressingSetting): string => settingOf(table.dressings, dressing, name);
+  const row = (): string => textOf(table.rows[cell.row]?.[0]).trim();
+  const filled = (template: string, most = ''): string =>
+    template.replace(/\{(value|most|row)\}/g, (_, name: string) => (name === 'value' ? text : name === 'most' ? most : row()));
+  switch (dressing.kind) {
+    case 'rating':
+    case 'meter': {
+      const [least, most] = [Number(setting('least')), Number(setting('most'))];
+      const value = numberIn(table, cell);
+      if (value === undefined || !(most > least)) return undefined;
+      const alt = filled(setting('alt') === '' ? '{value} of {most}' : setting('alt'), String(most));
+      const share = Math.min(1, Math.max(0, (value - least) / (most - least)));
+      return { kind: dressing.kind, share, alt, text: setting('text') === 'on' ? text : '' };
+    }
+    case 'status':
+    case 'tag':
+    case 'icon':
+      return {
+        kind: dressing.kind,
+        text,
+        which: coloursOf(setting('colours')).findIndex(({ value }) => value.toLowerCase() === text.toLowerCase()),
+      };
+    case 'yes-no': {
+      const value = readValueOf('yes-no', text, { decimal: '', order: '' });
+      if (value === undefined || value === null) return undefined;
+      const yes = value === 1;
+      return { kind: 'yes-no', yes, alt: setting('alt') === '' ? text : filled(setting('alt')), text: setting('text') === 'on' ? text : '' };
+    }
+    case 'picture':
+      return isPictureAddress(text) ? { kind: 'picture', address: text, alt: filled(setting('alt') === '' ? '{row}' : setting('alt')) } : undefined;
+    case 'button':
+      return { kind: 'button', text, address: setting('link').replaceAll('{value}', encodeURIComponent(text)) };
+    case 'person': {
+      const [name = '', picture = ''] = text.split(/\s*\n\s*/);
+      return { kind: 'person', text: name, initials: initialsOf(name), address: isPictureAddress(picture) ? picture : '' };
+    }
+  }
+}
+
+/** The number that a cell holds, whatever its column's type. */
+function numberIn(table: Table, { column, text }: GridCell): number | undefined {
+  const typed = readIn(table, column, text);
+  const value = typeof typed === 'number' ? typed : readValueOf('number', text, { decimal: table.decimal, order: '' });
+  return typeof value === 'number' ? value : undefined;
+}
+
+/** The first letters of the first and the last name; of a script without cases just as they are. */
+function initialsOf(name: string): string {
+  const names = name.split(/\s+/).filter((each) => each !== '');
+  const letters = names.length > 1 ? [names[0], names.at(-1)] : names;
+  return letters
+    .map((each) => Array.from(each ?? '')[0] ?? '')
+    .join('')
+    .toLocaleUpperCase();
+}

@@ -1,0 +1,115 @@
+import { ChangeDetectionStrategy, Component, type ElementRef, computed, effect, inject, signal, viewChild } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import { RouterLink } from '@angular/router';
+import { firstValueFrom } from 'rxjs';
+import type { PageInput } from '../../../../../core/compile';
+import { cssOf, HOUSE_FORMAT, houseIn, manners, type House, type Standing } from '../../../../../core/house';
+import { tablesOn, type Page } from '../../../../../core/page';
+import type { Table } from '../../../../../core/table';
+import { followRoom } from '../../controls/follow-room';
+import { Ruler } from '../../controls/ruler';
+import { Deleting } from '../../controls/deleting';
+import { Api, type KeptPage, type KeptTheme } from '../../documents/api';
+import { HouseFindings } from './house-findings';
+import { Preview } from '../seen/preview';
+import { UnderHouse } from './under-house';
+import { ThemeViews } from '../../controls/dressed/theme-views';
+
+/** The site's house stylesheet: one of those that ship or one's own, seen on a page before the site takes it. */
+@Component({
+  selector: 'zest-house-view',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [HouseFindings, MatButtonModule, Preview, RouterLink, Ruler],
+  providers: [UnderHouse],
+  templateUrl: './house-view.html',
+  styleUrl: './house-view.scss',
+})
+export class HouseView {
+  private readonly api = inject(Api);
+  private readonly views = inject(ThemeViews);
+  private readonly deleting = inject(Deleting);
+  private readonly snackBar = inject(MatSnackBar);
+  protected readonly under = inject(UnderHouse);
+  protected readonly manners = manners;
+  protected readonly pages = signal<readonly KeptPage[]>([]);
+  private readonly themes = signal<readonly KeptTheme[]>([]);
+  private readonly tables = signal<ReadonlyMap<string, Table>>(new Map());
+  protected readonly pageId = signal('');
+  /** One's own stylesheet as it stands in the field. */
+  protected readonly own = signal<House>({ format: HOUSE_FORMAT, manner: '', name: '', css: '' });
+  protected readonly isTried = computed(() => this.under.tried() !== undefined && !isSame(this.under.tried(), this.under.kept()?.document));
+  readonly width = signal(10_000);
+  readonly room = signal(800);
+  private readonly stage = viewChild<ElementRef<HTMLElement>>('stage');
+
+  private readonly page = computed<Page | undefined>(() => this.pages().find(({ id }) => id === this.pageId())?.document);
+  protected readonly preview = computed<PageInput | undefined>(() => {
+    const page = this.page();
+    if (!page || this.themes().length === 0) return undefined;
+    return {
+      page,
+      tables: this.tables(),
+      themes: new Map(this.themes().map(({ id, key, document }) => [id, { key, view: this.views.of(document) }])),
+    };
+  });
+  /** The stylesheet in sight, as text. */
+  protected readonly source = computed(() => {
+    const house = this.under.house();
+    return house ? cssOf(house) : '';
+  });
+
+  constructor() {
+    followRoom(this.stage, () => 40, this);
+    effect(() => this.under.page.set(this.preview()));
+    effect(() => {
+      const kept = this.under.kept()?.document;
+      if (kept?.manner === '') this.own.set(kept);
+    });
+    effect(() => {
+      for (const { table } of tablesOn(this.page() ?? { blocks: [] })) if (!this.tables().has(table)) void this.fetch(table);
+    });
+    void this.load();
+  }
+
+  private async load(): Promise<void> {
+    await this.deleting.attempt(async () => {
+      const [pages, themes] = await Promise.all([firstValueFrom(this.api.pages()), firstValueFrom(this.api.themes())]);
+      this.themes.set(themes);
+      this.pages.set(pages);
+      this.pageId.set(pages.find(({ document }) => tablesOn(document).length > 0)?.id ?? pages[0]?.id ?? '');
+    });
+  }
+  private async fetch(id: string): Promise<void> {
+    const kept = await firstValueFrom(this.api.tablePreview(id)).catch(() => undefined);
+    if (kept) this.tables.update((all) => new Map(all).set(id, kept.document));
+  }
+
+  /** Here it is only told what the page would need: it is settled on the page itself. */
+  protected onlyTold = (standing: Standing): Standing => ({ ...standing, settles: undefined });
+
+  protected isPicked = (manner: string): boolean => this.under.house()?.manner === manner;
+  protected pick(manner: string): void {
+    this.under.tried.set(manner === '' ? this.own() : houseIn(manner));
+  }
+  protected write(css: string, name = this.own().name || 'Pasted'): void {
+    this.own.set({ ...this.own(), css, name: name.slice(0, 200) });
+    this.under.tried.set(this.own());
+  }
+  protected async open(field: HTMLInputElement): Promise<void> {
+    const file = field.files?.[0];
+    field.value = '';
+    if (file) this.write(await file.text(), file.name);
+  }
+
+  protected async take(): Promise<void> {
+    const [before, tried] = [this.under.kept()?.document, this.under.tried()];
+    if (!tried || !before || !(await this.under.take(tried))) return;
+    this.snackBar
+      .open(`The site has “${this.under.name()}” now; its live pages have it at their next load.`, 'Undo', { duration: 12_000 })
+      .onAction()
+      .subscribe(() => void this.under.take(before));
+  }
+}
+
+const isSame = (a: House | undefined, b: House | undefined): boolean => a?.manner === b?.manner && a?.css === b?.css && a?.name === b?.name;

@@ -1,0 +1,257 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatCheckboxModule } from '@angular/material/checkbox';
+import { MatProgressBarModule } from '@angular/material/progress-bar';
+import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
+import { FILE_MOST, encodings, quotes, separators } from '../../../../../core/intake/choices';
+import type { Below, Finding, FindingKind, SourceOptions } from '../../../../../core/intake';
+import { good, type Outcome } from '../../../../../core/outcome';
+import { LIMITS, emptyTable, previewOf, type Table, type TableHead } from '../../../../../core/table';
+import { nameSchema } from '../../../../../core/theme';
+import { Dressed } from '../../controls/dressed/dressed';
+import { IntakeService, Stopped } from '../../workers/intake';
+import type { CameIn } from '../../workers/intake.worker';
+
+/** The table; or, of what came in, its head and the id under which its rows are at the server already. */
+export type NewTable = ({ readonly table: Table } | { readonly head: TableHead; readonly upload: string }) & {
+  /** What was found and mended on the way in. */
+  readonly notes: readonly string[];
+};
+
+/** A new table: so many rows and columns, cells copied from a spreadsheet or a page, or a file. */
+@Component({
+  selector: 'zest-new-table-dialog',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Dressed, MatButtonModule, MatCheckboxModule, MatDialogModule, MatProgressBarModule],
+  templateUrl: './new-table-dialog.html',
+  styles: `
+    .ways {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
+      gap: 16px;
+      align-items: start;
+    }
+    section {
+      border: 1px solid var(--zest-line);
+      border-radius: 12px;
+      padding: 14px;
+      display: flex;
+      flex-direction: column;
+      gap: 10px;
+      min-height: 168px;
+      box-sizing: border-box;
+    }
+    .pair {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 8px;
+    }
+    label {
+      color: var(--zest-soft);
+    }
+    .name {
+      display: block;
+      margin-block-end: 16px;
+      max-width: 320px;
+    }
+    textarea {
+      resize: none;
+      flex: 1;
+      font-family: var(--zest-mono);
+    }
+    .result {
+      margin-block-start: 12px;
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+      gap: 16px;
+    }
+    .becomes {
+      display: flex;
+      gap: 8px;
+      align-items: center;
+      margin-inline-start: 40px;
+    }
+    .becomes select {
+      width: auto;
+    }
+    .choices {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 12px;
+      align-items: end;
+      margin-block-start: 12px;
+    }
+    .choices label {
+      display: grid;
+      gap: 2px;
+    }
+    .source {
+      margin: 0;
+    }
+    .busy {
+      display: flex;
+      align-items: center;
+      gap: 12px;
+    }
+    .findings {
+      list-style: none;
+      padding: 0;
+    }
+    .picture {
+      background: #fff;
+      border: 1px solid var(--zest-line);
+      border-radius: 12px;
+      padding: 12px;
+      /* Whatever comes into it, nothing beside or below it moves. */
+      box-sizing: border-box;
+      height: 270px;
+      overflow: hidden;
+    }
+    ul {
+      margin: 0;
+      padding-inline-start: 18px;
+    }
+    section button {
+      align-self: start;
+      margin-block-start: auto;
+    }
+  `,
+})
+export class NewTableDialog {
+  /** Set when a newer file is wanted for a table that is there. */
+  protected readonly isAgain = inject<{ readonly again: boolean } | null>(MAT_DIALOG_DATA, { optional: true })?.again === true;
+  private readonly intake = inject(IntakeService);
+  private readonly dialog = inject<MatDialogRef<NewTableDialog, NewTable>>(MatDialogRef);
+  protected readonly limits = LIMITS;
+  protected readonly most = FILE_MOST / 1_048_576;
+  protected readonly encodings = encodings;
+  protected readonly separators = Object.entries(separators);
+  protected readonly quotes = Object.entries(quotes);
+  protected readonly name = signal('');
+  protected readonly rows = signal(5);
+  protected readonly columns = signal(4);
+  protected readonly wrong = signal('');
+  protected readonly busy = signal('');
+  /** How far it is, from 0 to 1; undefined where that is not known. */
+  protected readonly share = signal<number | undefined>(undefined);
+  private readonly told = (share: number): void => this.share.set(share);
+  protected readonly found = signal<CameIn | undefined>(undefined);
+  /** What the person chose about the source, and which findings they undid. */
+  protected readonly source = signal('');
+  private options: SourceOptions = {};
+  private readonly refused = new Set<FindingKind>();
+  /** What texts below the table become. */
+  protected readonly below = signal<Below>('note');
+  protected readonly picture = computed(() => {
+    const found = this.found();
+    return found && previewOf(found.arranged.table, 6);
+  });
+  protected readonly size = computed(() => {
+    const found = this.found();
+    return found ? `${found.rows.toLocaleString('en')} rows, ${found.columns} columns` : '';
+  });
+
+  protected startEmpty(): void {
+    const [rows, columns] = [this.rows(), this.columns()];
+    if (!Number.isInteger(rows) || rows < 1 || rows > LIMITS.rows) return this.wrong.set(`Choose from 1 to ${LIMITS.rows} rows.`);
+    if (!Number.isInteger(columns) || columns < 1 || columns > LIMITS.columns) return this.wrong.set(`Choose from 1 to ${LIMITS.columns} columns.`);
+    this.finish({ table: emptyTable(this.named('New table'), rows, columns), notes: [] });
+  }
+
+  protected async paste(event: ClipboardEvent): Promise<void> {
+    const clipboard = { html: event.clipboardData?.getData('text/html') ?? '', text: event.clipboardData?.getData('text/plain') ?? '' };
+    event.preventDefault();
+    this.source.set('Pasted cells.');
+    await this.bring('Reading the cells…', () => this.intake.clipboard(this.named('Pasted table'), clipboard));
+  }
+
+  protected async open(event: Event): Promise<void> {
+    const field = event.target as HTMLInputElement;
+    const file = field.files?.[0];
+    field.value = '';
+    if (file) await this.read(file);
+  }
+  protected async drop(event: DragEvent): Promise<void> {
+    event.preventDefault();
+    const file = event.dataTransfer?.files[0];
+    if (file) await this.read(file);
+  }
+  private async read(file: File): Promise<void> {
+    if (file.size > FILE_MOST)
+      return this.wrong.set(`“${file.name}” has ${Math.round(file.size / 1_048_576)} MB; at most ${this.most} MB can be read.`);
+    this.source.set(`From “${file.name}”.`);
+    await this.bring(`Reading “${file.name}”…`, () =>
+      this.intake.file(this.named(file.name.replace(/\.\w+$/, '').slice(0, 120) || 'Opened table'), file, this.told),
+    );
+  }
+
+  /** Another sheet, range, separator or encoding. Findings that were undone before may not be there any more. */
+  protected async choose(options: SourceOptions): Promise<void> {
+    this.options = { ...this.options, ...options };
+    await this.reading('Reading it again…', () => this.intake.readAgain(this.options, [...this.refused], this.below(), this.told));
+  }
+  protected async hold({ kind }: Finding, holds: boolean): Promise<void> {
+    if (holds) this.refused.delete(kind);
+    else this.refused.add(kind);
+    await this.arrange();
+  }
+  protected async putBelow(below: string): Promise<void> {
+    this.below.set(below === 'description' ? below : 'note');
+    await this.arrange();
+  }
+  private arrange = (): Promise<void> => this.reading('', async () => good(await this.intake.arrangeAgain([...this.refused], this.below())));
+
+  private async bring(busy: string, work: () => Promise<Outcome<CameIn>>): Promise<void> {
+    this.found.set(undefined);
+    this.options = {};
+    this.refused.clear();
+    this.below.set('note');
+    await this.reading(busy, work);
+  }
+  private async reading(busy: string, work: () => Promise<Outcome<CameIn>>): Promise<void> {
+    await this.busily(busy, async () => {
+      const outcome = await work();
+      if (outcome.ok) this.found.set(outcome.value);
+      else this.wrong.set(outcome.problems.map(({ say, remedy }) => `${say} ${remedy ?? ''}`).join(' '));
+    });
+  }
+  private async busily(busy: string, work: () => Promise<void>): Promise<void> {
+    this.wrong.set('');
+    this.busy.set(busy);
+    this.share.set(undefined);
+    try {
+      await work();
+    } catch (error) {
+      this.wrong.set(
+        error instanceof Stopped ? 'Stopped. Nothing was changed.' : `It could not be read (${(error as Error).message}). Nothing was changed.`,
+      );
+    } finally {
+      this.busy.set('');
+    }
+  }
+  protected stop(): void {
+    this.intake.stop();
+    this.found.set(undefined);
+  }
+
+  protected async take(): Promise<void> {
+    const found = this.found();
+    if (!found) return;
+    const { table, notes, findings } = found.arranged;
+    const name = this.named(table.name);
+    if (!nameSchema.isValidSync(name)) return this.wrong.set('A name has 1 to 120 characters.');
+    const said = [...findings.filter(({ holds }) => holds).map(({ say }) => say), ...notes];
+    // For a newer file what came in stays in the worker, where it is compared.
+    if (this.isAgain) return this.dialog.close({ table, notes: said });
+    await this.busily('Keeping the rows…', async () => {
+      const { head, upload } = await this.intake.send(this.told);
+      this.dialog.close({ head: { ...head, name }, upload, notes: said });
+    });
+  }
+
+  private finish(made: { readonly table: Table; readonly notes: readonly string[] }): void {
+    if (nameSchema.isValidSync(made.table.name)) this.dialog.close(made);
+    else this.wrong.set('A name has 1 to 120 characters.');
+  }
+  private named = (otherwise: string): string => this.name().trim().replace(/\s+/g, ' ') || otherwise;
+}

@@ -1,0 +1,222 @@
+import { A11yModule } from '@angular/cdk/a11y';
+import { OverlayModule } from '@angular/cdk/overlay';
+import { ChangeDetectionStrategy, Component, ElementRef, computed, forwardRef, inject, input, output, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatCheckboxModule } from '@angular/material/checkbox';
+import { MatDialog } from '@angular/material/dialog';
+import { MatIconModule } from '@angular/material/icon';
+import { firstValueFrom } from 'rxjs';
+import { sayProblem } from '../../../../../core/outcome';
+import {
+  LIMITS,
+  dressedIn,
+  dressingOn,
+  exceptionAt,
+  gridOf,
+  heightOf,
+  sectionRows,
+  setDressings,
+  setExceptions,
+  shownText,
+  widthOf,
+  withValue,
+  type Chosen,
+  type Exception,
+  type ExceptionKind,
+  type Table,
+} from '../../../../../core/table';
+import type { ThemeView } from '../../../../../core/theme';
+import { EditedLook } from '../../values/edited-look';
+import { readRow, sidesOf, type RowName } from '../../values/rows';
+import { suggestionsFor } from '../../values/suggestions';
+import { ValueEditor } from '../../values/value-editor';
+import type { Asked } from '../columns/column-form';
+import type { DressingData, MadeDressings } from './dressing-dialog';
+import { labelOf, listedLooks, lookRows, placeOfException, placesIn, whyOf, type ListedLook, type LookRow } from './look-rows';
+
+const kinds: readonly ExceptionKind[] = ['column', 'row', 'cell'];
+
+/** The looks that the chosen columns, rows or cells have beside the theme, in the studio's own editors, and why they look so. */
+@Component({
+  selector: 'zest-looks',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [A11yModule, MatButtonModule, MatCheckboxModule, MatIconModule, OverlayModule, ValueEditor],
+  providers: [{ provide: EditedLook, useExisting: forwardRef(() => Looks) }],
+  templateUrl: './looks.html',
+  styleUrls: ['../columns/structure.scss', './looks.scss'],
+})
+export class Looks implements EditedLook {
+  private readonly dialog = inject(MatDialog);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  readonly table = input.required<Table>();
+  readonly view = input.required<ThemeView | undefined>();
+  readonly choice = input.required<Chosen>();
+  readonly changed = output<Asked>();
+  /** Slots to go to. */
+  readonly went = output<Chosen>();
+
+  protected readonly kinds = kinds;
+  protected readonly kind = signal<ExceptionKind>('column');
+  protected readonly search = signal('');
+  /** The property that is asked about. */
+  protected readonly asked = signal<RowName>('fill');
+  protected readonly wrong = signal<{ readonly row: RowName; readonly typed: string; readonly say: string } | undefined>(undefined);
+  protected readonly visual = signal<LookRow | undefined>(undefined);
+  protected readonly origin = signal<Element>(this.host);
+  private from: HTMLElement | undefined;
+
+  private readonly all = computed(() => placesIn(this.kind(), this.choice()));
+  private readonly places = computed(() => this.all() ?? []);
+  protected readonly rows = computed(() => {
+    const view = this.view();
+    return view ? lookRows(view, this.table(), this.kind(), this.choice(), this.places(), this.search()) : [];
+  });
+  protected readonly why = computed(() => {
+    const view = this.view();
+    const property = sidesOf(this.asked())[0];
+    return view && property ? whyOf(view, this.table(), this.kind(), this.choice(), property) : [];
+  });
+  protected readonly list = computed(() => listedLooks(this.table()));
+  private readonly firstOne = computed(() => {
+    const [place] = this.places();
+    return place && exceptionAt(this.table(), place.row, place.column);
+  });
+  protected readonly reaches = computed(() => (this.firstOne()?.reach ?? '') !== '');
+  protected readonly hasOwn = computed(() => this.places().some(({ row, column }) => exceptionAt(this.table(), row, column)));
+  protected readonly suggestions = computed(() => {
+    const view = this.view();
+    return view ? suggestionsFor(this.asked(), view) : [];
+  });
+  protected readonly label = labelOf;
+  /** The dressing that all chosen places have; undefined where they differ. */
+  protected readonly dressing = computed(() => {
+    const names = new Set(this.places().map(({ row, column }) => exceptionAt(this.table(), row, column)?.dressing ?? ''));
+    return names.size === 1 ? [...names][0] : undefined;
+  });
+  private readonly cell = computed(() => {
+    const table = this.table();
+    const { row, column } = this.choice();
+    const { first, count } = sectionRows(table, 'body');
+    const at = this.kind() === 'column' && count > 0 ? Math.max(row, first) : row;
+    return gridOf(table).at(Math.min(at, heightOf(table) - 1), Math.min(column, widthOf(table) - 1));
+  });
+  /** The dressing that holds on the chosen cell, whoever brings it. */
+  protected readonly worn = computed(() => dressingOn(this.table(), this.cell())?.name ?? '');
+  /** Why a cell shows its value plainly although it wears a dressing. */
+  protected readonly undressed = computed(() => {
+    const dressing = dressingOn(this.table(), this.cell());
+    const text = shownText(this.table(), this.cell()).trim();
+    if (!dressing || text === '' || dressedIn(this.table(), this.cell(), dressing)) return '';
+    return `“${text.slice(0, 40)}” is nothing that ${dressing.name} can show; it stands there as it is.`;
+  });
+
+  protected dress(dressing: string): void {
+    this.change(dressing === '' ? 'show values plainly' : `show values as ${dressing}`, '', (each) => ({ ...each, dressing }));
+  }
+  /** Makes and changes dressings; one that was added is put on what is chosen. */
+  protected async editDressings(): Promise<void> {
+    const { DressingDialog } = await import('./dressing-dialog');
+    const table = this.table();
+    const data: DressingData = { table, view: this.view(), open: this.worn() };
+    const made = await firstValueFrom(
+      this.dialog.open<unknown, DressingData, MadeDressings>(DressingDialog, { width: '860px', maxWidth: '96vw', data }).afterClosed(),
+    );
+    if (!made) return;
+    const isNew = made.open !== '' && ![...made.names.values()].includes(made.open);
+    const at = this.places();
+    this.changed.emit({
+      label: 'change dressings',
+      touches: '',
+      make: (each) => {
+        const set = setDressings(each, made.dressings, made.names);
+        return isNew ? setExceptions(set, at, (exception) => ({ ...exception, dressing: made.open })) : set;
+      },
+    });
+  }
+
+  /** What a kind stands for among the chosen slots. */
+  protected kindLabel(kind: ExceptionKind): string {
+    const { row, column, toRow, toColumn } = this.choice();
+    const count = { column: toColumn - column + 1, row: toRow - row + 1, cell: (toRow - row + 1) * (toColumn - column + 1) }[kind];
+    if (count > 1) return `${count.toLocaleString('en')} ${kind}s`;
+    return kind === 'cell' ? 'This cell' : placeOfException(kind === 'column' ? { row: null, column } : { row, column: null });
+  }
+
+  private change(label: string, touches: string, change: (exception: Exception) => Exception): void {
+    const at = this.places();
+    const after = new Set([...this.table().exceptions, ...at].map(({ row, column }) => `${row} ${column}`)).size;
+    if (!this.all() || after > LIMITS.exceptions) {
+      const say = `A table has at most ${LIMITS.exceptions.toLocaleString('en')} looks beside its theme. Choose the whole column or row instead.`;
+      this.wrong.set({ row: this.asked(), typed: '', say });
+      return;
+    }
+    this.wrong.set(undefined);
+    this.changed.emit({ label, touches, make: (table) => setExceptions(table, at, change) });
+  }
+
+  /** Sets what was typed; an empty text falls back to the theme. False where it cannot be read. */
+  protected type(row: RowName, typed: string, touches = ''): boolean {
+    const view = this.view();
+    if (!view) return false;
+    this.asked.set(row);
+    if (typed.trim() === '') {
+      this.clear(row);
+      return true;
+    }
+    const read = readRow(row, typed, view.vocabulary);
+    if (!read.ok) {
+      this.wrong.set({ row, typed, say: read.problems[0] ? sayProblem(read.problems[0]) : '' });
+      return false;
+    }
+    this.change(`set ${labelOf(row).toLowerCase()} beside the theme`, touches, (each) =>
+      sidesOf(row).reduce((changed, property, i) => withValue(changed, property, read.value[i]), each),
+    );
+    return true;
+  }
+  protected clear(row: RowName): void {
+    this.change(`take ${labelOf(row).toLowerCase()} back to the theme`, '', (each) =>
+      sidesOf(row).reduce((changed, property) => withValue(changed, property, undefined), each),
+    );
+  }
+  protected clearAll = (): void => this.change('take a look back to the theme', '', (each) => ({ ...each, dressing: '', values: {} }));
+  protected reach(on: boolean): void {
+    const reach: Exception['reach'] = !on ? '' : this.kind() === 'column' ? 'header' : 'always';
+    this.change('say how far a look reaches', '', (each) => ({ ...each, reach }));
+  }
+
+  protected drop({ at, kind }: ListedLook): void {
+    this.changed.emit({
+      label: `take the look of ${at.length === 1 ? `a ${kind}` : `${at.length} ${kind}s`} back to the theme`,
+      touches: '',
+      make: (table) => setExceptions(table, at, (each) => ({ ...each, dressing: '', values: {} })),
+    });
+  }
+  protected goTo({ at, kind }: ListedLook): void {
+    const [first] = at;
+    if (!first) return;
+    this.kind.set(kind);
+    const table = this.table();
+    const [row, column] = [first.row ?? 0, first.column ?? 0];
+    this.went.emit({
+      row,
+      column,
+      toRow: first.row ?? table.rows.length - 1,
+      toColumn: first.column ?? (table.rows[0]?.length ?? 1) - 1,
+    });
+  }
+  protected openVisual(row: LookRow, from: HTMLElement): void {
+    this.from = from;
+    this.origin.set(from);
+    this.asked.set(row.name);
+    this.visual.set(row);
+  }
+  protected visualText(): string {
+    const open = this.visual();
+    const row = this.rows().find(({ name }) => name === open?.name);
+    return row?.text ? row.text : (row?.holds ?? '');
+  }
+  protected closeVisual(): void {
+    this.visual.set(undefined);
+    this.from?.focus();
+  }
+}

@@ -1,0 +1,75 @@
+import { Mark, Node, mergeAttributes, type Extensions } from '@tiptap/core';
+import { Bold } from '@tiptap/extension-bold';
+import { Code } from '@tiptap/extension-code';
+import { Document } from '@tiptap/extension-document';
+import { HardBreak } from '@tiptap/extension-hard-break';
+import { Highlight } from '@tiptap/extension-highlight';
+import { History } from '@tiptap/extension-history';
+import { Italic } from '@tiptap/extension-italic';
+import { Link } from '@tiptap/extension-link';
+import { Paragraph } from '@tiptap/extension-paragraph';
+import { Strike } from '@tiptap/extension-strike';
+import { Subscript } from '@tiptap/extension-subscript';
+import { Superscript } from '@tiptap/extension-superscript';
+import { Text } from '@tiptap/extension-text';
+import { Underline } from '@tiptap/extension-underline';
+import { icons } from '../../../../../core/media';
+import { isSafeAddress } from '../../../../../core/table';
+
+const Small = Mark.create({
+  name: 'small',
+  parseHTML: () => [{ tag: 'small' }],
+  renderHTML: ({ HTMLAttributes }) => ['small', mergeAttributes(HTMLAttributes), 0],
+});
+
+const atom = { group: 'inline', inline: true, atom: true, addAttributes: () => ({ of: { default: '' }, text: { default: '' } }) };
+const attrsOf = (attrs: Readonly<Record<string, unknown>>): { readonly of: string; readonly text: string } =>
+  attrs as { readonly of: string; readonly text: string };
+
+/** An icon in the line; its text is what it says to those who cannot see it. */
+const Icon = Node.create({
+  ...atom,
+  name: 'icon',
+  renderHTML: ({ node }) => {
+    const { of, text } = attrsOf(node.attrs);
+    const path = icons.find(({ name }) => name === of)?.path ?? '';
+    const svg = 'http://www.w3.org/2000/svg';
+    return [
+      `${svg} svg`,
+      { role: 'img', 'aria-label': text, viewBox: '0 0 24 24', width: '1em', height: '1em', fill: 'currentColor' },
+      [`${svg} path`, { d: path }],
+    ];
+  },
+});
+const Picture = Node.create({
+  ...atom,
+  name: 'picture',
+  renderHTML: ({ node }) => ['img', { src: attrsOf(node.attrs).of, alt: attrsOf(node.attrs).text }],
+});
+
+/** What a cell's text can be made of. What else is pasted is cleaned away by the editor, which knows nothing else. */
+export const textExtensions: Extensions = [
+  Document,
+  Paragraph,
+  Text,
+  HardBreak,
+  History,
+  Bold,
+  Italic,
+  Underline,
+  Strike,
+  Small,
+  Subscript,
+  Superscript,
+  Highlight,
+  Code.extend({ excludes: '' }),
+  Link.configure({
+    openOnClick: false,
+    autolink: false,
+    linkOnPaste: false,
+    isAllowedUri: (href) => isSafeAddress(href ?? ''),
+    HTMLAttributes: { target: null, rel: null },
+  }),
+  Icon,
+  Picture,
+];

@@ -1,0 +1,141 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
+import { firstValueFrom } from 'rxjs';
+import { changesBetween, documentAt, momentsOf, setValue, type ThemeChange } from '../../../../../../core/edit';
+import type { Theme, ThemeView } from '../../../../../../core/theme';
+import { Dressed } from '../../../controls/dressed/dressed';
+import { Api } from '../../../documents/api';
+import type { DocumentSession } from '../../../documents/session';
+import type { StudioState } from '../studio-state';
+import { ThemeViews } from '../../../controls/dressed/theme-views';
+
+interface Choice {
+  readonly id: string;
+  readonly name: string;
+  readonly load: () => Promise<Theme> | Theme;
+}
+
+/** The draft beside an earlier moment of this work or an edition: as pictures, and as a list of what changed. */
+@Component({
+  selector: 'zest-compare-dialog',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Dressed, MatButtonModule, MatDialogModule],
+  template: `
+    <h2 mat-dialog-title>Compare {{ now()?.name }}</h2>
+    <mat-dialog-content>
+      <label class="with"
+        >With
+        <select class="zest-field" (change)="choose($any($event.target).value)">
+          @for (choice of choices(); track choice.id) {
+            <option [value]="choice.id" [selected]="choice.id === chosen()">{{ choice.name }}</option>
+          }
+        </select>
+      </label>
+      <div class="pair">
+        <figure>
+          <figcaption>Earlier: {{ name() }}</figcaption>
+          <zest-dressed [view]="viewOf(earlier())" [table]="data.state.table()" [scale]="0.6" />
+        </figure>
+        <figure>
+          <figcaption>Now</figcaption>
+          <zest-dressed [view]="viewOf(now())" [table]="data.state.table()" [scale]="0.6" />
+        </figure>
+      </div>
+      @if (changes().length === 0) {
+        <p>Nothing differs.</p>
+      } @else {
+        <table aria-label="What changed">
+          <thead>
+            <tr>
+              <th scope="col">What</th>
+              <th scope="col">Earlier</th>
+              <th scope="col">Now</th>
+              <td></td>
+            </tr>
+          </thead>
+          <tbody>
+            @for (change of changes(); track change.what) {
+              <tr>
+                <th scope="row">{{ change.what }}</th>
+                <td>
+                  <code>{{ change.before ?? 'from above' }}</code>
+                </td>
+                <td>
+                  <code>{{ change.after ?? 'from above' }}</code>
+                </td>
+                <td>
+                  @if (change.place) {
+                    <button mat-button type="button" [attr.aria-label]="'Put back ' + change.what" (click)="putBack(change)">Put back</button>
+                  }
+                </td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      }
+      <p class="zest-note">In the studio, hold F8 to see what is chosen here.</p>
+    </mat-dialog-content>
+    <mat-dialog-actions><button mat-button mat-dialog-close>Close</button></mat-dialog-actions>
+  `,
+  styleUrl: './compare-dialog.scss',
+})
+export class CompareDialog {
+  protected readonly data = inject<{ readonly state: StudioState; readonly session: DocumentSession<Theme> }>(MAT_DIALOG_DATA);
+  private readonly api = inject(Api);
+  private readonly views = inject(ThemeViews);
+  protected viewOf = (theme: Theme | undefined): ThemeView | undefined => theme && this.views.of(theme);
+  protected readonly now = this.data.state.theme;
+  protected readonly chosen = signal('0');
+  protected readonly earlier = signal<Theme | undefined>(undefined);
+  protected readonly choices = signal<readonly Choice[]>(moments(this.data.session));
+  protected readonly name = computed(() => this.choices().find(({ id }) => id === this.chosen())?.name ?? '');
+  protected readonly changes = computed<readonly ThemeChange[]>(() => {
+    const [earlier, now] = [this.earlier(), this.now()];
+    return earlier && now ? changesBetween(this.views.of(earlier), this.views.of(now)) : [];
+  });
+
+  constructor() {
+    const last = this.choices().at(-1);
+    if (last) void this.choose(last.id);
+    void this.loadEditions();
+  }
+
+  private async loadEditions(): Promise<void> {
+    const { id } = this.data.session;
+    const editions = await firstValueFrom(this.api.editions(id)).catch(() => []);
+    const found = editions.map(({ number, publishedAt }): Choice => ({
+      id: `edition ${number}`,
+      name: `Edition ${number}, ${dateAndTime.format(new Date(publishedAt))}`,
+      load: () => firstValueFrom(this.api.edition(id, number)),
+    }));
+    this.choices.update((choices) => [...choices, ...found]);
+    if (!this.earlier() && found[0]) await this.choose(found[0].id);
+  }
+
+  protected async choose(id: string): Promise<void> {
+    const choice = this.choices().find((each) => each.id === id);
+    if (!choice) return;
+    this.chosen.set(id);
+    const theme = await choice.load();
+    this.earlier.set(theme);
+    this.data.state.backTo.set({ theme, name: choice.name });
+  }
+
+  protected putBack({ place, property, before, what }: ThemeChange): void {
+    if (place && property) this.data.state.change(`put back ${what.toLowerCase()}`, '', (theme) => setValue(theme, place, property, before));
+  }
+}
+
+const time = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
+const dateAndTime = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+
+/** The earlier moments of this work, the newest first, the beginning last. */
+function moments(session: DocumentSession<Theme>): readonly Choice[] {
+  const history = session.history;
+  return momentsOf(history).map(({ steps, label, time: at }) => ({
+    id: String(steps),
+    name: label === undefined ? 'As it was opened' : `${at === undefined ? '' : `${time.format(at)}, `}after: ${label}`,
+    load: () => documentAt(history, steps),
+  }));
+}

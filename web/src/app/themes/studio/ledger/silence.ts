@@ -1,0 +1,18 @@
+import { gridOf, partOfCell, numberColumns, type Table } from '../../../../../../core/table';
+import { outsideParts, partOf, type PartName, type ThemeView } from '../../../../../../core/theme';
+
+/** Why what is set for the picked parts shows nothing at the moment; empty where it shows. */
+export function silenceOf(view: ThemeView, parts: readonly PartName[], table: Table): string {
+  const off = parts.filter((part) => view.isOff(part)).map((part) => partOf(part).label);
+  if (off.length > 0) return `The own look of ${off.join(' and ').toLowerCase()} is off: what is set here does nothing until it is on.`;
+  const lacking = parts.filter((part) => !isIn(table, part)).map((part) => partOf(part).label.toLowerCase());
+  return lacking.length > 0 ? `The table that is shown has no ${lacking.join(' and no ')}: choose another to see it.` : '';
+}
+
+function isIn(table: Table, part: PartName): boolean {
+  if (part === 'caption') return table.caption !== '';
+  const columns = numberColumns(table);
+  if (part === 'numbers') return columns.some(({ isNumeric }) => isNumeric);
+  if (partOf(part).box !== 'cells' || outsideParts.includes(part)) return true;
+  return gridOf(table).rows.some((cells) => cells.some((cell) => partOfCell(table, cell) === part));
+}

@@ -1,0 +1,174 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { hasPictureBehind } from '../../../../../../core/paint';
+import type { Link } from '../../../../../../core/resolve';
+import { propertyOf } from '../../../../../../core/theme';
+import { findingAt } from './findings';
+import { resolvedAt, sourceInWords } from './ledger-rows';
+import { sidesOf } from '../../../values/rows';
+import { StudioState } from '../studio-state';
+
+interface Step {
+  readonly where: string;
+  readonly text: string;
+  readonly state: Link['state'];
+  readonly place: Link['place'];
+  readonly say?: string;
+}
+
+/** The chain behind the focused value, strongest first, and what would mend an ink that cannot be read. */
+@Component({
+  selector: 'zest-why',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButtonModule],
+  template: `
+    <h2>Why this {{ word() }}</h2>
+    <ol>
+      @for (step of steps(); track $index) {
+        <li [class.holds]="step.state === 'holds'">
+          @if (step.place; as place) {
+            <button type="button" class="goto" [attr.aria-label]="'Go to ' + step.where" (click)="state.goTo(place, property())">
+              {{ step.where }}
+            </button>
+          } @else {
+            <span>{{ step.where }}</span>
+          }
+          @if (step.state === 'holds') {
+            <strong>{{ step.text }}</strong>
+          } @else {
+            <s>{{ step.text }}<span class="hidden">, beaten</span></s>
+          }
+          @if (step.say) {
+            <em>{{ step.say }}</em>
+          }
+        </li>
+      }
+    </ol>
+    @if (finding(); as found) {
+      <div class="finding">
+        <p>
+          <strong>{{ found.title }}</strong>
+        </p>
+        <p>
+          {{ found.say }}
+          @if (found.offer) {
+            The nearest that passes is <span class="chip" aria-hidden="true" [style.background]="found.offer"></span><code>{{ found.offer }}</code
+            >.
+          } @else {
+            No lightness of this ink passes everywhere; change a fill.
+          }
+        </p>
+        @if (found.others) {
+          <p class="zest-note">This changes too: {{ found.others }}.</p>
+        }
+        @if (found.offer; as offer) {
+          <button mat-stroked-button (click)="use(offer)">Use it here</button>
+        }
+      </div>
+    } @else if (onPicture()) {
+      <p class="zest-note">A picture lies behind this text, so its contrast cannot be known. Choose a quiet one.</p>
+    }
+  `,
+  styles: `
+    ol {
+      list-style: none;
+      margin: 8px 0 0;
+      padding: 0;
+    }
+    li {
+      display: flex;
+      flex-wrap: wrap;
+      justify-content: space-between;
+      gap: 2px 10px;
+      padding: 6px 0;
+      border-block-end: 1px dashed var(--zest-line);
+      color: var(--zest-soft);
+      font-size: 12px;
+    }
+    li.holds {
+      color: var(--zest-ink);
+    }
+    .goto {
+      all: unset;
+      cursor: pointer;
+      text-decoration: underline;
+      text-decoration-color: var(--zest-line);
+      text-underline-offset: 3px;
+      min-height: 20px;
+    }
+    .goto:hover {
+      text-decoration-color: currentColor;
+    }
+    .goto:focus-visible {
+      outline: 2px solid var(--zest-zest);
+      border-radius: 3px;
+    }
+    li strong,
+    s {
+      font: 600 12px/1.4 var(--zest-mono);
+      overflow-wrap: anywhere;
+    }
+    s {
+      font-weight: 400;
+    }
+    em {
+      flex-basis: 100%;
+      color: var(--zest-alarm);
+      font-style: normal;
+    }
+    .hidden {
+      position: absolute;
+      width: 1px;
+      height: 1px;
+      overflow: hidden;
+      clip-path: inset(50%);
+    }
+    .finding {
+      margin-block-start: 12px;
+      padding: 10px 12px;
+      border-radius: 8px;
+      background: var(--zest-glow);
+    }
+    .finding p {
+      margin: 0 0 6px;
+    }
+    .chip {
+      display: inline-block;
+      width: 12px;
+      height: 12px;
+      border-radius: 3px;
+      vertical-align: -2px;
+      margin-inline-end: 4px;
+    }
+  `,
+})
+export class Why {
+  protected readonly state = inject(StudioState);
+  protected readonly property = computed(() => sidesOf(this.state.row())[0] ?? 'fill');
+  protected readonly word = computed(() => {
+    const { kind, label } = propertyOf(this.property());
+    return kind === 'line' ? 'line' : label.toLowerCase();
+  });
+  protected readonly steps = computed<readonly Step[]>(() => {
+    const view = this.state.view();
+    if (!view || !this.fits()) return [];
+    const { chain } = resolvedAt(view, this.state.part(), this.state.condition(), this.property());
+    return chain.map((link) => ({ where: sourceInWords(link), text: link.text, state: link.state, place: link.place, say: link.say }));
+  });
+  protected readonly finding = computed(() => {
+    const view = this.state.view();
+    return view && this.isAboutReading() ? findingAt(view, this.state.part(), this.state.condition()) : undefined;
+  });
+  protected readonly onPicture = computed(() => {
+    const view = this.state.view();
+    return view !== undefined && this.isAboutReading() && hasPictureBehind(view, { part: this.state.part(), conditions: [] });
+  });
+
+  private isAboutReading = (): boolean => ['ink', 'fill'].includes(this.property()) && this.fits();
+  /** While a part is changing, the focused property may not be one of its own. */
+  private fits = (): boolean => propertyOf(this.property()).parts.includes(this.state.part());
+
+  protected use(offer: string): void {
+    this.state.type(this.state.condition(), 'ink', offer);
+  }
+}

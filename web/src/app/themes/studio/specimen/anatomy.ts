@@ -1,0 +1,149 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { WHITE, blend, toHex } from '../../../../../../core/colour';
+import { isDrawn, lineAt } from '../../../../../../core/lines';
+import { inkOf, paintedFill } from '../../../../../../core/paint';
+import { partOf, type PartName, type ThemeView } from '../../../../../../core/theme';
+import type { Picked } from './specimen';
+
+interface Drawn {
+  readonly part: PartName;
+  readonly label: string;
+  readonly area: string;
+  readonly fill: string;
+  readonly ink: string;
+}
+
+/** The drawn schematic of a table: every part in its present colours, picked by a click or by the keyboard, several with Shift. */
+@Component({
+  selector: 'zest-anatomy',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="over">
+      <h2 class="zest-label" id="anatomy">Anatomy</h2>
+      <span class="zest-note">Shift for several</span>
+    </div>
+    <div class="drawing" role="group" aria-labelledby="anatomy">
+      @for (each of drawn(); track each.part) {
+        <button
+          type="button"
+          [style.grid-area]="each.area"
+          [style.background]="each.fill"
+          [style.color]="each.ink"
+          [attr.aria-pressed]="parts().includes(each.part)"
+          (click)="picked.emit({ part: each.part, condition: 'rest', beside: $event.shiftKey })"
+        >
+          {{ each.label }}
+          @if (each.part === 'lines') {
+            <span class="stroke" aria-hidden="true" [style.border-block-start]="stroke()"></span>
+          }
+        </button>
+      }
+    </div>
+  `,
+  styles: `
+    :host {
+      display: block;
+    }
+    .over {
+      display: flex;
+      justify-content: space-between;
+      align-items: baseline;
+      margin-block-end: 6px;
+    }
+    h2 {
+      font-family: var(--zest-text);
+    }
+    .drawing {
+      display: grid;
+      gap: 3px;
+      padding: 8px;
+      background: var(--zest-card);
+      border: 1px solid var(--zest-line);
+      border-radius: 12px;
+      grid-template:
+        'table table table table' 24px
+        'search search info info' 24px
+        'caption caption caption caption' 24px
+        'corner groups groups groups' 24px
+        'corner head head head' 24px
+        'grouphead grouphead grouphead grouphead' 24px
+        'rowhead body body numbers' 34px
+        'rowhead links buttons icons' 24px
+        'foot foot foot foot' 24px
+        'lines lines lines lines' 24px
+        'empty empty empty empty' 24px
+        'pager pager items items' 24px / 52px 0.8fr 1.15fr 1.15fr;
+    }
+    button {
+      font: 600 11px/1.1 var(--zest-text);
+      border: 1px solid var(--zest-line);
+      border-radius: 5px;
+      padding: 1px 3px;
+      text-align: start;
+      cursor: pointer;
+      min-width: 0;
+      position: relative;
+      overflow: hidden;
+    }
+    button:hover {
+      border-color: var(--zest-edge);
+    }
+    button[aria-pressed='true'] {
+      outline: 2px solid var(--zest-zest);
+      outline-offset: 1px;
+      z-index: 1;
+    }
+    button:focus-visible {
+      outline: 3px solid var(--zest-zest);
+      outline-offset: 1px;
+      z-index: 2;
+    }
+    .stroke {
+      position: absolute;
+      inset-inline: 50px 8px;
+      top: 50%;
+    }
+  `,
+})
+export class Anatomy {
+  readonly view = input.required<ThemeView>();
+  readonly parts = input.required<readonly PartName[]>();
+  readonly picked = output<Picked>();
+
+  protected readonly drawn = computed<readonly Drawn[]>(() =>
+    areas.map(([part, area]) => ({ part, area, label: partOf(part).label, ...colours(this.view(), part) })),
+  );
+  protected readonly stroke = computed(() => {
+    const line = (['under-header', 'rows', 'outer-top', 'outer-bottom', 'columns'] as const).map((name) => lineAt(this.view(), name)).find(isDrawn);
+    return line ? `${Math.min(line.width, 4)}px ${line.style} ${toHex(blend(line.rgba, WHITE))}` : '0';
+  });
+}
+
+const areas: readonly (readonly [PartName, string])[] = [
+  ['table', 'table'],
+  ['search-bar', 'search'],
+  ['info-line', 'info'],
+  ['caption', 'caption'],
+  ['corner', 'corner'],
+  ['header-groups', 'groups'],
+  ['column-headers', 'head'],
+  ['group-headings', 'grouphead'],
+  ['row-headers', 'rowhead'],
+  ['body-rows', 'body'],
+  ['numbers', 'numbers'],
+  ['links', 'links'],
+  ['buttons', 'buttons'],
+  ['icons', 'icons'],
+  ['footer', 'foot'],
+  ['lines', 'lines'],
+  ['empty-message', 'empty'],
+  ['pager', 'pager'],
+  ['pager-items', 'items'],
+];
+
+function colours(view: ThemeView, part: PartName): { fill: string; ink: string } {
+  if (part === 'lines') return { fill: toHex(WHITE), ink: '#20261f' };
+  const slot = { part, conditions: [] };
+  const fill = paintedFill(view, slot);
+  return { fill: toHex(fill), ink: toHex(blend(inkOf(view, slot), fill)) };
+}

@@ -1,0 +1,339 @@
+import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, inject, input, output, signal, viewChild } from '@angular/core';
+import {
+  leavesOut,
+  stacks,
+  boxed,
+  contract,
+  element,
+  frameRules,
+  surrounded,
+  tableElement,
+  turnedElements,
+  turns,
+  sheetOf,
+  writeCss,
+  writeHtml,
+} from '../../../../../../core/compile';
+import { gridOf, heldOn, partOfCell, sectionRows, widthOf, type GridCell, type Table } from '../../../../../../core/table';
+import { partOf, type ConditionName, type PartName, type ThemeView } from '../../../../../../core/theme';
+
+import { whyOfCell, type CellWhy } from '../ledger/cell-why';
+import { columnWords, headerSlot, heldOpen } from './held-open';
+import type { HardSpecimen } from './specimens';
+
+export interface Picked {
+  readonly part: PartName;
+  readonly condition: ConditionName;
+  /** Beside those that are picked already. */
+  readonly beside: boolean;
+}
+
+interface Tag {
+  readonly row: number;
+  readonly top: number;
+  readonly text: string;
+}
+interface ColumnTag {
+  readonly column: number;
+  readonly left: number;
+  readonly text: string;
+}
+
+/** What text without a font of the theme's is set in. */
+export const SPECIMEN_FONT = 'system-ui,sans-serif';
+
+/** The table that the theme is tried on, in a shadow root. An edit of the theme replaces its sheet, not its elements. */
+@Component({
+  selector: 'zest-specimen',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="scroll">
+      <div class="tags">
+        @for (tag of tags(); track tag.row) {
+          <button
+            type="button"
+            [style.top.px]="tag.top"
+            [attr.aria-pressed]="tag.text === 'selected'"
+            [attr.aria-label]="'Row ' + (tag.row + 1) + ' is held ' + tag.text + '. Select or let go'"
+            (click)="toggle(tag.row)"
+          >
+            {{ tag.text }}
+          </button>
+        }
+      </div>
+      <div class="column">
+        <div class="columns" aria-hidden="true">
+          @for (tag of columnTags(); track tag.column) {
+            <span [style.left.px]="tag.left">{{ tag.text }}</span>
+          }
+        </div>
+        <div class="host" #host [style.width.px]="width()" [attr.dir]="specimen().direction ?? null"></div>
+      </div>
+    </div>
+    <p class="pointed" aria-live="off">
+      @for (each of pointed(); track each.what) {
+        <span
+          >{{ each.what }} <code>{{ each.text }}</code> {{ each.where }}</span
+        >
+      } @empty {
+        <span>Point at a cell to see what decides it; click it to pick its part, with Shift to pick several.</span>
+      }
+    </p>
+  `,
+  styles: `
+    :host {
+      display: flex;
+      flex-direction: column;
+      overflow: hidden;
+    }
+    .scroll {
+      flex: 1;
+      min-height: 0;
+      overflow: auto;
+      position: relative;
+      background: #fff;
+      border: 1px solid var(--zest-line);
+      border-block-end: 0;
+      border-radius: 0 0 0 0;
+      display: flex;
+    }
+    .tags {
+      position: relative;
+      flex: 0 0 88px;
+    }
+    .tags button {
+      all: unset;
+      position: absolute;
+      inset-inline-end: 8px;
+      translate: 0 -50%;
+      font: 11px/1.2 var(--zest-mono);
+      color: #5d665a;
+      cursor: pointer;
+      padding: 3px 4px;
+      border-radius: 4px;
+    }
+    .tags button:hover {
+      color: #b84300;
+    }
+    .tags button[aria-pressed='true'] {
+      font-weight: 700;
+      color: #b84300;
+    }
+    .tags button:focus-visible {
+      outline: 2px solid var(--zest-zest);
+    }
+    .column {
+      position: relative;
+      flex: none;
+    }
+    .columns span {
+      position: absolute;
+      top: 2px;
+      translate: -50% 0;
+      font: 11px/1.2 var(--zest-mono);
+      color: #5d665a;
+      white-space: nowrap;
+    }
+    .pointed {
+      flex: none;
+      display: flex;
+      gap: 4px 16px;
+      margin: 0;
+      padding: 4px 10px 5px;
+      min-height: 26px;
+      overflow: hidden;
+      white-space: nowrap;
+      color: var(--zest-soft);
+      font-size: 12px;
+      border-inline: 1px solid var(--zest-line);
+      background: var(--zest-card);
+      border-block-start: 1px solid var(--zest-line);
+    }
+    @media (max-width: 900px) {
+      .pointed {
+        flex-wrap: wrap;
+        white-space: normal;
+        max-height: 52px;
+        overflow: auto;
+      }
+    }
+    .pointed code {
+      font: 600 12px var(--zest-mono);
+      color: var(--zest-ink);
+    }
+    .host {
+      padding-block: 18px 24px;
+      cursor: pointer;
+    }
+  `,
+})
+export class Specimen {
+  readonly view = input.required<ThemeView>();
+  readonly specimen = input.required<HardSpecimen>();
+  readonly width = input.required<number>();
+  /** Whether conditions of columns and their headers are held open too. */
+  readonly columns = input(true);
+  /** Whether search bar, info line, empty message and pager are shown. */
+  readonly around = input(false);
+  readonly picked = output<Picked>();
+
+  protected readonly tags = signal<readonly Tag[]>([]);
+  protected readonly columnTags = signal<readonly ColumnTag[]>([]);
+  /** What is painted here is the theme alone, without the looks that a table has beside it. */
+  private readonly plain = computed(() => ({ ...this.table(), exceptions: [] }));
+  protected readonly pointed = signal<readonly CellWhy[]>([]);
+  private readonly table = computed(() => this.specimen().table);
+  /** Body rows whose held condition the person chose, by row of the grid. */
+  private readonly chosen = signal<ReadonlyMap<number, readonly ConditionName[]>>(new Map());
+  private readonly held = computed(() => heldOpen(this.table(), this.chosen(), this.columns()));
+  private readonly turned = computed(() => turns(this.view()));
+  private readonly fewer = computed(() => leavesOut(this.view()));
+  private readonly labelled = computed(() => stacks(this.view()));
+  private readonly host = viewChild.required<ElementRef<HTMLElement>>('host');
+  private readonly sheet = new CSSStyleSheet();
+  private readonly content = document.createElement('div');
+  private shadow?: ShadowRoot;
+  private readonly element = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+
+  constructor() {
+    effect(() => {
+      const css = writeCss([...frameRules, ...sheetOf(this.view(), { use: 'specimen', key: 'specimen' })], 'compact');
+      this.sheet.replaceSync(`:host{color:#000;font:16px/1.4 ${SPECIMEN_FONT}}table{width:100%}${css}`);
+      this.attach();
+      this.placeTags();
+    });
+    effect(() => {
+      const { table, contentOf } = this.specimen();
+      const { columns, headers } = heldOpen(table, new Map(), this.columns());
+      const markup = element(
+        'div',
+        // Reached by keyboard, as on a page (WCAG 2.2, 2.1.1): it scrolls where the table is wider.
+        { class: contract.frame, role: 'region', 'aria-label': `Specimen: ${table.name}`, tabindex: 0 },
+        tableElement(table, {
+          id: 'specimen',
+          theme: 'specimen',
+          slots: true,
+          held: { columns, headers },
+          contentOf,
+          labelled: this.labelled(),
+          fewer: this.fewer(),
+        }),
+        ...turnedElements(table, { id: 'specimen', theme: 'specimen', turned: this.turned() }),
+      );
+      const shown = this.around() ? surrounded(markup, { theme: 'specimen', info: infoOf(table), empty: true }) : markup;
+      this.content.innerHTML = writeHtml(boxed(shown), 'compact');
+    });
+    effect(() => {
+      const held = this.held();
+      void this.around();
+      // Rows stand in the document as they do in the grid; only their held conditions change.
+      this.content.querySelectorAll('table:not(.zp-turned) > * > tr').forEach((row, i) => {
+        const names = held.rows?.get(i) ?? [];
+        row.toggleAttribute(contract.selected, names.includes('selected'));
+        if (names.includes('disabled')) row.setAttribute('aria-disabled', 'true');
+        else row.removeAttribute('aria-disabled');
+        const shown = names.filter((name) => name !== 'selected' && name !== 'disabled').join(' ');
+        if (shown === '') row.removeAttribute(contract.held);
+        else row.setAttribute(contract.held, shown);
+      });
+      this.placeTags();
+    });
+    effect((onCleanup) => {
+      const observer = new ResizeObserver(() => this.placeTags());
+      observer.observe(this.content);
+      onCleanup(() => observer.disconnect());
+      void this.width();
+    });
+    effect(() => {
+      void this.table();
+      this.chosen.set(new Map());
+      this.pointed.set([]);
+    });
+  }
+
+  private attach(): void {
+    if (this.shadow) return;
+    this.shadow = this.host().nativeElement.attachShadow({ mode: 'open' });
+    this.shadow.adoptedStyleSheets = [this.sheet];
+    // Picking with the pointer; the keyboard picks parts in the anatomy.
+    this.content.addEventListener('click', (event) => this.pick(event));
+    this.content.addEventListener('pointermove', (event) => this.point(event));
+    this.content.addEventListener('pointerleave', () => this.pointed.set([]));
+    this.shadow.append(this.content);
+  }
+
+  /** A row's tag stands beside the row's middle, a column's above its header. */
+  private placeTags(): void {
+    requestAnimationFrame(() => {
+      const scroll = this.element.querySelector('.scroll');
+      const top = (scroll?.getBoundingClientRect().top ?? 0) - (scroll?.scrollTop ?? 0);
+      const rows = [...this.content.querySelectorAll<HTMLElement>('table:not(.zp-turned) > tbody > tr')];
+      const first = sectionRows(this.table(), 'body').first;
+      const held = this.held();
+      this.tags.set(
+        rows.slice(0, 40).map((row, i) => {
+          const box = row.getBoundingClientRect();
+          return { row: first + i, top: Math.round(box.top - top + box.height / 2), text: (held.rows?.get(first + i) ?? []).at(-1) ?? 'rest' };
+        }),
+      );
+      const start = this.host().nativeElement.getBoundingClientRect().left;
+      this.columnTags.set(
+        Array.from({ length: widthOf(this.table()) }, (_, column) => column).flatMap((column) => {
+          const text = columnWords(held, column);
+          const box =
+            text === '' ? undefined : this.content.querySelector(`[data-slot="${headerSlot(this.table(), column) ?? ''}"]`)?.getBoundingClientRect();
+          // A header that is only heard has no place for a tag.
+          return box && box.width > 2 ? [{ column, text, left: Math.round(box.left - start + box.width / 2) }] : [];
+        }),
+      );
+    });
+  }
+
+  protected toggle(row: number): void {
+    this.chosen.update((chosen) => new Map(chosen).set(row, (this.held().rows?.get(row) ?? []).includes('selected') ? [] : ['selected']));
+  }
+
+  private cellAt(event: Event): GridCell | undefined {
+    const target = event.composedPath()[0] as HTMLElement;
+    const slot = target.closest<HTMLElement>('[data-slot]')?.dataset['slot'];
+    const [row, column] = (slot ?? '').split(' ').map(Number);
+    return slot === undefined || row === undefined || column === undefined ? undefined : gridOf(this.table()).at(row, column);
+  }
+
+  private point(event: PointerEvent): void {
+    const cell = this.cellAt(event);
+    this.pointed.set(cell ? whyOfCell(this.view(), this.plain(), cell, this.held()) : []);
+  }
+
+  /** A click picks the part of what is under the pointer, under the condition that is held there. */
+  private pick(event: MouseEvent): void {
+    event.preventDefault();
+    const target = event.composedPath()[0] as HTMLElement;
+    const beside = event.shiftKey;
+    const other = otherParts.find(([selector]) => target.closest(selector));
+    if (other) return this.picked.emit({ part: other[1], condition: 'rest', beside });
+    const cell = this.cellAt(event);
+    if (!cell) return this.picked.emit({ part: 'table', condition: 'rest', beside });
+    const part = partOfCell(this.table(), cell);
+    const held = heldOn(this.table(), cell, this.held()).at(-1) ?? 'rest';
+    this.picked.emit({ part, condition: partOf(part).conditions.includes(held) ? held : 'rest', beside });
+  }
+}
+
+/** What is no cell, by its element. */
+const otherParts: readonly (readonly [selector: string, part: PartName])[] = [
+  ['caption', 'caption'],
+  ['a', 'links'],
+  [`.${contract.button}`, 'buttons'],
+  [`.${contract.icon}`, 'icons'],
+  [`.${contract.search}`, 'search-bar'],
+  [`.${contract.info}`, 'info-line'],
+  [`.${contract.empty}`, 'empty-message'],
+  [`.${contract.pagerItem}`, 'pager-items'],
+  [`.${contract.pager}`, 'pager'],
+];
+
+const infoOf = (table: Table): string => {
+  const { count } = sectionRows(table, 'body');
+  return `${Math.min(count, 1)} to ${count} of ${count} rows`;
+};
