@@ -1,3 +1,4 @@
+import { VALUE } from './marks';
 import { textOf } from './text';
 import type { Unit } from './units';
 
@@ -7,7 +8,7 @@ type Key = number | string | null;
 /** What a unit is sorted by in a column: `data-value` where the cell says one, else its text; nothing where there is none. */
 function keyOf(unit: Unit, column: number): Key {
   const cell = unit.cellAt(column);
-  const value = cell?.getAttribute('data-value');
+  const value = cell?.getAttribute(VALUE);
   if (value === '') return null;
   if (value != null) return Number(value);
   return textOf(cell) || null;

@@ -1,4 +1,6 @@
 import { dress } from './dress';
+import { everyFeature } from './features';
+import { ALONE, HOST } from './marks';
 
 /**
  * Fills elements on pages that are not ours with the tables that they name (docs/markup.md, "Elsewhere"). A table stands in a shadow
@@ -7,7 +9,7 @@ import { dress } from './dress';
  */
 const script = document.currentScript as HTMLScriptElement;
 const home = new URL(script.src).origin;
-const name = script.dataset['element'] ?? 'zest-pane-table';
+const name = script.dataset['element'] ?? HOST;
 // eslint-disable-next-line no-console -- who builds the other page looks for a sentence where browsers put theirs
 const say = (sentence: string): void => console.warn(`Zest Pane: ${sentence}`);
 
@@ -37,10 +39,10 @@ async function fill(host: Element, address: string, isWanted: () => boolean = ()
     await styled;
     if (!isWanted()) return style.remove();
     const box = document.createElement('div');
-    box.className = 'zp-alone';
+    box.className = ALONE;
     box.append(content);
     root.replaceChildren(style, box);
-    root.querySelectorAll<HTMLElement>('[data-visitor]').forEach(dress);
+    root.querySelectorAll<HTMLElement>('[data-visitor]').forEach((each) => dress(each, everyFeature));
   } catch (error) {
     say(`the table at ${address} is not shown: ${error instanceof Error ? error.message : String(error)}. What stands in its element is.`);
   }

@@ -1,6 +1,7 @@
+import { ASIDES } from './marks';
+
 /** Elements of a cell that are no part of its text: its label for stacked rows, and what opens what columns that gave way hold. */
-const ASIDE = /^zp-(?:label|open|left)$/;
-const isAside = (node: ChildNode): boolean => ASIDE.test((node as Partial<Element>).className ?? '');
+const isAside = (node: ChildNode): boolean => (ASIDES as readonly string[]).includes((node as Partial<Element>).className ?? '');
 
 /** What stands in a cell beside its text. */
 export const asides = (cell: Element): readonly ChildNode[] => [...cell.childNodes].filter(isAside);

@@ -1,3 +1,5 @@
+import { FILTER, HEADING, SORTS } from './marks';
+
 /**
  * Rows that belong together: a row, or rows that a merged cell holds together. Sorting, searching and paging move, show
  * and hide them as one, so that no merged cell is torn apart.
@@ -27,7 +29,7 @@ export function unitsOf(table: HTMLTableElement): { units: Unit[]; headings: Map
   const headings = new Map<HTMLTableSectionElement, HTMLTableRowElement>();
   for (const group of table.tBodies) {
     const rows = [...group.rows];
-    if (rows[0]?.querySelector(':scope > .zp-heading')) headings.set(group, rows.shift() as HTMLTableRowElement);
+    if (rows[0]?.querySelector(`:scope > .${HEADING}`)) headings.set(group, rows.shift() as HTMLTableRowElement);
     for (let at = 0; at < rows.length;) {
       let end = at + 1;
       for (let row = at; !isPlain && row < end && row < rows.length; row++)
@@ -62,7 +64,7 @@ function walk(rows: Iterable<HTMLTableRowElement>, visit: (cell: HTMLTableCellEl
 export function sortHeaders(table: HTMLTableElement): Map<HTMLTableCellElement, number> {
   const found = new Map<HTMLTableCellElement, number>();
   walk(table.tHead?.rows ?? [], (cell, column) => {
-    if (cell.matches('[data-sorts], [data-filter]')) found.set(cell, column);
+    if (cell.matches(`[${SORTS}], [${FILTER}]`)) found.set(cell, column);
   });
   return found;
 }

@@ -1,4 +1,5 @@
 import { build } from 'esbuild';
+import { buildRuntime } from './build-runtime.mjs';
 
 await build({
   entryPoints: ['server/main.ts'],
@@ -11,15 +12,4 @@ await build({
   sourcemap: true,
   logLevel: 'warning',
 });
-
-// What published pages load, ours and others': plain scripts without a dependency.
-await build({
-  entryPoints: { table: 'runtime/main.ts', elsewhere: 'runtime/elsewhere.ts' },
-  outdir: 'dist/runtime',
-  bundle: true,
-  minify: true,
-  platform: 'browser',
-  target: ['chrome111', 'firefox113', 'safari16.4'],
-  format: 'iife',
-  logLevel: 'warning',
-});
+await buildRuntime();

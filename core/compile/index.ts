@@ -9,7 +9,7 @@ export { familyOf } from './sheet/families';
 export { NO_MORE, weighed, type Weight } from './sheet/weighed';
 export { frameRules } from './sheet/frame';
 export { faceRule, fontRules } from './sheet/font-rules';
-export { contract } from './sheet/selectors';
+export { contract } from './markup/contract';
 export { surrounded, type AroundOptions } from './markup/around-html';
 export { dressingClass, wornOf } from './rules/dressing-rules';
 export { element, escapeText, textWithBreaks, writeHtml, type Element, type MarkupNode } from './markup/markup';

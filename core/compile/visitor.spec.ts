@@ -19,7 +19,10 @@ const placed = (visitor: Visitor | null, table: Table = boats, dressed = starter
     blocks: [{ id: 'a', kind: 'table', table: 't', theme: 'h', width: '20rem', align: 'start', room: '8px', visitor }],
   };
   const themes = new Map((dressed ? [dressed] : []).map((theme) => ['h', { key: 'harbour', view: viewOf(theme) }] as const));
-  const { html, css } = compilePage({ page, tables: new Map([['t', table]]), themes }, { stylesheet: 's.css', runtime: 'r.js', siteName: 'Site' });
+  const { html, css } = compilePage(
+    { page, tables: new Map([['t', table]]), themes },
+    { stylesheet: 's.css', runtime: () => 'r.js', siteName: 'Site' },
+  );
   return { html: writeHtml(html), css: writeCss(css, 'compact') };
 };
 

@@ -64,6 +64,14 @@ export interface Visitor {
   /** Labels in the person's own words; those that are missing are the language's. */
   readonly wording: Partial<Wording>;
 }
+/** What not every page with a table for visitors has, and so loads only where it does; in the order in which each has its say. */
+export const visitorFeatures = ['address', 'filters', 'choose', 'totals', 'columns', 'rowLink'] as const;
+export type VisitorFeature = (typeof visitorFeatures)[number];
+
+/** Which of these visitors have on at least one of some tables. */
+export const featuresOf = (visitors: readonly Visitor[]): readonly VisitorFeature[] =>
+  visitorFeatures.filter((name) => visitors.some((visitor) => (name === 'filters' ? visitor.filter : visitor[name])));
+
 export const PLAIN_VISITOR: Visitor = {
   sort: true,
   search: true,

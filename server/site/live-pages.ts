@@ -1,6 +1,6 @@
 import { compilePage, writeCss, writeHtml, type MenuItem } from '../../core/compile';
 import { judge, NOTHING_JUDGED, ROWS_TO_JUDGE, settled } from '../../core/house';
-import type { Page } from '../../core/page';
+import type { Page, VisitorFeature } from '../../core/page';
 import { previewOf } from '../../core/table';
 import { Kept } from './kept';
 import { served, versioned, type Served } from './served';
@@ -28,7 +28,7 @@ export class LivePages {
   constructor(
     private readonly site: Site,
     private readonly options: SiteOptions,
-    private readonly runtime: () => Served,
+    private readonly runtime: (features: readonly VisitorFeature[]) => { readonly address: string; readonly script: Served },
   ) {
     this.kept = new Kept((slug) => this.compile(slug), options.log);
     site.whenPublished(() => this.kept.forget());
@@ -49,7 +49,10 @@ export class LivePages {
     const options = {
       stylesheet: address,
       house: versioned('/site/-house.css', house.css),
-      runtime: versioned('/site/table.js', this.runtime()),
+      runtime: (features: readonly VisitorFeature[]) => {
+        const { address: at, script } = this.runtime(features);
+        return versioned(at, script);
+      },
       siteName: this.options.siteName,
     };
     const compiled = compilePage({ ...input, menu }, options);

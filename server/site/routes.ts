@@ -2,12 +2,17 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { Router } from 'express';
 import { element, writeHtml } from '../../core/compile';
+import { visitorFeatures, type VisitorFeature } from '../../core/page';
+import { Refusal } from '../problems';
 import { projectRoot } from '../project-root';
 import { LivePages } from './live-pages';
 import { answer, served, type Served } from './served';
 import type { Site, SiteOptions } from './site';
 
-const runtimeFile = path.join(projectRoot(), 'dist/runtime/table.js');
+const runtimeFolder = path.join(projectRoot(), 'dist/runtime/table');
+
+/** The script for pages with some features, which was built for each choice of them (scripts/build-runtime.mjs). */
+const nameOf = (features: readonly VisitorFeature[]): string => visitorFeatures.filter((name) => features.includes(name)).join('.') || 'plain';
 
 /**
  * The practice site: a small website of its own beside the application. It serves published pages as plain HTML with two
@@ -16,8 +21,16 @@ const runtimeFile = path.join(projectRoot(), 'dist/runtime/table.js');
  */
 export function siteRoutes(site: Site, options: SiteOptions): Router {
   const router = Router();
-  let script: Served | undefined;
-  const runtime = (): Served => (script ??= served(readFileSync(runtimeFile, 'utf8')));
+  const scripts = new Map<string, Served>();
+  const scriptOf = (name: string): Served => {
+    const script = scripts.get(name) ?? served(readFileSync(path.join(runtimeFolder, `${name}.js`), 'utf8'));
+    scripts.set(name, script);
+    return script;
+  };
+  const runtime = (features: readonly VisitorFeature[]): { readonly address: string; readonly script: Served } => {
+    const name = nameOf(features);
+    return { address: `/site/table/${name}.js`, script: scriptOf(name) };
+  };
   const live = new LivePages(site, options, runtime);
   router.use((_request, response, next) => {
     response.set(
@@ -30,7 +43,12 @@ export function siteRoutes(site: Site, options: SiteOptions): Router {
     const slugs = [...(await options.pages.live()).values()].map(({ slug }) => slug).sort();
     await answer(request, response, 'text/html', served(listOf(options.siteName, slugs)));
   });
-  router.get('/table.js', (request, response) => answer(request, response, 'text/javascript', runtime()));
+  router.get('/table/:name.js', async (request, response) => {
+    const asked = String(request.params['name'] ?? '').split('.');
+    const name = nameOf(visitorFeatures.filter((each) => asked.includes(each)));
+    if (name !== asked.join('.')) throw new Refusal('not-found', 'There is no script with these features.');
+    await answer(request, response, 'text/javascript', scriptOf(name));
+  });
   router.get('/-house.css', async (request, response) => answer(request, response, 'text/css', (await site.house()).css));
   router.get('/:slug.css', async (request, response) => {
     const found = await live.at(String(request.params['slug'] ?? ''));

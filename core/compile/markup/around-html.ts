@@ -1,6 +1,6 @@
 import type { ConditionName } from '../../theme';
 import { element, type Element } from './markup';
-import { contract } from '../sheet/selectors';
+import { contract } from './contract';
 
 export interface AroundOptions {
   /** Key of the theme that dresses it. */

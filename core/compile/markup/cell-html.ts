@@ -1,7 +1,7 @@
 import { icons } from '../../media';
 import { stretchesOf, textOf, type Cell, type Mark, type MarkKind, type Stretch } from '../../table';
 import { element, textWithBreaks, type MarkupNode } from './markup';
-import { contract } from '../sheet/selectors';
+import { contract } from './contract';
 
 /** The element of each mark, the outermost first: a link is a child of its cell, where the theme's links are found. */
 const tags: readonly (readonly [MarkKind, string])[] = [

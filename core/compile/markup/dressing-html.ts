@@ -1,7 +1,7 @@
 import { dressedIn, dressingOn, isSafeAddress, type GridCell, type Table } from '../../table';
 import { dressingClass, wornOf } from '../rules/dressing-rules';
 import { element, textWithBreaks, type MarkupNode } from './markup';
-import { contract } from '../sheet/selectors';
+import { contract } from './contract';
 
 /** What stands in a dressed cell; undefined where it stands there plainly. */
 export function dressedNodes(table: Table, cell: GridCell): readonly MarkupNode[] | undefined {

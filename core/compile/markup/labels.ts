@@ -2,7 +2,7 @@ import { gridOf, headerRole, headersOf, isGroupHeading, isUnevenRow, shownTable,
 import type { ThemeView } from '../../theme';
 import { isStacked } from '../rules/arrangement-rules';
 import { byWidth } from '../sheet/by-width';
-import { contract } from '../sheet/selectors';
+import { contract } from './contract';
 import { rule, type CssNode } from '../sheet/stylesheet';
 
 /** What stands beside a cell where rows are stacked: the names of its column, those of its tiers joined; empty for none. */

@@ -1,5 +1,5 @@
 import type { Element, MarkupNode } from './markup';
-import { contract } from '../sheet/selectors';
+import { contract } from './contract';
 import { walk, type Stylesheet } from '../sheet/stylesheet';
 
 /** Marks of cells that the stylesheet alone looks for: nearly every cell of a long table has one. */

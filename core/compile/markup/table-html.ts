@@ -29,7 +29,7 @@ import { exceptionClasses } from '../rules/exception-rules';
 import { totalOnPage } from './found-totals';
 import { columnLabels, isPlain, labelOf } from './labels';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
-import { contract } from '../sheet/selectors';
+import { contract } from './contract';
 import { canSort, filterKind, sortValue } from './sort-values';
 import { rule, type CssNode } from '../sheet/stylesheet';
 

@@ -3,7 +3,7 @@ import type { ThemeView } from '../../theme';
 import { isRightToLeft, wordingOf, type Visitor } from '../../page';
 import { columnNames, type Table } from '../../table';
 import { element, type Element } from './markup';
-import { contract } from '../sheet/selectors';
+import { contract } from './contract';
 import { rule, type CssNode } from '../sheet/stylesheet';
 
 export interface VisitorOptions {

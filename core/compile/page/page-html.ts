@@ -1,4 +1,4 @@
-import { dressed, everyBlock, isBleed, tableRef, tablesOn, themeRef, wordingOf } from '../../page';
+import { dressed, everyBlock, featuresOf, isBleed, tableRef, tablesOn, themeRef, wordingOf } from '../../page';
 import { gridOf, shownText, textOf as textOfCell } from '../../table';
 import { besideIn } from '../sheet/beside';
 import { blockNodes, blockRules } from './block-html';
@@ -49,7 +49,9 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
       ...(options.house === undefined ? [] : [element('link', { rel: 'stylesheet', href: options.house })]),
       element('link', { rel: 'stylesheet', href: options.stylesheet }),
       // Before anything is painted: the bars that it shows would push down what stands below them.
-      ...(options.runtime !== undefined && isVisited ? [element('script', { src: options.runtime, defer: '', blocking: 'render' })] : []),
+      ...(options.runtime !== undefined && isVisited
+        ? [element('script', { src: options.runtime(featuresOf(tables.flatMap(({ visitor }) => visitor ?? []))), defer: '', blocking: 'render' })]
+        : []),
     ),
     element(
       'body',

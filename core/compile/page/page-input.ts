@@ -1,4 +1,4 @@
-import type { Dress, Page } from '../../page';
+import type { Dress, Page, VisitorFeature } from '../../page';
 import type { Table } from '../../table';
 import type { ThemeView } from '../../theme';
 import type { Element } from '../markup/markup';
@@ -36,8 +36,8 @@ export interface PageOptions {
   readonly stylesheet: string;
   /** Address of the site's house stylesheet, which comes before it; none leaves it out. */
   readonly house?: string;
-  /** Address of the runtime, for pages on which visitors can do something; none leaves it out. */
-  readonly runtime?: string;
+  /** Address of the runtime with the features that a page has, for pages on which visitors can do something; none leaves it out. */
+  readonly runtime?: (features: readonly VisitorFeature[]) => string;
   readonly siteName: string;
   readonly lang?: string;
   /** For previews, which make shadow roots themselves: templates say so by `data-root` and not to the browser. */

@@ -6,7 +6,7 @@ import { headerFrameRules } from '../rules/header-rules';
 import { labelRules } from '../markup/labels';
 import { element, type Element, type MarkupNode } from '../markup/markup';
 import type { PageInput, PageOptions } from './page-input';
-import { contract } from '../sheet/selectors';
+import { contract } from '../markup/contract';
 import { rule, type CssNode } from '../sheet/stylesheet';
 import { boxed, framedTable, tableElement, tableRules, type TableHtmlOptions } from '../markup/table-html';
 import { visitedTable } from '../markup/visitor-html';

@@ -1,6 +1,6 @@
 import { bad, good, type Outcome } from '../../outcome';
 import { element, writeHtml } from '../markup/markup';
-import { contract } from '../sheet/selectors';
+import { contract } from '../markup/contract';
 
 /** How a table stands on another's page: in an element of ours that a script fills, or as plain HTML that a stylesheet dresses. */
 export type SnippetForm = 'element' | 'plain';

@@ -4,7 +4,7 @@ import { widthsOf, type ThemeView } from '../../theme';
 import type { Exception } from '../../table';
 import { cornerClip } from './corners';
 import { pinnedRules } from './pinned-rules';
-import { contract } from '../sheet/selectors';
+import { contract } from '../markup/contract';
 import { rule, type CssNode, type Declaration } from '../sheet/stylesheet';
 
 type Arrangement = 'as-is' | 'scrolls' | 'stacked' | 'turned' | 'most' | 'fewest';

@@ -2,7 +2,8 @@ import { iconAddress } from '../../media';
 import { coloursOf, dressingSettings, settingOf, type Dressing, type DressingSetting, type Table } from '../../table';
 import { propertyOf, type ThemeView } from '../../theme';
 import { shortHash } from '../sheet/short-hash';
-import { contract, type SelectorOptions } from '../sheet/selectors';
+import { type SelectorOptions } from '../sheet/selectors';
+import { contract } from '../markup/contract';
 import { rule, type CssNode, type Declaration } from '../sheet/stylesheet';
 
 /** A dressing with all of its settings worked out, as cells wear it. */

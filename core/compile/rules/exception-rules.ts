@@ -15,7 +15,8 @@ import { shortHash } from '../sheet/short-hash';
 import { declare, type SetValue } from '../sheet/declare';
 import { FILLED, iconShape } from './icons';
 import { isPictureShared, laidOver, pictureOf, pictureUnder, picturedCells } from './pictures';
-import { cellsOf, contract, markedAfter, markedBelow, markOf, notWithin, type SelectorOptions } from '../sheet/selectors';
+import { cellsOf, markedAfter, markedBelow, markOf, notWithin, type SelectorOptions } from '../sheet/selectors';
+import { contract } from '../markup/contract';
 import { rule, type CssNode, type Declaration } from '../sheet/stylesheet';
 
 type Looked = Pick<Exception, 'row' | 'column' | 'reach' | 'values'>;

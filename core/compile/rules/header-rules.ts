@@ -1,7 +1,7 @@
 import { WHITE, flatten, toHex } from '../../colour';
 import { type resolveAt } from '../../resolve';
 import { propertyOf, type ThemeView } from '../../theme';
-import { contract } from '../sheet/selectors';
+import { contract } from '../markup/contract';
 import { rule, type CssNode } from '../sheet/stylesheet';
 
 /** A frame in which the header stays: no higher than the window, and scrolled within. On paper it is as long as it is. */

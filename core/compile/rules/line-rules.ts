@@ -5,7 +5,6 @@ import { borderOf } from '../sheet/declare';
 import {
   captionOf,
   columnTests,
-  contract,
   firstRowCells,
   lastRowCells,
   laterCells,
@@ -14,6 +13,7 @@ import {
   secondRowCells,
   type SelectorOptions,
 } from '../sheet/selectors';
+import { contract } from '../markup/contract';
 import { rule, type CssNode, type Declaration } from '../sheet/stylesheet';
 
 /** The table's own border, which closes the outside. */

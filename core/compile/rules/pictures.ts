@@ -1,6 +1,6 @@
 import { resolveAt } from '../../resolve';
 import { partOf, propertyOf, type PartName, type PropertyName, type ThemeView } from '../../theme';
-import { contract } from '../sheet/selectors';
+import { contract } from '../markup/contract';
 import type { Declaration } from '../sheet/stylesheet';
 
 const parts: readonly PartName[] = propertyOf('picture').parts;

@@ -4,7 +4,8 @@ import { resolveAt } from '../../resolve';
 import { conditionOf, partOf, places, propertyOf, type ThemeView } from '../../theme';
 import type { Exception } from '../../table';
 import { exceptionFills } from './exception-rules';
-import { cellsOf, contract, everyCell, type SelectorOptions } from '../sheet/selectors';
+import { cellsOf, everyCell, type SelectorOptions } from '../sheet/selectors';
+import { contract } from '../markup/contract';
 import { rule, type CssNode } from '../sheet/stylesheet';
 
 /** Cells that stand in the first column. */

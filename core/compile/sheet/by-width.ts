@@ -1,6 +1,6 @@
 import { widthsOf, type ThemeView } from '../../theme';
 import { familyOf } from './families';
-import { contract } from './selectors';
+import { contract } from '../markup/contract';
 import { walk, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
 
 /** The widths between which a sheet holds, in px: above the one, up to the other; neither for all. */

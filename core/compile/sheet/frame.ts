@@ -1,4 +1,4 @@
-import { contract } from './selectors';
+import { contract } from '../markup/contract';
 import { moreFrames } from '../rules/arrangement-rules';
 import { rule, type CssNode } from './stylesheet';
 

@@ -1,3 +1,4 @@
+import { contract } from '../markup/contract';
 import { partOf, type ConditionName, type PartName, type Place } from '../../theme';
 
 /**
@@ -11,71 +12,6 @@ export interface SelectorOptions {
   /** Which rows are banded, as :nth-child() counts them. */
   readonly band: string;
 }
-
-/** The classes and attributes that the rules rely on; docs/markup.md describes them. */
-export const contract = {
-  theme: (key: string): string => `zp-${key}`,
-  around: (key: string): string => `zp-${key}-around`,
-  inset: 'zp-inset',
-  head: 'zp-head',
-  heading: 'zp-heading',
-  group: 'zp-group',
-  corner: 'zp-corner',
-  beside: 'zp-beside',
-  uneven: 'zp-uneven',
-  second: 'zp-second',
-  last: 'zp-last',
-  even: 'zp-even',
-  number: 'zp-number',
-  negative: 'zp-negative',
-  pad: 'data-pad',
-  sorted: 'zp-sorted',
-  columnHovered: 'zp-over',
-  sorts: 'data-sorts',
-  button: 'zp-button',
-  icon: 'zp-icon',
-  picture: 'zp-picture',
-  search: 'zp-search',
-  info: 'zp-info',
-  empty: 'zp-empty',
-  pager: 'zp-pager',
-  pagerItem: 'zp-page',
-  sort: 'zp-sort',
-  value: 'data-value',
-  filter: 'data-filter',
-  total: 'data-total',
-  header: 'zp-header',
-  choose: 'zp-choose',
-  caption: (where: 'above' | 'below' | 'start' | 'center' | 'end' | 'unseen'): string => `zp-caption-${where}`,
-  exception: (look: string): string => `zp-x-${look}`,
-  dressing: (look: string): string => `zp-d-${look}`,
-  which: (value: number): string => `zp-v-${value}`,
-  no: 'zp-no',
-  pinned: 'zp-pinned',
-  frame: 'zp-frame',
-  /** The box around a frame and its bars, whose width decides which of the theme's width steps holds; the name of the container too. */
-  box: 'zp-box',
-  container: 'zp',
-  /** The element whose shadow root holds an isolated placement, and what in there takes nothing from the page. */
-  host: 'zest-pane-table',
-  alone: 'zp-alone',
-  /** On a table that stands for another with its rows as columns. */
-  turned: 'zp-turned',
-  /** A column that gives way, on its cells; what opens the rest of a row, and what it opens. */
-  yields: { first: 'zp-first-away', second: 'zp-second-away' },
-  open: 'zp-open',
-  left: 'zp-left',
-  /** In a cell: what its column is called, shown where rows are stacked. Not part of its text. */
-  label: 'zp-label',
-  /** A table whose labels stand in the page's stylesheet, but for those of cells that are not at their column's place. */
-  named: 'zp-named',
-  /** A custom property, on cells with a picture of their own: the picture. No swatch has this name. */
-  behind: '--zp_behind',
-  about: 'zp-about',
-  note: 'zp-note',
-  selected: 'data-selected',
-  held: 'data-held',
-} as const;
 
 const VISIBLE = ':not([hidden])';
 /** The same selector where no row is ever hidden: browsers count those faster. */

@@ -27,19 +27,8 @@ import { iconSides } from '../rules/icon-sides';
 import { iconRules } from '../rules/icons';
 import { lineRules, outerBorder } from '../rules/line-rules';
 import { hasPicture, isPictureShared, laidOver, pictureBehind, pictureInCells, pictureUnder, picturedCells } from '../rules/pictures';
-import {
-  aroundBars,
-  captionOf,
-  cellsOf,
-  contract,
-  everyCell,
-  groupsOf,
-  heldCellsOf,
-  isHeldOpen,
-  notWithin,
-  rowsOf,
-  type SelectorOptions,
-} from './selectors';
+import { aroundBars, captionOf, cellsOf, everyCell, groupsOf, heldCellsOf, isHeldOpen, notWithin, rowsOf, type SelectorOptions } from './selectors';
+import { contract } from '../markup/contract';
 import { rule, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
 
 export interface ThemeCssOptions {

@@ -33,6 +33,7 @@ import { gridOf, headersOf, readTable, setExceptions, tableOf, turnedTable, type
 import { dice, randomTable, randomTheme, withExceptions, starterNames } from '../../../core/tests/random';
 import { type Theme } from '../../../core/theme';
 import { dress } from '../../../runtime/dress';
+import { everyFeature } from '../../../runtime/features';
 import { canvasMeasure } from '../app/workers/canvas-measure';
 import { widthsInDocument } from '../app/workers/figure-widths';
 import { forSeeds } from '../../../core/tests/seeded';
@@ -79,7 +80,7 @@ function placed(theme: Theme, table: Table, width: number, visitor?: Partial<Vis
   const room = shadow.querySelector<HTMLElement>('.room') as HTMLElement;
   room.style.width = `${width}px`;
   const box = shadow.querySelector<HTMLElement>('[data-visitor]');
-  if (box) dress(box);
+  if (box) dress(box, everyFeature);
   return room;
 }
 const bodyRows = (room: HTMLElement): readonly HTMLTableRowElement[] => [...room.querySelectorAll<HTMLTableRowElement>('tbody > tr:not([hidden])')];

@@ -5,6 +5,7 @@ import { gridOf, heldOn, sectionRows, type GridCell, type Held, type Table } fro
 import { type Theme } from '../../../core/theme';
 import { dice, randomTable, randomTheme, withExceptions, type Dice, starterNames } from '../../../core/tests/random';
 import { dress } from '../../../runtime/dress';
+import { everyFeature } from '../../../runtime/features';
 import { differences, observeCell, predictCell, type Shown } from './predicted';
 import { forSeeds } from '../../../core/tests/seeded';
 
@@ -35,7 +36,7 @@ function published(d: Dice, isLean: boolean): Case {
   document.body.append(host);
   const box = shadow.querySelector<HTMLElement>('[data-visitor]');
   if (!box) throw new Error('The case has a box');
-  dress(box);
+  dress(box, everyFeature);
   return { theme, table, box, host };
 }
 

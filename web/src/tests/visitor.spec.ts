@@ -4,8 +4,9 @@ import { PLAIN_VISITOR, type Visitor } from '../../../core/page';
 import { PLAIN_COLUMN, mergeCells, tableOf, type Table } from '../../../core/table';
 import { dice, randomTable, type Dice } from '../../../core/tests/random';
 import { dress } from '../../../runtime/dress';
-import { readAddress, writeAddress } from '../../../runtime/address';
-import type { Filters } from '../../../runtime/filters';
+import { everyFeature } from '../../../runtime/features';
+import { readAddress, writeAddress } from '../../../runtime/features/address';
+import type { Filters } from '../../../runtime/state';
 
 const boxes: HTMLElement[] = [];
 afterEach(() => boxes.splice(0).forEach((box) => box.remove()));
@@ -21,7 +22,7 @@ function visit(table: Table, set: Partial<Visitor> = {}): HTMLElement {
   const box = holder.querySelector<HTMLElement>('[data-visitor]') as HTMLElement;
   document.body.append(holder);
   boxes.push(holder);
-  dress(box);
+  dress(box, everyFeature);
   return box;
 }
 const texts = (box: HTMLElement, column = 0): readonly string[] =>
@@ -397,3 +398,17 @@ function act(d: Dice, box: HTMLElement): void {
   if (d.chance(0.25)) type(box, d.pick(['', 'a', 'o', '1', 'zz', 'e 1']));
   else if (buttons.length > 0) d.pick(buttons).click();
 }
+
+describe('Rows that are hidden', () => {
+  const marks = (box: HTMLElement): readonly string[] =>
+    [...box.querySelectorAll<HTMLTableRowElement>('tbody > tr')].map(
+      (row) => `${row.cells[0]?.textContent ?? ''}${row.hidden ? ' hidden' : ''}${row.hasAttribute('data-out') ? ' out' : ''}`,
+    );
+  it('say whether they were left out, or stand on another page', () => {
+    const box = visit(boats, { pageRows: 1 });
+    type(box, 'moth');
+    expect([...marks(box)].sort()).toEqual(['moth 10', 'moth 9 hidden', 'Émile hidden out', 'Wick hidden out'].sort());
+    type(box, '');
+    expect(marks(box).filter((mark) => mark.endsWith('out'))).toEqual([]);
+  });
+});

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, type ElementRef, computed, effect, input, output, signal, untracked, viewChild } from '@angular/core';
 import { dress } from '../../../../../runtime/dress';
+import { everyFeature } from '../../../../../runtime/features';
 import { lookAt, type Seen } from './page-verdict';
 import { compilePage, writeCss, writeHtml, type MarkupNode, type PageInput } from '../../../../../core/compile';
 import { NOTHING_JUDGED, settled, type Judgement } from '../../../../../core/house';
@@ -95,7 +96,7 @@ export class Preview {
       // What visitors can do works here as on the live page; the frame itself runs no script. Its address stays its own.
       for (const box of [view.document, ...isolated].flatMap((root) => [...root.querySelectorAll<HTMLElement>('[data-visitor]')])) {
         box.removeAttribute('data-address');
-        dress(box);
+        dress(box, everyFeature);
       }
       this.lookAgain(view.document);
     });

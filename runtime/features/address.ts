@@ -1,14 +1,14 @@
-import type { Direction } from './compare';
-import type { Filters } from './filters';
+import type { Feature } from '../feature';
+import type { Filters, State } from '../state';
 
-/** What of a table's state stands in the address of its page, under the table's id. */
-export interface State {
-  column?: number;
-  direction?: Direction;
-  search: string;
-  page: number;
-  filters: Filters;
-}
+/** What a visitor has asked stands in the address of the page, under the table's id, so that it can be passed on. */
+export const address: Feature = ({ box, state }) => {
+  const view = box.ownerDocument.defaultView;
+  if (!view || !box.hasAttribute('data-address')) return undefined;
+  const { location, history } = view;
+  Object.assign(state, readAddress(box.id, location.search));
+  return { shown: () => history.replaceState(history.state, '', location.pathname + writeAddress(box.id, location.search, state) + location.hash) };
+};
 
 /** Reads `?place-1.sort=2,descending&place-1.search=moth&place-1.page=3`; what makes no sense is left out. */
 export function readAddress(id: string, query: string): State {

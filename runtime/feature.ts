@@ -1,0 +1,21 @@
+import type { Live } from './live';
+import type { Unit } from './units';
+
+/** What a feature of one table does when it is its turn. */
+export interface Part {
+  /** The rows in its order; undefined for their own. */
+  readonly order?: (units: readonly Unit[]) => readonly Unit[] | undefined;
+  /** What a row has to pass to be found; undefined while every row does. */
+  readonly test?: () => ((unit: Unit, at: number) => boolean) | undefined;
+  /** How many of the rows that were found are shown at once, and from which on. */
+  readonly page?: (count: number) => { readonly from: number; readonly size: number };
+  /** Rows have been shown: of those that were found, on all pages, in their order, these. */
+  readonly shown?: (found: readonly Unit[], shown: ReadonlySet<Unit>) => void;
+  /** Something more to say beside which rows are shown. */
+  readonly says?: () => string;
+  /** The table has been replaced by one with other columns; `name` is that of the column that was sorted by. */
+  readonly renew?: (name: string | undefined) => void;
+}
+
+/** Something that a visitor can do with a table: brings it to life, in a table that has it; nothing elsewhere. */
+export type Feature = (live: Live) => Part | undefined;

@@ -1,0 +1,95 @@
+import { bodyOf, place, type Body } from './body';
+import type { Feature, Part } from './feature';
+import { EMPTY, OUT } from './marks';
+import { emptyState, type State } from './state';
+import type { Unit } from './units';
+import { wordsOf, type Words } from './words';
+
+/** A placed table in a visitor's hands, as its features see it. */
+export interface Live extends Words {
+  readonly box: HTMLElement;
+  readonly state: State;
+  /** What its box says that visitors can do. */
+  readonly can: ReadonlySet<string>;
+  /** The language of its values. */
+  readonly language: string;
+  /** The table and its rows as they stand there now: one with other columns may take its place. */
+  readonly body: () => Body;
+  readonly make: <K extends keyof HTMLElementTagNameMap>(tag: K, set?: Partial<HTMLElementTagNameMap[K]>) => HTMLElementTagNameMap[K];
+  /** Works out anew in which order rows stand, which are found, and which of them are shown, from one of these on; `news` is said once. */
+  readonly again: (from: 'order' | 'found' | 'shown', news?: string) => void;
+  /** Puts a table with other columns and the same rows in this one's place. */
+  readonly replace: (table: HTMLTableElement) => void;
+}
+
+/**
+ * Brings a table to life. Rows are moved and hidden, never made, so that the stylesheet's bands, lines and first and last rows
+ * follow by themselves.
+ */
+export function liven(box: HTMLElement, first: HTMLTableElement, features: readonly Feature[]): void {
+  const status = box.querySelector<HTMLElement>('[role=status]');
+  const empty = box.querySelector<HTMLElement>(`.${EMPTY}`);
+  let body = bodyOf(first);
+  let ordered = body.units;
+  let found: ReadonlySet<Unit> | undefined;
+  let seen: ReadonlySet<Unit> = new Set(ordered);
+
+  const again: Live['again'] = (from, news = '') => {
+    if (from === 'order') ordered = inOrder(body, parts);
+    if (from !== 'shown') found = narrowed(body, parts);
+    const all = found ? ordered.filter((unit) => found?.has(unit)) : ordered;
+    const page = parts.map((part) => part.page?.(all.length)).find(Boolean);
+    const start = page?.from ?? 0;
+    const shown = new Set(page ? all.slice(start, start + page.size) : all);
+    for (const unit of seen) if (!shown.has(unit)) hide(unit, true);
+    for (const unit of shown) if (!seen.has(unit)) hide(unit, false);
+    seen = shown;
+    place(body, shown);
+    for (const part of parts) part.shown?.(all, shown);
+    if (empty) empty.hidden = all.length > 0;
+    if (!status) return;
+    const put = { from: all.length && start + 1, to: start + shown.size, count: all.length, all: body.units.length };
+    const text = [live.say(found ? 'found' : 'info', put), ...parts.map((part) => part.says?.()), news].filter(Boolean).join('. ');
+    status.hidden = false;
+    if (status.textContent !== text) status.textContent = text;
+  };
+  const live: Live = {
+    ...wordsOf(box, status?.lang),
+    box,
+    state: emptyState(),
+    can: new Set((box.dataset['visitor'] ?? '').split(' ')),
+    language: box.dataset['language'] ?? 'en',
+    body: () => body,
+    make: (tag, set) => Object.assign(box.ownerDocument.createElement(tag), set),
+    again,
+    replace: (table) => {
+      const name = [...body.headers].find(([, column]) => column === live.state.column)?.[0].textContent;
+      body.table.replaceWith(table);
+      body = bodyOf(table);
+      seen = new Set(body.units.filter(({ rows }) => !rows[0]?.hidden));
+      for (const part of parts) part.renew?.(name);
+      again('order');
+    },
+  };
+  const parts = features.flatMap((start) => start(live) ?? []);
+  again('order');
+}
+
+const hide = ({ rows }: Unit, is: boolean): void => rows.forEach((row) => (row.hidden = is));
+
+/** Row groups stay where they are, and so does the order in which pages are counted. */
+function inOrder({ units, groups }: Body, parts: readonly Part[]): readonly Unit[] {
+  const all = parts.reduce((each, part) => part.order?.(each) ?? each, units);
+  return groups.length < 2 ? all : groups.flatMap((group) => all.filter((unit) => unit.group === group));
+}
+
+/** The rows that pass every test; undefined where there is none. What is left out is told from what stands on another page. */
+function narrowed({ units }: Body, parts: readonly Part[]): ReadonlySet<Unit> | undefined {
+  const tests = parts.flatMap((part) => part.test?.() ?? []);
+  const found = new Set(units.filter((unit, at) => tests.every((test) => test(unit, at))));
+  for (const unit of units) {
+    const isOut = !found.has(unit);
+    if (unit.rows[0]?.hasAttribute(OUT) !== isOut) for (const row of unit.rows) row.toggleAttribute(OUT, isOut);
+  }
+  return tests.length > 0 ? found : undefined;
+}

@@ -1,0 +1,37 @@
+// What published pages load, ours and others': plain scripts without a dependency.
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { build } from 'esbuild';
+import { minify } from 'terser';
+
+const target = ['chrome111', 'firefox113', 'safari16.4'];
+const shared = { bundle: true, platform: 'browser', target, format: 'iife', logLevel: 'warning', write: false };
+
+/** The features that not every page has, in the order of runtime/features/index.ts. A page loads a script with those that it has. */
+export const optional = ['address', 'filters', 'choose', 'totals', 'columns', 'rowLink'];
+const order = ['address', 'sort', 'search', 'filters', 'choose', 'totals', 'pages', 'columns', 'rowLink'];
+const fileOf = (name) => name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
+
+/** A script as small as can be. */
+async function small({ outputFiles: [file] }) {
+  const ecma = 2022;
+  const { code } = await minify(file.text, { ecma, toplevel: true, compress: { ecma, passes: 4, pure_getters: true }, format: { ecma } });
+  return code;
+}
+
+/** The script for pages with some of the optional features. */
+export async function tableScript(some) {
+  const features = order.filter((name) => !optional.includes(name) || some.includes(name));
+  const imports = features.map((name) => `import { ${name} } from './features/${fileOf(name)}';`);
+  const contents = `import { start } from './entry';\n${imports.join('\n')}\nstart([${features.join(', ')}]);\n`;
+  return small(await build({ ...shared, stdin: { contents, resolveDir: 'runtime', loader: 'ts' } }));
+}
+
+/** Every choice of the optional features, each in their order. */
+export const choices = optional.reduce((sets, name) => [...sets, ...sets.map((set) => [...set, name])], [[]]);
+
+export async function buildRuntime() {
+  rmSync('dist/runtime', { recursive: true, force: true });
+  mkdirSync('dist/runtime/table', { recursive: true });
+  await Promise.all(choices.map(async (some) => writeFileSync(`dist/runtime/table/${some.join('.') || 'plain'}.js`, await tableScript(some))));
+  writeFileSync('dist/runtime/elsewhere.js', await small(await build({ ...shared, entryPoints: ['runtime/elsewhere.ts'] })));
+}

@@ -1,0 +1,92 @@
+import { everyFeature, features, type FeatureName } from '../../../../runtime/features';
+import { dress } from '../../../../runtime/dress';
+import { element, framedTable, tableElement, visitedTable, writeHtml } from '../../../../core/compile';
+import { PLAIN_VISITOR, featuresOf, type Visitor } from '../../../../core/page';
+import { PLAIN_COLUMN, tableOf } from '../../../../core/table';
+
+const table = tableOf(
+  'Boats',
+  [
+    ['Boat', 'Seats', 'Page'],
+    ['Moth', '40', 'https://moth.example'],
+    ['Wick', '12', 'https://wick.example'],
+    ['Ada', '31', 'https://ada.example'],
+    ['All', '', ''],
+  ],
+  { footerRows: 1, columns: [PLAIN_COLUMN, { ...PLAIN_COLUMN, type: 'number', total: 'sum' }, { ...PLAIN_COLUMN, hidden: true }] },
+);
+const everything: Visitor = { ...PLAIN_VISITOR, pageRows: 2, sizes: true, filter: true, choose: true, columns: true, rowLink: true, totals: true };
+
+let holder: HTMLElement;
+beforeEach(() => document.body.append((holder = document.createElement('div'))));
+afterEach(() => holder.remove());
+
+/** A table for visitors with every feature in its markup, brought to life with some of them. */
+function visit(...names: readonly FeatureName[]): HTMLElement {
+  const options = { id: 'p', theme: 'v', sortable: true, filtered: true, totals: true };
+  const whole = tableElement(table, { ...options, whole: true });
+  const markup = visitedTable(framedTable(table, options), table, everything, { id: 'p', theme: 'v', whole });
+  holder.innerHTML = writeHtml(element('div', {}, markup), 'compact');
+  const box = holder.querySelector<HTMLElement>('[data-visitor]') as HTMLElement;
+  dress(
+    box,
+    names.map((name) => features[name]),
+  );
+  return box;
+}
+const shown = (box: HTMLElement): readonly string[] =>
+  [...box.querySelectorAll<HTMLTableRowElement>('tbody > tr:not([hidden])')].map((row) => row.cells[0]?.textContent ?? '');
+
+/** Each feature by itself: it does what it is for, and needs none of the others. */
+describe('A feature of the runtime, alone,', () => {
+  it('sorts', () => {
+    const box = visit('sort');
+    [...box.querySelectorAll<HTMLElement>('.zp-sort')][1]?.click();
+    expect(shown(box)).toEqual(['Wick', 'Ada', 'Moth']);
+  });
+  it('searches', () => {
+    const box = visit('search');
+    const field = box.querySelector('input[type=search]') as HTMLInputElement;
+    field.value = 'ada';
+    field.dispatchEvent(new Event('input'));
+    expect(shown(box)).toEqual(['Ada']);
+    expect(box.querySelector('.zp-sort')).toBeNull();
+  });
+  it('filters', () => {
+    const box = visit('filters');
+    const from = [...box.querySelectorAll<HTMLInputElement>('[data-filters] input')].find(({ type }) => type === 'number') as HTMLInputElement;
+    from.value = '30';
+    from.dispatchEvent(new Event('input'));
+    expect(shown(box)).toEqual(['Moth', 'Ada']);
+  });
+  it('pages', () => {
+    const box = visit('pages');
+    expect(shown(box)).toEqual(['Moth', 'Wick']);
+    box.querySelector<HTMLElement>('[data-to="next"]')?.click();
+    expect(shown(box)).toEqual(['Ada']);
+  });
+  it('chooses', () => {
+    const box = visit('choose');
+    box.querySelector<HTMLInputElement>('.zp-choose')?.click();
+    expect(box.querySelector('[role=status]')?.textContent).toContain('1 chosen');
+  });
+  it('adds up', () => {
+    expect(visit('totals').querySelector('tfoot [data-total]')?.textContent).toBe('83');
+  });
+  it('shows all columns', () => {
+    const box = visit('columns');
+    box.querySelector<HTMLElement>('[data-columns]')?.click();
+    expect(box.querySelectorAll('thead th').length).toBe(3);
+  });
+  it('is nothing that does something where it is not asked for', () => {
+    const box = visit();
+    expect(shown(box)).toEqual(['Moth', 'Wick', 'Ada']);
+    expect(box.querySelectorAll('.zp-sort, .zp-choose, .zp-page').length).toBe(0);
+  });
+  it('is loaded where a page has it: core names those that its visitors have', () => {
+    expect(featuresOf([])).toEqual([]);
+    expect(featuresOf([PLAIN_VISITOR, { ...PLAIN_VISITOR, filter: true }, { ...PLAIN_VISITOR, rowLink: true }])).toEqual(['filters', 'rowLink']);
+    expect(featuresOf([{ ...everything, address: true }])).toEqual(['address', 'filters', 'choose', 'totals', 'columns', 'rowLink']);
+    expect(everyFeature.length).toBe(9);
+  });
+});
