@@ -19,14 +19,14 @@ import {
   writeCss,
   writeHtml,
 } from '../core/compile';
-import { tableData, tableFile, themeFile, dataFormats } from '../core/hand-off';
+import { tableData, tableFile, dataFormats } from '../core/hand-off';
 import { judge, manners, readHouse, settled } from '../core/house';
 import { fitOf } from '../core/fit';
 import { readability, slotsOf } from '../core/paint';
-import { PLAIN_VISITOR, tableRef, tablesOn, themeRef, readPage, type Page } from '../core/page';
+import { PLAIN_VISITOR, tableRef, tablesOn, themeRef, type Page } from '../core/page';
 import { resolve } from '../core/resolve';
-import { dressingKinds, gridOf, previewOf, readTable, slotOf, type Dressing, type Table } from '../core/table';
-import { parts, propertiesOf, readTheme, shippedStarters, starterBases, widthsOf, type ThemeView } from '../core/theme';
+import { dressingKinds, gridOf, previewOf, slotOf, type Dressing, type Table } from '../core/table';
+import { parts, propertiesOf, shippedStarters, widthsOf, type ThemeView } from '../core/theme';
 import { viewOf } from '../core/tests/themes';
 import { dice, randomHeld, randomTable, randomTheme, withExceptions, withSteps, type Dice } from '../core/tests/random';
 import { read } from '../server/demo';
@@ -118,10 +118,8 @@ function randomDressings(d: Dice): readonly Dressing[] {
 
 /** Names of works, each with the hash of every byte that is made of it. */
 export function* works(count: number): Generator<readonly [string, string]> {
-  const themes = new Map(
-    read('themes', (json) => readTheme(json, starterBases)).map(([id, theme]) => [id, { key: id, view: viewOf(theme) }] as const),
-  );
-  const tables = new Map(read('tables', readTable));
+  const themes = new Map(read('themes').map(([id, theme]) => [id, { key: id, view: viewOf(theme) }] as const));
+  const tables = new Map(read('tables'));
   const [, firstTable] = [...tables][0] ?? [];
   if (!firstTable) throw new Error('no table');
   for (const { key, version, theme } of shippedStarters.filter((each) => each.key !== 'ground'))
@@ -144,7 +142,7 @@ export function* works(count: number): Generator<readonly [string, string]> {
       ),
     ];
   }
-  for (const [id, page] of read('pages', readPage)) {
+  for (const [id, page] of read('pages')) {
     const t = new Map(
       tablesOn(page).flatMap((b) => {
         const f = tables.get(b.table);

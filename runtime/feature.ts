@@ -1,5 +1,24 @@
-import type { Live } from './live';
+import type { Body } from './body';
+import type { State } from './state';
 import type { Unit } from './units';
+import type { Words } from './words';
+
+/** A placed table in a visitor's hands, as its features see it. */
+export interface Live extends Words {
+  readonly box: HTMLElement;
+  readonly state: State;
+  /** What its box says that visitors can do. */
+  readonly can: ReadonlySet<string>;
+  /** The language of its values. */
+  readonly language: string;
+  /** The table and its rows as they stand there now: one with other columns may take its place. */
+  readonly body: () => Body;
+  readonly make: <K extends keyof HTMLElementTagNameMap>(tag: K, set?: Partial<HTMLElementTagNameMap[K]>) => HTMLElementTagNameMap[K];
+  /** Works out anew in which order rows stand, which are found, and which of them are shown, from one of these on; `news` is said once. */
+  readonly again: (from: 'order' | 'found' | 'shown', news?: string) => void;
+  /** Puts a table with other columns and the same rows in this one's place. */
+  readonly replace: (table: HTMLTableElement) => void;
+}
 
 /** What a feature of one table does when it is its turn. */
 export interface Part {

@@ -68,7 +68,7 @@ export function createApp({ database, web, neighbour, log }: AppDependencies): E
   app.use('/api', express.json({ limit: BODY_MOST }));
   app.use('/api/themes', themeRoutes(themes, media, pages, views));
   app.use('/api/tables', tableRoutes(tables, themes, pages, views));
-  app.use('/api/pages', pageRoutes(pages));
+  app.use('/api/pages', pageRoutes(pages, views.bases));
   app.use('/api/house', houseRoutes(house));
   app.use('/api/changes', changeRoutes(changesOf(database)));
   app.get('/api/neighbour', (_request, response) => void response.set('Cache-Control', 'no-store').json({ address: neighbour?.() ?? null }));

@@ -1,9 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import type { Outcome } from '../core/outcome';
-import { readPage } from '../core/page';
-import { readTable } from '../core/table';
-import { readTheme, starterBases } from '../core/theme';
+import { documentKinds, type Documents, type KindName } from '../core/documents';
+import { starterBases } from '../core/theme';
 import type { Stores } from './app';
 import type { Database } from './database/database';
 import { projectRoot } from './project-root';
@@ -14,12 +12,12 @@ export async function loadDemo(database: Database, { themes, tables, pages }: St
     'select (select count(*) from themes)::int + (select count(*) from tables)::int + (select count(*) from pages)::int as count',
   );
   if (count > 0) return false;
-  for (const [id, theme] of read('themes', (json) => readTheme(json, starterBases))) {
+  for (const [id, theme] of read('themes')) {
     await themes.create(theme, id);
     await themes.publish(id);
   }
-  for (const [id, table] of read('tables', readTable)) await tables.create(table, id);
-  for (const [id, page] of read('pages', readPage)) {
+  for (const [id, table] of read('tables')) await tables.create(table, id);
+  for (const [id, page] of read('pages')) {
     await pages.create(page, id);
     await pages.publish(id);
   }
@@ -27,15 +25,15 @@ export async function loadDemo(database: Database, { themes, tables, pages }: St
 }
 
 /** The documents of one folder of demo/, by file name. A file that cannot be read is a fault of ours and stops the start. */
-export function read<T>(folder: string, reader: (json: unknown) => Outcome<T>): readonly (readonly [string, T])[] {
-  const where = path.join(projectRoot(), 'demo', folder);
+export function read<K extends KindName>(kind: K): readonly (readonly [string, Documents[K]])[] {
+  const where = path.join(projectRoot(), 'demo', kind);
   return fs
     .readdirSync(where)
     .filter((file) => file.endsWith('.json'))
     .sort()
     .map((file) => {
-      const outcome = reader(JSON.parse(fs.readFileSync(path.join(where, file), 'utf8')));
-      if (!outcome.ok) throw new Error(`demo/${folder}/${file}: ${outcome.problems.map(({ at, say }) => `${at ?? ''} ${say}`).join('; ')}`);
+      const outcome = documentKinds[kind].read(JSON.parse(fs.readFileSync(path.join(where, file), 'utf8')), starterBases);
+      if (!outcome.ok) throw new Error(`demo/${kind}/${file}: ${outcome.problems.map(({ at, say }) => `${at ?? ''} ${say}`).join('; ')}`);
       return [file.replace(/\.json$/, ''), outcome.value] as const;
     });
 }

@@ -13,7 +13,7 @@ import {
   type WidthStep,
 } from '../theme';
 import { placeInWords } from './edit-theme';
-import { same } from './merge';
+import { dequal } from 'dequal/lite';
 
 /** One difference between two themes, in words and as what stood and stands there. */
 export interface ThemeChange {
@@ -77,7 +77,7 @@ function widthChanges(before: Theme, after: Theme): readonly ThemeChange[] {
 
 function valueChanges(before: Theme, after: Theme, step = ''): readonly ThemeChange[] {
   return partNames.flatMap((part) => {
-    if (same(before.values[part], after.values[part])) return [];
+    if (dequal(before.values[part], after.values[part])) return [];
     return conditionNames.flatMap((condition) =>
       propertiesOf(part).flatMap(({ name }): readonly ThemeChange[] => {
         const [was, is] = [before.values[part]?.[condition]?.[name], after.values[part]?.[condition]?.[name]];

@@ -13,7 +13,9 @@ export {
   type Moment,
   type Step,
 } from './history';
-export { same, takeTheirs, threeWayMerge, type Conflict, type Merged } from './merge';
+export { mergeAt, takeTheirs, threeWayMerge, type Conflict, type Merged } from './merging/merge';
+export { mergeOrder } from './merging/order';
+export { dequal as same } from 'dequal/lite';
 export { placeInWords, resetValues, setValue, type Scope } from './edit-theme';
 export {
   deleteSwatch,

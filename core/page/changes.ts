@@ -1,3 +1,4 @@
+import { textOf } from '../table';
 import { everyBlock } from './blocks';
 import type { Block, Page } from './page';
 
@@ -10,6 +11,12 @@ const kinds: Readonly<Record<Block['kind'], string>> = {
   columns: 'columns',
   section: 'section',
 };
+
+/** A block by its kind and the words that stand in it. */
+export function blockInWords(block: Block): string {
+  const words = block.kind === 'heading' ? block.text : block.kind === 'text' ? textOf(block.text).slice(0, 40) : '';
+  return `The ${kinds[block.kind]}${words === '' ? '' : ` “${words}”`}`;
+}
 
 /** What is called by what it shows: a heading's words, a table's name. */
 export type NameOf = (block: Block) => string;

@@ -1,5 +1,5 @@
 export { PAGE_FORMAT, emptyPage, tableRef, themeRef, slugOf, type Block, type Column, type Page, type PageWeight, type TableBlock } from './page';
-export { pageSchema, readPage } from './read-page';
+export { pageSchema, readPage, upgradePage } from './read-page';
 export { isBleed, placementCss, readRoom, readSpace, readWidth } from './placement';
 export {
   PLAIN_VISITOR,
@@ -16,7 +16,8 @@ export {
   type Wording,
 } from './visitor';
 export { dressed, follows, pageDress, reached, siteDress, type Dress, type Spot } from './reach';
-export { pageChanges, type NameOf } from './changes';
+export { mergePages, takeTheirPage } from './merge-pages';
+export { blockInWords, pageChanges, type NameOf } from './changes';
 export { following, heldAt, readAlong, readPublishing, type Published } from './holding';
 export {
   canStand,

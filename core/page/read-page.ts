@@ -231,7 +231,7 @@ export const pageSchema = object({
 
 /** Reads a page document from JSON that came from anywhere. */
 export function readPage(json: unknown): Outcome<Page> {
-  const shape = checkShape(pageSchema, upgraded(json));
+  const shape = checkShape(pageSchema, upgradePage(json));
   return shape.ok ? good(shape.value) : bad(...shape.problems);
 }
 
@@ -243,9 +243,10 @@ const since3 = { choose: false, columns: false, rowLink: false, header: false, t
  * columns, follow a row's link, keep the header in view and have totals of what was found; in `zest-page/3` all columns could be
  * sorted by, and the first sort knew its column by its place alone; in `zest-page/4` there were only headings, texts and tables.
  */
-function upgraded(json: unknown): unknown {
+export function upgradePage(json: unknown): unknown {
   const old = json as { readonly format?: unknown; readonly blocks?: unknown } | null;
-  if (typeof old !== 'object' || !/^zest-page\/[1234]$/.test(String(old?.format)) || !Array.isArray(old?.blocks)) return json;
+  if (typeof old !== 'object' || typeof old?.format !== 'string' || !/^zest-page\/[1234]$/.test(old.format) || !Array.isArray(old?.blocks))
+    return json;
   const blocks = (old.blocks as readonly unknown[]).map((each) => {
     const block = each as { readonly kind?: unknown; readonly visitor?: unknown } | null;
     if (typeof block !== 'object' || block?.kind !== 'table') return each;

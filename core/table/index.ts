@@ -61,7 +61,7 @@ export { TURNED_MOST, turnedTable } from './grid/turned';
 export { headersOf, namedHeaders } from './grid/assignment';
 export { saysTypes, typeOfColumn, withWholeTypes } from './columns/found-types';
 export { bringAgain, columnNames, possibleKeys, type Again, type CellChange } from './edit/bring-again';
-export { LIMITS, cellProblem, gridProblem, readHead, readTable, rowsProblem, tableSchema, type TableHead } from './read-table';
+export { LIMITS, cellProblem, gridProblem, readHead, readTable, upgradeTable, rowsProblem, tableSchema, type TableHead } from './read-table';
 export {
   applyChange,
   backOf,
@@ -92,3 +92,4 @@ export { blockOf, clearBlock, putBlock, type Block, type Chosen, type Put } from
 export { putCell, setCell, setFooterRows, setHeaderRows, setRowHeaders } from './edit/edit-content';
 export { mergeCells, mergeEqual, splitCells } from './edit/edit-merges';
 export { seenAround, seenRows, type Seen, type SeenCell, type SeenRow } from './grid/window';
+export { mergeTables } from './merging/merge-tables';

@@ -256,7 +256,7 @@ export function readHead(json: unknown, height: number, width: number): Outcome<
 }
 
 /** Reads a table document from JSON that came from anywhere; one of an older format is brought up to this one. */
-export const readTable = (json: unknown): Outcome<Table> => checkShape(tableSchema, upgraded(json));
+export const readTable = (json: unknown): Outcome<Table> => checkShape(tableSchema, upgradeTable(json));
 
 const since2 = { description: '' };
 const since3 = { kind: 'data', note: '', captionSide: '', captionAlign: '', groups: [], pinned: false, decimal: '' };
@@ -275,9 +275,10 @@ const lacks: Readonly<Record<string, object>> = {
  * caption; `zest-table/3` no language, and columns without type, order of dates, format and total; `zest-table/4` no
  * exceptions and no dressings, and columns without formula and rule.
  */
-function upgraded(json: unknown): unknown {
+export function upgradeTable(json: unknown): unknown {
   const old = json as { readonly format?: unknown; readonly rows?: unknown; readonly columns?: unknown } | null;
-  const lacking = typeof old === 'object' ? lacks[String(old?.format)] : undefined;
+  const format = typeof old === 'object' ? old?.format : undefined;
+  const lacking = typeof format === 'string' && Object.hasOwn(lacks, format) ? lacks[format] : undefined;
   if (!old || !lacking) return json;
   const first: unknown = Array.isArray(old.rows) ? old.rows[0] : undefined;
   const known: unknown = old.columns ?? plainColumns(Array.isArray(first) ? Math.min(first.length, LIMITS.columns + 1) : 0);

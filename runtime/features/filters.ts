@@ -1,6 +1,5 @@
 import { folded } from '../compare';
-import type { Feature } from '../feature';
-import type { Live } from '../live';
+import type { Feature, Live } from '../feature';
 import { FILTER, VALUE } from '../marks';
 import type { Filter, Filters } from '../state';
 import { textOf } from '../text';

@@ -1,5 +1,4 @@
-import type { Feature } from '../feature';
-import type { Live } from '../live';
+import type { Feature, Live } from '../feature';
 import { PAGE, PAGER } from '../marks';
 
 const [CURRENT, OFF] = ['aria-current', 'aria-disabled'] as const;

@@ -1,6 +1,5 @@
 import { sorted, type Direction } from '../compare';
-import type { Feature } from '../feature';
-import type { Live } from '../live';
+import type { Feature, Live } from '../feature';
 import { SORT, SORTED, SORTS } from '../marks';
 
 /** Rows in the order of a column: upwards, downwards, and their own again. */

@@ -2,7 +2,8 @@ import type { Database } from '../database/database';
 
 /** Something that pages are made of, and that has changed: in the tool, or for visitors too. */
 export interface Change {
-  readonly kind: 'theme' | 'table' | 'page' | 'house';
+  /** What a document of its kind is called, or `house`. */
+  readonly kind: string;
   readonly id: string;
   readonly what: 'saved' | 'published';
 }

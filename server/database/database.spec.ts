@@ -29,7 +29,7 @@ describe('Migrations', () => {
     expect(migrationNames().map((name) => Number(name.slice(0, 3)))).toEqual(migrationNames().map((_, i) => i + 1));
   });
   it('go from the first one up and move what is there', async () => {
-    await migrate(database, 1);
+    await migrate(database, 2);
     const theme = themeWith({}, { base: starter('nightfall') });
     const before = { ...theme, format: 'zest-theme/1', base: 'nightfall' };
     await database.query('insert into themes (id, key, document) values ($1, $2, $3)', ['old', 'old', JSON.stringify(before)]);

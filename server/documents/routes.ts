@@ -1,13 +1,13 @@
 import { Router, type Request, type Response } from 'express';
-import type { Outcome } from '../../core/outcome';
+import type { Bases } from '../../core/theme';
 import { readPublishing } from '../../core/page';
 import { Refusal, invalid } from '../problems';
 import type { DocumentStore, Kept } from './store';
 
 export interface DocumentRoutes<T extends { readonly name: string }> {
   readonly store: DocumentStore<T>;
-  /** Reads a document that was sent; the schema is the one that the web application uses. */
-  readonly read: (json: unknown) => Outcome<T>;
+  /** What documents grow from: those that were sent are read by their kind, as the web application reads them. */
+  readonly bases: Bases;
   /** What a list says of each; the whole of it without one. */
   readonly summary?: (kept: Kept<T>) => unknown;
   /** Checks beyond the shape, before a document is kept. */
@@ -39,10 +39,10 @@ export function holdIn(request: Request): readonly string[] {
 }
 
 /** The routes that every kind of document has: list, make, get, save, delete, bring back. */
-export function documentRoutes<T extends { readonly name: string }>({ store, read, summary, admit }: DocumentRoutes<T>): Router {
+export function documentRoutes<T extends { readonly name: string }>({ store, bases, summary, admit }: DocumentRoutes<T>): Router {
   const router = Router();
   const documentIn = (request: Request): T => {
-    const outcome = read(request.body);
+    const outcome = store.kind.read(request.body, bases);
     if (!outcome.ok) throw invalid(outcome.problems);
     return outcome.value;
   };

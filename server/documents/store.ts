@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { changesOf } from '../changes/changes';
 import { Refusal } from '../problems';
+import type { DocumentKind } from '../../core/documents';
 import type { Database, Queries } from '../database/database';
 
 /** A kept document with its revision, which grows by one with each save. */
@@ -33,10 +34,8 @@ export const keptOf = <T>(row: Row<T>): Kept<T> => ({
 });
 
 export interface StoreOptions<T> {
-  /** The SQL table; it has the columns of 001-documents.sql. */
-  readonly table: 'themes' | 'tables' | 'pages';
-  /** What one is called: `theme`. */
-  readonly word: 'theme' | 'table' | 'page';
+  /** The kind: its documents lie in the SQL table of its name, which has the columns of 001-documents.sql. */
+  readonly kind: DocumentKind<T>;
   /** Further columns for a new row, with their values. */
   readonly extra?: (queries: Queries, document: T) => Promise<Readonly<Record<string, string>>>;
 }
@@ -48,16 +47,20 @@ export class DocumentStore<T extends { readonly name: string }> {
     private readonly options: StoreOptions<T>,
   ) {}
 
+  get kind(): DocumentKind<T> {
+    return this.options.kind;
+  }
+
   /** All that are not deleted, last changed first. */
   async list(): Promise<readonly Kept<T>[]> {
     return (
-      await this.database.query<Row<T>>(`select ${columns} from ${this.options.table} where deleted_at is null order by updated_at desc, id`)
+      await this.database.query<Row<T>>(`select ${columns} from ${this.options.kind.words} where deleted_at is null order by updated_at desc, id`)
     ).map((row) => keptOf(row));
   }
 
   /** The document of an id. Refuses `not-found`. */
   async get(id: string, queries: Queries = this.database): Promise<Kept<T>> {
-    const [row] = await queries.query<Row<T>>(`select ${columns} from ${this.options.table} where id = $1 and deleted_at is null`, [id]);
+    const [row] = await queries.query<Row<T>>(`select ${columns} from ${this.options.kind.words} where id = $1 and deleted_at is null`, [id]);
     if (!row) throw this.missing(id);
     return keptOf(row);
   }
@@ -67,11 +70,10 @@ export class DocumentStore<T extends { readonly name: string }> {
       const extra = Object.entries((await this.options.extra?.(queries, document)) ?? {});
       const names = ['id', 'document', ...extra.map(([name]) => name)];
       const marks = names.map((_, i) => `$${i + 1}`).join(', ');
-      const [row] = await queries.query<Row<T>>(`insert into ${this.options.table} (${names.join(', ')}) values (${marks}) returning ${columns}`, [
-        id,
-        JSON.stringify(document),
-        ...extra.map(([, value]) => value),
-      ]);
+      const [row] = await queries.query<Row<T>>(
+        `insert into ${this.options.kind.words} (${names.join(', ')}) values (${marks}) returning ${columns}`,
+        [id, JSON.stringify(document), ...extra.map(([, value]) => value)],
+      );
       if (!row) throw new Error('The new row did not come back');
       return keptOf(row);
     });
@@ -81,7 +83,7 @@ export class DocumentStore<T extends { readonly name: string }> {
   async save(id: string, revision: number, document: T): Promise<Kept<T>> {
     const kept = await this.database.transaction(async (queries) => {
       const [row] = await queries.query<Row<T>>(
-        `update ${this.options.table} set document = $3, revision = revision + 1, updated_at = now()
+        `update ${this.options.kind.words} set document = $3, revision = revision + 1, updated_at = now()
          where id = $1 and revision = $2 and deleted_at is null returning ${columns}`,
         [id, revision, JSON.stringify(document)],
       );
@@ -94,26 +96,27 @@ export class DocumentStore<T extends { readonly name: string }> {
   }
 
   async delete(id: string): Promise<void> {
-    const gone = await this.database.query(`update ${this.options.table} set deleted_at = now() where id = $1 and deleted_at is null returning id`, [
-      id,
-    ]);
+    const gone = await this.database.query(
+      `update ${this.options.kind.words} set deleted_at = now() where id = $1 and deleted_at is null returning id`,
+      [id],
+    );
     if (gone.length === 0) throw this.missing(id);
     this.saySaved(id);
   }
 
   /** Brings a deleted document back as it was. */
   async restore(id: string): Promise<Kept<T>> {
-    await this.database.query(`update ${this.options.table} set deleted_at = null where id = $1`, [id]);
+    await this.database.query(`update ${this.options.kind.words} set deleted_at = null where id = $1`, [id]);
     this.saySaved(id);
     return this.get(id);
   }
 
   /** Tells windows that show it that it is not as it was. */
   protected saySaved(id: string): void {
-    changesOf(this.database).say({ kind: this.options.word, id, what: 'saved' });
+    changesOf(this.database).say({ kind: this.options.kind.word, id, what: 'saved' });
   }
 
   protected missing(id: string): Refusal {
-    return new Refusal('not-found', `There is no ${this.options.word} with the id ${id.slice(0, 60)}.`);
+    return new Refusal('not-found', `There is no ${this.options.kind.word} with the id ${id.slice(0, 60)}.`);
   }
 }

@@ -1,5 +1,6 @@
 import { dressed, following, heldAt, siteDress, tableRef, tablesOn, type Page, type Published, type TableBlock } from '../../core/page';
 import type { Table } from '../../core/table';
+import { documentKinds } from '../../core/documents';
 import { changesOf } from '../changes/changes';
 import { Refusal } from '../problems';
 import type { Database, Queries } from '../database/database';
@@ -36,7 +37,7 @@ export class PageStore extends DocumentStore<Page> {
     private readonly themes: ThemeStore,
     private readonly tables: TableStore,
   ) {
-    super(database, { table: 'pages', word: 'page' });
+    super(database, { kind: documentKinds.pages });
   }
 
   /** Refuses an address that another page has. */

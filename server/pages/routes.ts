@@ -1,10 +1,11 @@
 import { Router } from 'express';
-import { readAlong, readPage } from '../../core/page';
+import { readAlong } from '../../core/page';
+import type { Bases } from '../../core/theme';
 import { documentRoutes, idOf } from '../documents/routes';
 import { Refusal, invalid } from '../problems';
 import type { PageStore } from './queries';
 
-export function pageRoutes(store: PageStore): Router {
+export function pageRoutes(store: PageStore, bases: Bases): Router {
   const router = Router();
   router.get('/', async (_request, response) => {
     const [all, live] = await Promise.all([store.list(), store.live()]);
@@ -35,6 +36,6 @@ export function pageRoutes(store: PageStore): Router {
     await store.unpublish(idOf(request));
     response.status(204).end();
   });
-  router.use(documentRoutes({ store, read: readPage, admit: (id, page) => store.admit(id, page) }));
+  router.use(documentRoutes({ store, bases, admit: (id, page) => store.admit(id, page) }));
   return router;
 }

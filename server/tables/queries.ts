@@ -13,6 +13,7 @@ import {
   type TableChange,
   type TableHead,
 } from '../../core/table';
+import { documentKinds } from '../../core/documents';
 import { changesOf } from '../changes/changes';
 import type { Database, Queries } from '../database/database';
 import { DocumentStore, keptOf, type Edition, type Kept } from '../documents/store';
@@ -46,7 +47,7 @@ const splitTable = ({ rows, ...head }: Table): { readonly head: TableHead; reado
  */
 export class TableStore extends DocumentStore<Table> {
   constructor(database: Database) {
-    super(database, { table: 'tables', word: 'table' });
+    super(database, { kind: documentKinds.tables });
   }
 
   override async list(): Promise<readonly Kept<Table>[]> {

@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import { dataFormats, tableData, tableFile } from '../../core/hand-off';
-import { previewOf, readChange, readTable, rowsProblem, type Row, type Table } from '../../core/table';
+import { previewOf, readChange, rowsProblem, type Row, type Table } from '../../core/table';
 import type { Views } from '../../core/theme';
 import { documentRoutes, holdIn, idOf, revisionOf, send } from '../documents/routes';
 import type { PageStore } from '../pages/queries';
@@ -98,7 +98,7 @@ export function tableRoutes(store: TableStore, themes: ThemeStore, pages: PageSt
   router.get('/:id/history/:revision', async (request, response) => {
     response.set('Cache-Control', 'no-store').json(await store.at(idOf(request), countIn(request.params['revision'], 1e9)));
   });
-  router.use(documentRoutes<Table>({ store, read: readTable }));
+  router.use(documentRoutes<Table>({ store, bases: views.bases }));
   return router;
 }
 

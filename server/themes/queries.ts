@@ -1,4 +1,5 @@
 import { keyFrom, type Theme } from '../../core/theme';
+import { documentKinds } from '../../core/documents';
 import { changesOf } from '../changes/changes';
 import type { Database, Queries } from '../database/database';
 import { DocumentStore, type Edition } from '../documents/store';
@@ -13,8 +14,7 @@ export interface PublishedTheme {
 export class ThemeStore extends DocumentStore<Theme> {
   constructor(database: Database) {
     super(database, {
-      table: 'themes',
-      word: 'theme',
+      kind: documentKinds.themes,
       extra: async (queries, theme) => {
         const taken = new Set((await queries.query<{ key: string }>('select key from themes')).map(({ key }) => key));
         return { key: keyFrom(theme.name, (key) => taken.has(key)) };

@@ -2,7 +2,7 @@ import { Router, type Request } from 'express';
 import fs from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
 import { themeFiles, type ThemeFiles } from '../../core/hand-off';
-import { readTheme, type Views } from '../../core/theme';
+import type { Views } from '../../core/theme';
 import { documentRoutes, holdIn, idOf } from '../documents/routes';
 import { fontPath } from '../media/routes';
 import type { MediaStore } from '../media/queries';
@@ -56,7 +56,7 @@ export function themeRoutes(store: ThemeStore, media: MediaStore, pages: PageSto
       .attachment(`${key}.zip`)
       .send(Buffer.from(await zipped(key, files, media)));
   });
-  router.use(documentRoutes({ store, read: (json) => readTheme(json, views.bases) }));
+  router.use(documentRoutes({ store, bases: views.bases }));
   return router;
 }
 

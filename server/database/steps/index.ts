@@ -1,4 +1,4 @@
-import { THEME_FORMAT, upgradeTheme } from '../../../core/theme';
+import { documentKinds } from '../../../core/documents';
 import type { Queries } from '../database';
 import { upgradeLying } from './upgrade';
 
@@ -6,7 +6,7 @@ import { upgradeLying } from './upgrade';
 export const steps: Readonly<Record<string, (queries: Queries) => Promise<void>>> = {
   /** zest-theme/2: a theme says in which version of its starter it grows; so far all were in their first. */
   '014-starter-versions': async (queries) => {
-    await upgradeLying(queries, { table: 'themes', column: 'document', key: ['id'] }, THEME_FORMAT, upgradeTheme);
-    await upgradeLying(queries, { table: 'theme_editions', column: 'document', key: ['theme_id', 'number'] }, THEME_FORMAT, upgradeTheme);
+    await upgradeLying(queries, { table: 'themes', column: 'document', key: ['id'] }, documentKinds.themes);
+    await upgradeLying(queries, { table: 'theme_editions', column: 'document', key: ['theme_id', 'number'] }, documentKinds.themes);
   },
 };

@@ -1,3 +1,4 @@
+import type { DocumentKind } from '../../../core/documents';
 import type { Queries } from '../database';
 
 /** A column of a table of the database in which documents lie, and what tells its rows apart. */
@@ -17,8 +18,7 @@ const AT_ONCE = 200;
 export async function upgradeLying(
   queries: Queries,
   { table, column, key }: Lying,
-  format: string,
-  upgrade: (json: unknown) => unknown,
+  { format, upgrade }: Pick<DocumentKind<unknown>, 'format' | 'upgrade'>,
 ): Promise<void> {
   const old = await queries.query<Record<string, unknown>>(
     `select ${key.join(', ')} from ${table} where ${column} ->> 'format' is distinct from $1 order by ${key.join(', ')}`,

@@ -70,11 +70,7 @@ export class ConflictDialog {
   protected choose(index: number, theirs: boolean): void {
     this.choices.update((choices) => choices.map((choice, i) => (i === index ? theirs : choice)));
   }
-  protected where = ({ path }: Conflict): string =>
-    path
-      .filter((name) => name !== 'values')
-      .join(', ')
-      .replace(/-/g, ' ') || 'everything';
+  protected where = (conflict: Conflict): string => this.session.where(conflict);
   protected show(value: unknown): string {
     if (value === undefined) return 'nothing';
     const text = typeof value === 'string' ? value : JSON.stringify(value);

@@ -2,7 +2,8 @@ import { type Observable, defer, firstValueFrom, of, throwError } from 'rxjs';
 import { filter } from 'rxjs/operators';
 import { ApiError, type Api, type Kept, type Kind } from './api';
 import { type Draft, Drafts } from './drafts';
-import { DocumentSession, type KeepState } from './session';
+import { takeTheirs, threeWayMerge } from '../../../../core/edit';
+import { DocumentSession, type KeepState, type Merging } from './session';
 
 interface Doc {
   readonly name: string;
@@ -45,13 +46,15 @@ class FakeDrafts extends Drafts {
   }
 }
 
+const merging: Merging<Doc> = { merge: threeWayMerge, take: takeTheirs, where: ({ path }) => path.join(', ') };
+
 describe('A document being edited', () => {
   let server: FakeServer;
   let drafts: FakeDrafts;
   let notices: string[];
   let session: DocumentSession<Doc>;
   const open = (): DocumentSession<Doc> =>
-    new DocumentSession<Doc>({ api: server.api, drafts, kind: 'themes', kept: server.kept, notice: (said) => void notices.push(said) });
+    new DocumentSession<Doc>({ api: server.api, drafts, kind: 'themes', kept: server.kept, merging, notice: (said) => void notices.push(said) });
   const set = (key: string, value: string): void =>
     session.act(`set ${key}`, '', (document) => ({ ...document, values: { ...document.values, [key]: value } }));
   const state = (kind: KeepState['kind']): Promise<KeepState> => firstValueFrom(session.state$.pipe(filter((each) => each.kind === kind)));

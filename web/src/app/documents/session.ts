@@ -17,19 +17,8 @@ import {
   throwError,
   timer,
 } from 'rxjs';
-import {
-  act,
-  redo,
-  redoLabel,
-  same,
-  startHistory,
-  takeTheirs,
-  threeWayMerge,
-  undo,
-  undoLabel,
-  type Conflict,
-  type History,
-} from '../../../../core/edit';
+import { act, redo, redoLabel, same, startHistory, undo, undoLabel, type Conflict, type History } from '../../../../core/edit';
+import type { DocumentKind } from '../../../../core/documents';
 import { ApiError, type Api, type Kept, type Kind } from './api';
 import type { Drafts } from './drafts';
 
@@ -41,11 +30,16 @@ export type KeepState =
   | { readonly kind: 'refused'; readonly say: string }
   | { readonly kind: 'conflict'; readonly conflicts: readonly Conflict[] };
 
+/** What of a kind of documents a session goes by. */
+export type Merging<T> = Pick<DocumentKind<T>, 'merge' | 'take' | 'where'>;
+
 export interface SessionOptions<T> {
   readonly api: Api;
   readonly drafts: Drafts;
   readonly kind: Kind;
   readonly kept: Kept<T>;
+  /** How what two windows did to one document is put together. */
+  readonly merging: Merging<T>;
   /** Is told when changes from another window were taken in. */
   readonly notice: (sentence: string) => void;
   /** How documents of this kind are kept, where that is not as a whole. */
@@ -116,6 +110,9 @@ export class DocumentSession<T extends { readonly name: string }> {
     this.takeUpDraft();
   }
 
+  /** Where a conflict is, in the words and numbers of the view. */
+  where = (conflict: Conflict): string => this.options.merging.where(conflict, this.document);
+
   get id(): string {
     return this.options.kept.id;
   }
@@ -157,8 +154,9 @@ export class DocumentSession<T extends { readonly name: string }> {
   settle(theirs: readonly Conflict[]): void {
     const other = this.theirs;
     if (this.state.kind !== 'conflict' || !other) return;
-    const merged = threeWayMerge(this.base, this.document, other.document);
-    const settled = theirs.reduce((document, conflict) => takeTheirs(document, conflict), merged.value);
+    const { merge: mergeDocuments, take } = this.options.merging;
+    const merged = mergeDocuments(this.base, this.document, other.document);
+    const settled = theirs.reduce((document, conflict) => take(document, conflict), merged.value);
     this.takeOver(other, settled, 'take in another window’s changes');
     this.theirs = undefined;
     if (!this.isDirty) return this.markKept();
@@ -239,7 +237,7 @@ export class DocumentSession<T extends { readonly name: string }> {
   }
 
   private mergeWith(current: Kept<T>): boolean {
-    const merged = threeWayMerge(this.base, this.document, current.document);
+    const merged = this.options.merging.merge(this.base, this.document, current.document);
     if (merged.conflicts.length > 0) {
       this.theirs = current;
       this.stateSubject.next({ kind: 'conflict', conflicts: merged.conflicts });
@@ -265,7 +263,7 @@ export class DocumentSession<T extends { readonly name: string }> {
       return;
     }
     if (same(draft.document, this.document)) return;
-    const { conflicts, value } = threeWayMerge(draft.base, draft.document, this.document);
+    const { conflicts, value } = this.options.merging.merge(draft.base, draft.document, this.document);
     if (conflicts.length > 0 && draft.revision !== this.revision) {
       this.theirs = { ...this.options.kept };
       this.base = draft.base;

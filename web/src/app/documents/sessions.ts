@@ -2,10 +2,11 @@ import { Injectable, inject } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { BehaviorSubject, distinctUntilChanged, from, map, of, switchMap, type Observable } from 'rxjs';
+import { documentKinds } from '../../../../core/documents';
 import { Api, type Kind } from './api';
 import { Drafts } from './drafts';
 import { Keepings } from './keepings';
-import { DocumentSession, type KeepState } from './session';
+import { DocumentSession, type KeepState, type Merging } from './session';
 
 type AnySession = DocumentSession<{ readonly name: string }>;
 
@@ -32,6 +33,7 @@ export class Sessions {
           drafts: this.drafts,
           kind,
           kept,
+          merging: documentKinds[kind] as unknown as Merging<T>,
           ...(keeping ? { keeping } : {}),
           notice: (sentence) => void this.snackBar.open(sentence, 'Good'),
         });

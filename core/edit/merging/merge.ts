@@ -1,3 +1,6 @@
+import { dequal } from 'dequal/lite';
+import { mergeOrder } from './order';
+
 /**
  * Three-way merge of plain documents: what two windows did to one document since they last agreed. Changes in
  * different places are both kept; the same place changed in two ways is a conflict, for a person to decide.
@@ -23,9 +26,10 @@ export function threeWayMerge<T>(base: T, mine: T, theirs: T): Merged<T> {
   return { value: mergeAt(base, mine, theirs, [], conflicts) as T, conflicts };
 }
 
-function mergeAt(base: unknown, mine: unknown, theirs: unknown, path: readonly string[], conflicts: Conflict[]): unknown {
-  if (same(mine, theirs) || same(base, theirs)) return mine;
-  if (same(base, mine)) return theirs;
+/** Merges one value of a document; what cannot be is put into `conflicts`. */
+export function mergeAt(base: unknown, mine: unknown, theirs: unknown, path: readonly string[], conflicts: Conflict[]): unknown {
+  if (dequal(mine, theirs) || dequal(base, theirs)) return mine;
+  if (dequal(base, mine)) return theirs;
   if (isPlain(mine) && isPlain(theirs)) return mergeFields(isPlain(base) ? base : {}, mine, theirs, path, conflicts);
   if (isNamed(mine) && isNamed(theirs)) return mergeNamed(isNamed(base) ? base : [], mine, theirs, path, conflicts);
   if (Array.isArray(mine) && Array.isArray(theirs) && Array.isArray(base) && mine.length === theirs.length && mine.length === base.length) {
@@ -51,14 +55,16 @@ const isNamed = (value: unknown): value is Named =>
   value.length > 0 &&
   value.every((item) => isPlain(item) && (typeof item['id'] === 'string' || typeof item['name'] === 'string'));
 
-/** Lists of things with an id or a name are merged thing by thing, in this window's order, new ones of the other last. */
+/** Lists of things with an id or a name are merged thing by thing, wherever they stand, and their order as it was changed on either side. */
 function mergeNamed(base: Named, mine: Named, theirs: Named, path: readonly string[], conflicts: Conflict[]): readonly unknown[] {
   const [inBase, inMine, inTheirs] = [base, mine, theirs].map((items) => new Map(items.map((item) => [keyOf(item), item])));
-  const keys = new Set([...mine.map(keyOf), ...theirs.map(keyOf)]);
-  return [...keys].flatMap((key) => {
+  const merged = new Map<string, unknown>();
+  for (const key of new Set([...mine.map(keyOf), ...theirs.map(keyOf)])) {
     const value = mergeAt(inBase?.get(key), inMine?.get(key), inTheirs?.get(key), [...path, key], conflicts);
-    return value === undefined ? [] : [value];
-  });
+    if (value !== undefined) merged.set(key, value);
+  }
+  const order = mergeOrder(base.map(keyOf), mine.map(keyOf), theirs.map(keyOf), (key) => merged.has(key));
+  return order.flatMap((key) => (merged.has(key) ? [merged.get(key)] : []));
 }
 
 /** The value at a conflict's place replaced by the other side's. */
@@ -81,13 +87,4 @@ function setAt(node: unknown, path: readonly string[], value: unknown): unknown 
   if (changed === undefined) delete fields[key];
   else fields[key] = changed;
   return fields;
-}
-
-/** Two plain values with the same content. */
-export function same(a: unknown, b: unknown): boolean {
-  if (a === b) return true;
-  if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((item, i) => same(item, b[i]));
-  if (!isPlain(a) || !isPlain(b)) return false;
-  const keys = Object.keys(a);
-  return keys.length === Object.keys(b).length && keys.every((key) => key in b && same(a[key], b[key]));
 }

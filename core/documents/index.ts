@@ -1,0 +1,1 @@
+export { documentKinds, kindNames, type DocumentKind, type Documents, type KindName } from './kinds';

@@ -1,0 +1,55 @@
+import { emptyPage } from '../page';
+import { gridTable, themeWith } from '../tests/themes';
+import { starterBases } from '../theme';
+import { documentKinds, kindNames, type KindName } from './index';
+
+const samples: Readonly<Record<KindName, { readonly format: string; readonly name: string }>> = {
+  themes: themeWith({ 'body-rows': { even: { fill: 'mist' } } }),
+  tables: gridTable(3, 2),
+  pages: { ...emptyPage('P', 'p'), blocks: [{ id: 'a', kind: 'heading', level: 2, text: 'A' }] } as never,
+};
+
+/** Walks the registry: a kind that lacks something fails here, or does not compile. */
+describe('Every kind of document', () => {
+  for (const name of kindNames) {
+    const kind = documentKinds[name];
+    const sample = samples[name];
+    it(`${name}: is kept under its own name and format`, () => {
+      expect([kind.words, kind.format]).toEqual([name, sample.format]);
+      expect(name.startsWith(kind.word)).toBeTrue();
+    });
+    it(`${name}: reads what it writes, and leaves alone what is none`, () => {
+      const json: unknown = JSON.parse(JSON.stringify(sample));
+      expect(kind.read(json, starterBases)).toEqual({ ok: true, value: sample } as never);
+      for (const other of [null, 'text', 7, { format: `${kind.format}9` }]) {
+        expect(kind.upgrade(other)).toBe(other);
+        expect(kind.read(other, starterBases).ok).toBeFalse();
+      }
+    });
+    it(`${name}: merges what differs, and takes the other side’s where it is asked`, () => {
+      const merge = kind.merge as unknown as (...sides: readonly unknown[]) => {
+        readonly value: { readonly name: string };
+        readonly conflicts: readonly never[];
+      };
+      const [mine, theirs] = [
+        { ...sample, name: 'Mine' },
+        { ...sample, name: 'Theirs' },
+      ];
+      expect(merge(sample, mine, sample).value.name).toBe('Mine');
+      const { value, conflicts } = merge(sample, mine, theirs);
+      expect(conflicts.length).toBe(1);
+      const [conflict] = conflicts;
+      expect((kind.where as unknown as (...given: readonly unknown[]) => string)(conflict, value)).toBe('name');
+      expect((kind.take as unknown as (...given: readonly unknown[]) => { readonly name: string })(value, conflict).name).toBe('Theirs');
+    });
+  }
+  it('says where in the words and numbers of its view', () => {
+    const { where: inTable } = documentKinds.tables;
+    expect(inTable({ path: ['rows', '2', '1'], mine: 'a', theirs: 'b' }, gridTable(3, 2))).toBe('Row 3, r0c1');
+    const { where: inTheme } = documentKinds.themes;
+    expect(inTheme({ path: ['values', 'body-rows', 'even', 'fill'], mine: 'a', theirs: 'b' }, themeWith({}))).toBe('Body rows, even: fill');
+    const { where: onPage } = documentKinds.pages;
+    const page = samples.pages as Parameters<typeof onPage>[1];
+    expect(onPage({ path: ['blocks', 'a', 'text'], mine: 'a', theirs: 'b' }, page)).toBe('The heading “A”: text');
+  });
+});

@@ -1,0 +1,98 @@
+import { placeInWords, takeTheirs, threeWayMerge, type Conflict, type Merged } from '../edit';
+import type { Outcome } from '../outcome';
+import { PAGE_FORMAT, blockInWords, everyBlock, mergePages, readPage, takeTheirPage, upgradePage, type Page } from '../page';
+import { TABLE_FORMAT, columnNames, mergeTables, readTable, upgradeTable, type Table } from '../table';
+import { THEME_FORMAT, readTheme, upgradeTheme, type Bases, type ConditionName, type PartName, type PropertyName, type Theme } from '../theme';
+
+/** The documents that a person makes, by the name under which a kind of them is kept and served. */
+export interface Documents {
+  readonly themes: Theme;
+  readonly tables: Table;
+  readonly pages: Page;
+}
+export type KindName = keyof Documents;
+
+/** What all documents of a kind have in common. Stores, routes, sessions and migrations go by this and by nothing else. */
+export interface DocumentKind<T> {
+  /** What one is called, and many: `theme` and `themes`. */
+  readonly word: string;
+  readonly words: KindName;
+  /** The format as it is now, as a document names it. */
+  readonly format: string;
+  /** Reads one that came from anywhere; one of an older format is brought up to this one. */
+  readonly read: (json: unknown, bases: Bases) => Outcome<T>;
+  /** The steps from every older format to this one, which the reader and the migrations take; what is none is left as it is. */
+  readonly upgrade: (json: unknown) => unknown;
+  /** What two windows did to one since they last agreed. */
+  readonly merge: (base: T, mine: T, theirs: T) => Merged<T>;
+  /** One with the other side's value at the place of a conflict. */
+  readonly take: (document: T, conflict: Conflict) => T;
+  /** Where a conflict is, in the words and numbers of the view. */
+  readonly where: (conflict: Conflict, document: T) => string;
+}
+
+/** A field by its name, for a person. */
+const fieldInWords = (path: readonly string[]): string => path.join(', ').replace(/-/g, ' ') || 'all of it';
+
+/** Where in a theme: a place of the anatomy, a swatch by its name, or a field. */
+function whereInTheme({ path }: Conflict): string {
+  const at = path.indexOf('values');
+  const [part, condition, property] = at < 0 ? [] : path.slice(at + 1);
+  const step = path[0] === 'widths' ? path[1] : undefined;
+  if (part !== undefined && condition !== undefined)
+    return placeInWords(
+      { part: part as PartName, condition: condition as ConditionName, ...(step ? { step } : {}) },
+      property as PropertyName | undefined,
+    );
+  return fieldInWords(path);
+}
+
+function whereInTable({ path }: Conflict, table: Table): string {
+  const [field, first = '', second = ''] = path;
+  const names = columnNames(table);
+  if (field === 'rows' && second !== '') return `Row ${Number(first) + 1}, ${names[Number(second)] ?? `column ${Number(second) + 1}`}`;
+  if (field === 'columns' && first !== '') return `The column ${names[Number(first)] ?? Number(first) + 1}: ${fieldInWords(path.slice(2))}`;
+  if (field === 'exceptions' && first !== '') return `A look beside the theme: ${fieldInWords(path.slice(2))}`;
+  return fieldInWords(path);
+}
+
+function whereOnPage({ path }: Conflict, page: Page): string {
+  const [field, id] = path;
+  const block = field === 'blocks' ? everyBlock(page.blocks).find((each) => each.id === id) : undefined;
+  return block ? `${blockInWords(block)}: ${fieldInWords(path.slice(2))}` : fieldInWords(path);
+}
+
+/** Every kind of document there is. */
+export const documentKinds: { readonly [kind in KindName]: DocumentKind<Documents[kind]> } = {
+  themes: {
+    word: 'theme',
+    words: 'themes',
+    format: THEME_FORMAT,
+    read: readTheme,
+    upgrade: upgradeTheme,
+    merge: threeWayMerge,
+    take: takeTheirs,
+    where: whereInTheme,
+  },
+  tables: {
+    word: 'table',
+    words: 'tables',
+    format: TABLE_FORMAT,
+    read: readTable,
+    upgrade: upgradeTable,
+    merge: mergeTables,
+    take: takeTheirs,
+    where: whereInTable,
+  },
+  pages: {
+    word: 'page',
+    words: 'pages',
+    format: PAGE_FORMAT,
+    read: readPage,
+    upgrade: upgradePage,
+    merge: mergePages,
+    take: takeTheirPage,
+    where: whereOnPage,
+  },
+};
+export const kindNames = Object.keys(documentKinds) as readonly KindName[];
