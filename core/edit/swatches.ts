@@ -1,5 +1,5 @@
 import { toHex } from '../colour';
-import { propertyOf, type Place, type PropertyName, type Swatch, type Theme, type ThemeView } from '../theme';
+import { propertyOf, refersTo as refersToKind, type Place, type PropertyName, type Swatch, type Theme, type ThemeView } from '../theme';
 import { mapTexts, setValue } from './edit-theme';
 
 /** Adds a swatch, or gives the one of that name another colour. */
@@ -16,7 +16,7 @@ export const isBaseSwatch = ({ chain: [, ...bases] }: ThemeView, name: string): 
   bases.some(({ swatches }) => swatches.some((swatch) => swatch.name === name));
 
 const refersTo = (name: string): RegExp => new RegExp(`(^|[\\s/,])${name}(?=$|[\\s/,])`, 'g');
-const mayRefer = (property: PropertyName): boolean => ['colour', 'line', 'shadow'].includes(propertyOf(property).kind);
+const mayRefer = (property: PropertyName): boolean => refersToKind(propertyOf(property).kind, 'swatches');
 
 /** A swatch by its new name, in the list and in every value that refers to it. One of the base theme cannot be renamed. */
 export function renameSwatch(theme: Theme, name: string, to: string): Theme {

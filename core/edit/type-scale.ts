@@ -1,4 +1,4 @@
-import { propertyOf, readStep, stepSize, type Theme, type ThemeView, type TypeScale, type TypeStep } from '../theme';
+import { propertyOf, readStep, refersTo, stepSize, type Theme, type ThemeView, type TypeScale, type TypeStep } from '../theme';
 import { mapTexts } from './edit-theme';
 
 const withSteps = (theme: Theme, scale: TypeScale, steps: readonly TypeStep[]): Theme => ({
@@ -41,4 +41,4 @@ export function removeStep({ theme, scale }: ThemeView, name: string): Theme {
 }
 
 const mapSizes = (theme: Theme, change: (text: string) => string): Theme =>
-  mapTexts(theme, (text, property) => (propertyOf(property).kind === 'size' ? change(text) : text));
+  mapTexts(theme, (text, property) => (refersTo(propertyOf(property).kind, 'steps') ? change(text) : text));

@@ -11,7 +11,6 @@ export {
   type BundleName,
   type Property,
   type PropertyName,
-  type ValueKind,
 } from './catalogue/properties';
 export { containerOf, places, placesFor, sayersFor, type Sayer, type Slot } from './catalogue/strength';
 export { edgeProperties, exceptionProperties, isExceptionProperty, type Excepted } from './catalogue/excepted';
@@ -40,7 +39,8 @@ export { fonts } from './fonts/fonts';
 export { families, type Family } from './fonts/families';
 export { facesOf, familiesIn, fileOf, fontAddress, type Face } from './fonts/faces';
 export { readStep, stepSize, type TypeScale, type TypeStep } from './type-scale';
-export { choices, readValue } from './values/values';
+export { offersFor, readValue } from './values/values';
+export { kindOfValue, refersTo, valueKinds, type EditorName, type Names, type Reference, type ValueKind } from './values/kinds';
 export { lineStyles, swatchVariable, tidy, type LineStyle, type Unit, type Value, type Vocabulary } from './values/reading';
 export { Views, viewOfChain, viewOfChanged, type Saying, type Source, type ThemeView } from './view';
 export { mediaAddress } from './words';

@@ -1,11 +1,11 @@
 import type { Rgba } from '../colour';
 import type { Outcome } from '../outcome';
-import type { ValueKind } from './catalogue/properties';
+import { refersTo, type ValueKind } from './values/kinds';
 import { readSwatches } from './read-swatches';
 import type { Vocabulary } from './values/reading';
 import type { Picture, Swatch, Theme } from './theme';
 import type { TypeScale } from './type-scale';
-import { readValue, refersToTheme } from './values/values';
+import { readValue } from './values/values';
 import type { Value } from './values/reading';
 
 /** What the values of a chain of themes can refer to, and what has been read of them. */
@@ -48,7 +48,7 @@ export function wordsFor(chain: readonly Theme[], before?: Words): Words {
   };
   const own = new Map<ValueKind, Map<string, Outcome<Value>>>();
   const read = (kind: ValueKind, text: string): Outcome<Value> => {
-    const ofKind = remembered(refersToTheme(kind) ? own : readOnce, kind);
+    const ofKind = remembered(refersTo(kind) ? own : readOnce, kind);
     const known = ofKind.get(text);
     if (known) return known;
     const outcome = readValue(kind, text, vocabulary);

@@ -1,40 +1,6 @@
 import type { ConditionName } from './conditions';
+import type { ValueKind } from '../values/kinds';
 import { outsideParts, parts, type PartName } from './parts';
-
-/** How a value is written and read: one reader for each kind, in values.ts. */
-export type ValueKind =
-  | 'colour'
-  | 'family'
-  | 'size'
-  | 'weight'
-  | 'slant'
-  | 'case'
-  | 'spacing'
-  | 'leading'
-  | 'align'
-  | 'valign'
-  | 'length'
-  | 'height'
-  | 'width'
-  | 'line'
-  | 'cells'
-  | 'picture'
-  | 'repeat'
-  | 'picture-size'
-  | 'picture-position'
-  | 'share'
-  | 'shadow'
-  | 'layout'
-  | 'arrangement'
-  | 'side'
-  | 'wrap'
-  | 'figures'
-  | 'decimals'
-  | 'icon'
-  | 'icon-side'
-  | 'underline'
-  | 'band'
-  | 'switch';
 
 /** Where a part without a value of its own looks: up to the whole table, or no further than itself. */
 export type FallBack = 'table' | 'part';

@@ -1,7 +1,7 @@
 import { TRANSPARENT, parseColour, type Rgba } from '../../colour';
 import { tidy, type Value, type Vocabulary } from './reading';
 import { readValue } from './values';
-import type { ValueKind } from '../catalogue/properties';
+import type { ValueKind } from './kinds';
 
 const colour = (text: string): Rgba => parseColour(text) ?? TRANSPARENT;
 const vocabulary: Vocabulary = {

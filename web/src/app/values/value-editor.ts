@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { choices, type ValueKind } from '../../../../core/theme';
+import { kindOfValue } from '../../../../core/theme';
 import { kindOf, type RowName } from './rows';
 import { EditedLook } from './edited-look';
+import { suggestionsFor } from './suggestions';
 import { ColourEditor } from './colour-editor';
 import { FontEditor } from './font-editor';
 import { LengthEditor } from './length-editor';
@@ -10,24 +11,6 @@ import { LineEditor } from './line-editor';
 import { PaddingEditor } from './padding-editor';
 import { PictureEditor } from './picture-editor';
 import { ShadowEditor } from './shadow-editor';
-
-/** Which editor a kind of value has; one of its words is chosen where none is named. */
-const editors: { readonly [kind in ValueKind]?: 'colour' | 'line' | 'shadow' | 'font' | 'picture' | 'length' } = {
-  colour: 'colour',
-  line: 'line',
-  shadow: 'shadow',
-  family: 'font',
-  picture: 'picture',
-  icon: 'picture',
-  length: 'length',
-  size: 'length',
-  height: 'length',
-  width: 'length',
-  spacing: 'length',
-  leading: 'length',
-  weight: 'length',
-  share: 'length',
-};
 
 /** The editor that fits a value: each gives texts in the value syntax, so whatever is drawn here can be typed too. */
 @Component({
@@ -89,10 +72,9 @@ export class ValueEditor {
   readonly done = output();
 
   protected readonly kind = computed(() => kindOf(this.row()));
-  protected readonly editor = computed(() => (this.row() === 'padding' ? 'padding' : (editors[this.kind()] ?? 'words')));
+  protected readonly editor = computed(() => (this.row() === 'padding' ? 'padding' : kindOfValue(this.kind()).editor));
   protected readonly words = computed(() => {
     const view = this.state.view();
-    if (this.kind() === 'size') return view?.scale.steps.map(({ name }) => name) ?? [];
-    return choices[this.kind()] ?? [];
+    return view ? suggestionsFor(this.row(), view) : [];
   });
 }
