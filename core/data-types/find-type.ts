@@ -1,3 +1,4 @@
+import { anyOf } from '../languages';
 import { isNothing, type DataType, type DateOrder, type Written } from './data-type';
 import { readDate } from './read/read-date';
 import { readNumber, type ReadNumber } from './read/read-number';
@@ -18,8 +19,7 @@ const SHARE = 0.8;
 /** A column of a few words that come again and again, from so many cells on. */
 const [CHOICES, CHOICE_ROWS, CHOICE_LENGTH] = [8, 10, 30] as const;
 /** Words in a column's name by which its figures are names for something, not amounts. */
-const NAMES =
-  /(?:^|[^\p{L}])(?:post ?codes?|postal codes?|zip(?: codes?)?|plz|postleitzahl|code postal|código postal|τ\.?κ\.?|phones?|telephone|tel\.?|telefon|téléphone|teléfono|τηλέφωνο|هاتف|fax|mobile|isbn|ean|gtin|iban|account(?: no\.?| number)?|ids?|serial(?: no\.?| number)?|sku)(?:$|[^\p{L}])/iu;
+const NAMES = new RegExp(`(?:^|[^\\p{L}])(?:${anyOf(({ codes }) => codes)})(?:$|[^\\p{L}])`, 'iu');
 /** Figures in groups, with a plus, a bracket or a zero in front: a telephone number (ITU-T E.123). */
 const PHONE = /^(?:\+\d|\(0?\d|0\d)[\d ().-]{5,}$/;
 

@@ -1,3 +1,4 @@
+import { languageNamed, languageOf } from '../languages';
 import type { DataType } from './data-type';
 import type { Value } from './read/read-value';
 
@@ -43,15 +44,6 @@ const codes: Readonly<Record<string, string>> = {
 /** The ISO 4217 code for a currency as it was written; empty where a sign stands for several. */
 export const currencyCode = (written: string): string => (/^[A-Z]{3}$/.test(written) ? written : (codes[written] ?? ''));
 
-const yesAndNo: Readonly<Record<string, readonly [string, string]>> = {
-  en: ['Yes', 'No'],
-  de: ['Ja', 'Nein'],
-  fr: ['Oui', 'Non'],
-  es: ['Sí', 'No'],
-  el: ['Ναι', 'Όχι'],
-  ar: ['نعم', 'لا'],
-};
-
 /**
  * A value as it is shown in a language (BCP 47; empty for English). Numbers, money, per cent, dates and times are
  * written by the language's own rules (ECMA-402, Intl).
@@ -78,7 +70,7 @@ export function formatValue(type: DataType, value: Value, format: ColumnFormat, 
     case 'duration':
       return formatDuration(value, locale);
     case 'yes-no':
-      return (yesAndNo[locale.slice(0, 2)] ?? yesAndNo['en'] ?? [])[value === 1 ? 0 : 1] ?? '';
+      return (languageNamed(locale) ?? languageOf('en')).yesAndNo[value === 1 ? 0 : 1];
     case 'text':
     case 'choice':
     case 'link':

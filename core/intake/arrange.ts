@@ -1,6 +1,7 @@
 import { LIMITS, isNumber, saysTypes, textOf, textsOf, withWholeTypes, type Merge, type Row } from '../table';
 import type { Raw } from './raw';
 import { isBlankCell, placesWhere, tableFrom, type Intake } from './square';
+import { anyOf } from '../languages';
 
 /** What can be found in rows that came from elsewhere, in the order in which it is looked for. */
 export const findingKinds = ['merged', 'marks', 'title', 'below', 'blank-rows', 'blank-columns', 'header', 'row-headers', 'footer'] as const;
@@ -302,8 +303,7 @@ function firstColumnNamesRows({ rows, headerRows, footerRows }: State): boolean 
   return true;
 }
 
-const TOTAL =
-  /^(?:grand )?(?:total|totals|sum|all|overall|average|mean|median|gesamt|summe|insgesamt|durchschnitt|total général|somme|ensemble|moyenne|suma|promedio|σύνολο|μέσος όρος|المجموع|الإجمالي|المتوسط)(?:[\s:.]|$)/iu;
+const TOTAL = new RegExp(`^(?:${anyOf(({ totals }) => totals)})(?:[\\s:.]|$)`, 'iu');
 
 const plain = (text: string): number => Number(text.replace(/[^\d.−-]/g, '').replace('−', '-'));
 

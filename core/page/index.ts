@@ -1,20 +1,7 @@
 export { PAGE_FORMAT, emptyPage, tableRef, themeRef, slugOf, type Block, type Column, type Page, type PageWeight, type TableBlock } from './page';
 export { pageSchema, readPage, upgradePage } from './read-page';
 export { isBleed, placementCss, readRoom, readSpace, readWidth } from './placement';
-export {
-  PLAIN_VISITOR,
-  featuresOf,
-  visitorFeatures,
-  type VisitorFeature,
-  isRightToLeft,
-  labelLanguages,
-  wordingOf,
-  words,
-  type LabelLanguage,
-  type Visitor,
-  type Word,
-  type Wording,
-} from './visitor';
+export { PLAIN_VISITOR, featuresOf, visitorFeatures, type VisitorFeature, isRightToLeft, wordingOf, type Visitor } from './visitor';
 export { dressed, follows, pageDress, reached, siteDress, type Dress, type Spot } from './reach';
 export { mergePages, takeTheirPage } from './merge-pages';
 export { blockInWords, pageChanges, type NameOf } from './changes';

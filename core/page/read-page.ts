@@ -6,7 +6,7 @@ import { nameSchema } from '../theme';
 import { cellProblem, isPictureAddress, type Cell } from '../table';
 import { PAGE_FORMAT, type Page } from './page';
 import { readRoom, readSpace, readWidth } from './placement';
-import { labelLanguages, words } from './visitor';
+import { languageCodes, languages, words } from '../languages';
 
 const id = string()
   .strict()
@@ -51,7 +51,10 @@ const visitorSchema = object({
   header: boolean().strict().required(),
   totals: boolean().strict().required(),
   address: boolean().strict().required(),
-  language: string().strict().required().oneOf(labelLanguages, 'Labels are ready in English, German, French, Spanish, Greek and Arabic.'),
+  language: string()
+    .strict()
+    .required()
+    .oneOf(languageCodes, `Labels are ready in ${new Intl.ListFormat('en').format(languages.map(({ inEnglish }) => inEnglish))}.`),
   wording: wordingSchema.required(),
 }).noUnknown();
 

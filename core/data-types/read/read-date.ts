@@ -1,4 +1,5 @@
 import type { DateOrder } from '../data-type';
+import { languages } from '../../languages';
 import { digitsOf } from './digits';
 
 /** Milliseconds since 1970 in a calendar without time zones: dates never shift by one. `parts` are the figures as they stood, if there were only figures. */
@@ -79,7 +80,7 @@ let months: ReadonlyMap<string, number> | undefined;
 function monthsByName(): ReadonlyMap<string, number> {
   if (months) return months;
   const found = new Map<string, number>();
-  for (const language of ['en', 'de', 'fr', 'es', 'el', 'ar'])
+  for (const { code: language } of languages)
     for (const style of ['long', 'short'] as const)
       for (const day of ['numeric', undefined] as const) {
         const format = new Intl.DateTimeFormat(language, { month: style, ...(day ? { day } : {}), timeZone: 'UTC' });
@@ -88,6 +89,6 @@ function monthsByName(): ReadonlyMap<string, number> {
           found.set(folded(name), month);
         }
       }
-  // English also writes the ninth month with four letters.
-  return (months = found.set('sept', 9));
+  for (const { months: others } of languages) for (const [name, month] of Object.entries(others)) found.set(folded(name), month);
+  return (months = found);
 }

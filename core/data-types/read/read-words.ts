@@ -1,7 +1,9 @@
-const YES = /^(?:yes|y|true|ja|wahr|oui|vrai|sí|si|verdadero|ναι|نعم|صحيح|✓|✔|☑|x)$/iu;
-const NO = /^(?:no|n|false|nein|falsch|non|faux|falso|όχι|οχι|لا|خطأ|✗|✘|✕|☐)$/iu;
+import { anyOf } from '../../languages';
 
-/** Reads yes or no in English, German, French, Spanish, Greek or Arabic, or as a tick or a cross. Undefined where it is neither. */
+const YES = new RegExp(`^(?:${anyOf(({ yes }) => yes)}|✓|✔|☑|x)$`, 'iu');
+const NO = new RegExp(`^(?:${anyOf(({ no }) => no)}|✗|✘|✕|☐)$`, 'iu');
+
+/** Reads yes or no in any of the languages, or as a tick or a cross. Undefined where it is neither. */
 export function readYesNo(typed: string): boolean | undefined {
   const text = typed.trim();
   return YES.test(text) ? true : NO.test(text) ? false : undefined;

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { MatCheckboxModule } from '@angular/material/checkbox';
-import { PLAIN_VISITOR, isRightToLeft, wordingOf, words, type LabelLanguage, type Visitor, type Word } from '../../../../core/page';
-import { languageNames } from '../controls/languages';
+import { languages, words, type LanguageCode, type Word } from '../../../../core/languages';
+import { PLAIN_VISITOR, isRightToLeft, wordingOf, type Visitor } from '../../../../core/page';
 
 /** What visitors can do with a placed table, and how it is said. */
 @Component({
@@ -46,7 +46,7 @@ export class VisitorForm {
   /** Names of the table's columns. */
   readonly columns = input<readonly string[]>([]);
   readonly changed = output<Visitor | null>();
-  protected readonly languages = languageNames;
+  protected readonly languages = languages;
   protected readonly words = words;
   protected readonly plain = PLAIN_VISITOR;
   protected readonly wrong = signal('');
@@ -80,7 +80,7 @@ export class VisitorForm {
     const others = this.visitor()?.unsorted.filter((each) => each !== name && this.columns().includes(each)) ?? [];
     this.put({ unsorted: on ? others : [...others, name] });
   }
-  protected language = (code: string): void => this.put({ language: code as LabelLanguage });
+  protected language = (code: string): void => this.put({ language: code as LanguageCode });
   /** A label in the person's own words; an empty one is the language's again. */
   protected word(name: Word, typed: string): void {
     const { [name]: _, ...others } = this.visitor()?.wording ?? {};

@@ -15,15 +15,15 @@ import {
   type TableKind,
 } from '../../../../../core/table';
 import { isLanguage } from '../../../../../core/data-types';
+import { languages } from '../../../../../core/languages';
 import type { KeptTheme } from '../../documents/api';
-import { languageNames } from '../../controls/languages';
 import { ColumnForm, type Asked } from './column-form';
 import { ColumnValues } from './column-values';
 
 const kindLabels: Readonly<Record<TableKind, string>> = { data: 'Data', pricing: 'Pricing', dashboard: 'Dashboard' };
 
 /** Languages that are offered; any other code can be typed. */
-const languages = [...languageNames, ['de-CH', 'Deutsch, Schweiz'], ['en-IN', 'English, India']] as const;
+const offered = [...languages.map(({ code, name }) => [code, name] as const), ['de-CH', 'Deutsch, Schweiz'], ['en-IN', 'English, India']] as const;
 
 /** What a table is made of beside its cells: header and footer, columns, caption, theme. */
 @Component({
@@ -101,7 +101,7 @@ export class Structure {
   protected note = (note: string): void =>
     this.change('set the text below', 'note', (table) => ({ ...table, note: note.slice(0, LIMITS.description) }));
   protected decimal = (mark: string): void => this.change('set the decimal mark', '', (table) => ({ ...table, decimal: mark as Table['decimal'] }));
-  protected readonly languages = languages;
+  protected readonly languages = offered;
   protected readonly noLanguage = signal('');
   protected language(field: HTMLInputElement): void {
     const code = field.value.trim();
