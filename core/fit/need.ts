@@ -13,6 +13,7 @@ import {
   type GridCell,
   type Mark,
   type Table,
+  roomOf,
 } from '../table';
 import { places, propertyOf, type PropertyName, type Slot, type ThemeView } from '../theme';
 import { linesOf, piecesOf } from './pieces';
@@ -127,7 +128,7 @@ export function needOf(view: ThemeView, table: Table, cell: GridCell, measure: M
     side === 'after' ? { before: 0, after: icon } : { before: icon, after: 0 },
     measure,
   );
-  const mark = dressed ? markOf(dressed.kind) * type.size : 0;
+  const mark = dressed ? roomOf(dressed.kind) * type.size : 0;
   const edges =
     toPx(value('padding-start'), type.size, page) + toPx(value('padding-end'), type.size, page) + widthIf(cellLines(view, table, cell).start);
   const least = isOneLine ? text.natural + mark : Math.max(text.least, icon, mark);
@@ -145,10 +146,6 @@ function isFromEdgeToEdge(view: ThemeView): boolean {
 }
 
 export const widthIf = (line: Line | undefined): number => (line !== undefined && isDrawn(line) ? line.width : 0);
-
-/** Widths of dressings' marks with the room beside them, in em. */
-const markOf = (kind: string): number =>
-  ({ rating: 5.25, meter: 5.25, status: 1, icon: 1.4, tag: 1.2, 'yes-no': 1, person: 2.1, button: 1.8 })[kind] ?? 0;
 
 /** Width of a cell's icon with the room beside it, in em. */
 function iconOf(view: ThemeView, slot: Slot): number {

@@ -1,2 +1,3 @@
 export { FILE_MOST } from './limits';
 export { encodings, quotes, separators } from './raw';
+export { sourceEndings } from './endings';

@@ -29,9 +29,6 @@ export interface Plain {
   readonly codes: readonly boolean[];
 }
 
-/** Formats that tables come in from. */
-export type SourceKind = 'separated' | 'workbook' | 'html' | 'json' | 'markdown';
-
 /** What a person may choose about a source; what is left out is found out. */
 export interface SourceOptions {
   readonly separator?: string;
@@ -51,13 +48,11 @@ export type Quote = keyof typeof quotes;
 export const encodings = ['utf-8', 'utf-16le', 'utf-16be', 'windows-1252'] as const;
 export type Encoding = (typeof encodings)[number];
 
-/** A source that was read, and how. */
-export interface Brought {
-  readonly kind: SourceKind;
+/** What a reader makes of a source, and how it read it. */
+export interface Read {
   readonly raw: Raw;
   /** Names of the source's sheets or tables, where it can have several. */
   readonly pieces: readonly string[];
-  readonly piece: number;
   /** How it was read, for those that have a choice. */
   readonly separator?: string;
   readonly quote?: Quote;
@@ -65,6 +60,9 @@ export interface Brought {
   readonly decimal?: '.' | ',';
   readonly range?: string;
 }
+
+/** Is told how much of a source has been read, from 0 to 1. */
+export type Progress = (share: number) => void;
 
 /** What separates cells, and what that is called. */
 export const separators = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' } as const;

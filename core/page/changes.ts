@@ -1,21 +1,14 @@
+import { everyBlock } from './blocks/blocks';
 import { textOf } from '../table';
-import { everyBlock } from './blocks';
-import type { Block, Page } from './page';
+import { blockName, type Block } from './blocks/kinds';
+import type { Page } from './page';
 
-const kinds: Readonly<Record<Block['kind'], string>> = {
-  heading: 'heading',
-  text: 'text',
-  table: 'table',
-  picture: 'picture',
-  spacer: 'room',
-  columns: 'columns',
-  section: 'section',
-};
+const kindOf = ({ kind }: Block): string => blockName(kind).toLowerCase();
 
 /** A block by its kind and the words that stand in it. */
 export function blockInWords(block: Block): string {
   const words = block.kind === 'heading' ? block.text : block.kind === 'text' ? textOf(block.text).slice(0, 40) : '';
-  return `The ${kinds[block.kind]}${words === '' ? '' : ` “${words}”`}`;
+  return `The ${kindOf(block)}${words === '' ? '' : ` “${words}”`}`;
 }
 
 /** What is called by what it shows: a heading's words, a table's name. */
@@ -34,10 +27,10 @@ export function pageChanges(from: Page, to: Page, nameOf: NameOf): readonly stri
   const after = new Set(everyBlock(to.blocks).map(({ id }) => id));
   for (const block of everyBlock(to.blocks)) {
     const old = before.get(block.id);
-    if (!old) said.push(`The ${kinds[block.kind]} “${nameOf(block)}” is new.`);
-    else if (differing(old, block).length > 0) said.push(`The ${kinds[block.kind]} “${nameOf(block)}” has another ${listed(differing(old, block))}.`);
+    if (!old) said.push(`The ${kindOf(block)} “${nameOf(block)}” is new.`);
+    else if (differing(old, block).length > 0) said.push(`The ${kindOf(block)} “${nameOf(block)}” has another ${listed(differing(old, block))}.`);
   }
-  for (const block of everyBlock(from.blocks)) if (!after.has(block.id)) said.push(`The ${kinds[block.kind]} “${nameOf(block)}” is gone.`);
+  for (const block of everyBlock(from.blocks)) if (!after.has(block.id)) said.push(`The ${kindOf(block)} “${nameOf(block)}” is gone.`);
   const stayed = (page: Page): string =>
     everyBlock(page.blocks)
       .filter(({ id }) => before.has(id) && after.has(id))

@@ -1,8 +1,9 @@
 import { array, object, string } from 'yup';
 import { bad, good, type Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
-import { mapBlocks, tablesOn } from './blocks';
-import type { Page, TableBlock } from './page';
+import { mapBlocks, tablesOn } from './blocks/blocks';
+import type { TableBlock } from './blocks/kinds';
+import type { Page } from './page';
 import { dressed, type Dress } from './reach';
 
 /** What is published anew. */

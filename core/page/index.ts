@@ -1,4 +1,5 @@
-export { PAGE_FORMAT, emptyPage, tableRef, themeRef, slugOf, type Block, type Column, type Page, type PageWeight, type TableBlock } from './page';
+export { PAGE_FORMAT, emptyPage, tableRef, themeRef, slugOf, type Page, type PageWeight } from './page';
+export { blockKinds, blockName, emptyBlock, type Block, type Column, type TableBlock } from './blocks/kinds';
 export { pageSchema, readPage, upgradePage } from './read-page';
 export { isBleed, placementCss, readRoom, readSpace, readWidth } from './placement';
 export { PLAIN_VISITOR, featuresOf, visitorFeatures, type VisitorFeature, isRightToLeft, wordingOf, type Visitor } from './visitor';
@@ -10,7 +11,6 @@ export {
   canStand,
   changeList,
   copyOf,
-  emptyBlock,
   everyBlock,
   mapBlocks,
   moveBlock,
@@ -21,4 +21,4 @@ export {
   takeOut,
   within,
   type ListPlace,
-} from './blocks';
+} from './blocks/blocks';

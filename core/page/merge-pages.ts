@@ -1,6 +1,7 @@
 import { mergeOrder, threeWayMerge, takeTheirs, type Conflict, type Merged } from '../edit';
-import { canStand, everyBlock, within, withWithin } from './blocks';
-import type { Block, Page } from './page';
+import { canStand, everyBlock, within, withWithin } from './blocks/blocks';
+import type { Block } from './blocks/kinds';
+import type { Page } from './page';
 
 /** A list in which blocks stand: the page's own, or one within a block. */
 type ListKey = string;

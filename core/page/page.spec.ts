@@ -16,7 +16,7 @@ describe('Reading a page document', () => {
   for (const [what, json, expected] of [
     ['an address with a slash', { ...page, slug: 'a/b' }, /lower-case letters, digits and single hyphens/],
     ['an address with capitals', { ...page, slug: 'Boats' }, /lower-case/],
-    ['an unknown kind of block', { ...page, blocks: [{ id: 'x', kind: 'movie' }] }, /heading, a text, a picture, a table/],
+    ['an unknown kind of block', { ...page, blocks: [{ id: 'x', kind: 'movie' }] }, /heading, a text, a table, a picture/],
     ['a block that is null', { ...page, blocks: [null] }, /.+/],
     ['two blocks of one id', { ...page, blocks: [page.blocks[0], page.blocks[0]] }, /same id/],
     ['a width that is none', { ...page, blocks: [{ ...page.blocks[1], width: 'huge' }] }, /“huge” is not a width/],

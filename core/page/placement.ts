@@ -1,6 +1,15 @@
 import { bad, good, type Outcome } from '../outcome';
 import { readValue } from '../theme';
-import type { TableBlock } from './page';
+
+/** Width of a placed table: as its content needs, the whole column, or a length. */
+export type PlacementWidth = string;
+export type PlacementAlign = 'start' | 'center' | 'end';
+/** How something stands in its column. */
+export interface Placing {
+  readonly width: PlacementWidth;
+  readonly align: PlacementAlign;
+  readonly room: string;
+}
 
 const nothing = { swatches: new Map(), scale: { base: 16, ratio: 1, steps: [] } };
 
@@ -36,7 +45,7 @@ export function readSpace(text: string): Outcome<string> {
 }
 
 /** Whether a placement goes from edge to edge of the page. */
-export const isBleed = ({ width }: Pick<TableBlock, 'width'>): boolean => width.trim().toLowerCase() === 'bleed';
+export const isBleed = ({ width }: Pick<Placing, 'width'>): boolean => width.trim().toLowerCase() === 'bleed';
 
 const css = (outcome: Outcome<string>): string => (outcome.ok ? outcome.value : 'auto');
 
@@ -44,7 +53,7 @@ const css = (outcome: Outcome<string>): string => (outcome.ok ? outcome.value : 
  * The styles of a placement's box and of its table. The box keeps the room around and never grows wider
  * than its column; the table sits in it by automatic margins (CSS 2.2, section 17.5.2).
  */
-export function placementCss({ width, align, room: typed }: Pick<TableBlock, 'width' | 'align' | 'room'>): {
+export function placementCss({ width, align, room: typed }: Placing): {
   readonly box: readonly (readonly [string, string])[];
   readonly table: readonly (readonly [string, string])[];
 } {

@@ -1,5 +1,6 @@
-import { mapBlocks, tablesOn } from './blocks';
-import type { Page, TableBlock } from './page';
+import { mapBlocks, tablesOn } from './blocks/blocks';
+import type { TableBlock } from './blocks/kinds';
+import type { Page } from './page';
 
 /** What a placement is dressed in: a theme, held at an edition or not. */
 export type Dress = Pick<TableBlock, 'theme' | 'held'>;

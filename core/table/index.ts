@@ -48,6 +48,7 @@ export {
   type Dressing,
   type DressingKind,
   type DressingSetting,
+  roomOf,
 } from './looks/dressing';
 export { exceptionReaches, kindOf, type Exception, type ExceptionKind } from './looks/exception';
 export { coloursOf, dressedIn, dressingOn, type Dressed } from './looks/dressed';

@@ -1,5 +1,5 @@
 import { good, type Outcome } from '../../outcome';
-import type { Brought } from '../raw';
+import type { Brought } from '../bring-in';
 import { readHtml } from './read-html';
 import { readSeparated } from './read-delimited';
 

@@ -1,16 +1,19 @@
-/** What a dressing makes of a value. */
+/** What a dressing makes of a value; `room` is what its mark takes of a line, with what parts it from a text, in em. */
 export const dressingKinds = [
-  { name: 'rating', label: 'Rating', hint: 'So many of so many shapes' },
-  { name: 'meter', label: 'Meter', hint: 'A bar, as long as its value' },
-  { name: 'status', label: 'Status mark', hint: 'A dot or an icon in the colour of its value, with its text' },
-  { name: 'tag', label: 'Tag', hint: 'Its text on a filled ground' },
-  { name: 'yes-no', label: 'Yes or no mark', hint: 'A tick or a stroke' },
-  { name: 'icon', label: 'Icon with text', hint: 'An icon beside its text' },
-  { name: 'picture', label: 'Picture', hint: 'The picture that it names' },
-  { name: 'button', label: 'Button', hint: 'A link in the shape of a button' },
-  { name: 'person', label: 'Person', hint: 'A round picture, or initials, and a name' },
+  { name: 'rating', label: 'Rating', hint: 'So many of so many shapes', room: 5.25 },
+  { name: 'meter', label: 'Meter', hint: 'A bar, as long as its value', room: 5.25 },
+  { name: 'status', label: 'Status mark', hint: 'A dot or an icon in the colour of its value, with its text', room: 1 },
+  { name: 'tag', label: 'Tag', hint: 'Its text on a filled ground', room: 1.2 },
+  { name: 'yes-no', label: 'Yes or no mark', hint: 'A tick or a stroke', room: 1 },
+  { name: 'icon', label: 'Icon with text', hint: 'An icon beside its text', room: 1.4 },
+  { name: 'picture', label: 'Picture', hint: 'The picture that it names', room: 0 },
+  { name: 'button', label: 'Button', hint: 'A link in the shape of a button', room: 1.8 },
+  { name: 'person', label: 'Person', hint: 'A round picture, or initials, and a name', room: 2.1 },
 ] as const;
 export type DressingKind = (typeof dressingKinds)[number]['name'];
+const rooms = new Map<DressingKind, number>(dressingKinds.map(({ name, room }) => [name, room]));
+/** Room that a kind's mark takes of a line, in em. */
+export const roomOf = (kind: DressingKind): number => rooms.get(kind) ?? 0;
 
 /** What of a dressing can be set, and for which kinds. */
 export const dressingSettings = [

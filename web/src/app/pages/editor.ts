@@ -27,6 +27,8 @@ import {
   canStand,
   copyOf,
   dressed,
+  blockKinds,
+  blockName,
   emptyBlock,
   everyBlock,
   mapBlocks,
@@ -65,7 +67,7 @@ import { PutElsewhere } from '../publishing/put-elsewhere';
 import { detailOf, verdictOf, type Seen } from './seen/page-verdict';
 import { Preview } from './seen/preview';
 import { BlockForm } from './blocks/block-form';
-import { blockKinds, kindNames, titleOf } from './blocks/block-names';
+import { titleOf } from './blocks/block-names';
 import { BlockOutline, type Moved } from './blocks/block-outline';
 import type { PageEditions } from './editions-dialog';
 import { HouseFindings } from './house/house-findings';
@@ -114,7 +116,7 @@ export class PageEditor implements OnInit {
   private readonly open = inject<OpenDocument<Page>>(OpenDocument);
   protected readonly page = this.open.document;
   protected readonly blockKinds = blockKinds;
-  protected readonly kindNames = kindNames;
+  protected readonly nameOfKind = blockName;
   protected readonly missing = this.open.missing;
   protected readonly tables = signal<readonly KeptTable[]>([]);
   protected readonly themes = signal<readonly KeptTheme[]>([]);
@@ -268,7 +270,7 @@ export class PageEditor implements OnInit {
   }
 
   protected readonly title = (block: Block): string => titleOf(block, this.tables());
-  protected readonly about = (block: Block): string => (block.kind === 'table' ? `Table in ${this.themeName(block)}` : kindNames[block.kind]);
+  protected readonly about = (block: Block): string => (block.kind === 'table' ? `Table in ${this.themeName(block)}` : blockName(block.kind));
   protected columnsOf(block: TableBlock): readonly string[] {
     const table = this.tables().find(({ id }) => id === block.table)?.document;
     return table ? columnNames(table) : [];

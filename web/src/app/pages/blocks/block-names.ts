@@ -2,18 +2,6 @@ import type { Block } from '../../../../../core/page';
 import { textOf } from '../../../../../core/table';
 import type { KeptTable } from '../../documents/api';
 
-/** The kinds of blocks in the order in which they are offered, with what they are called. */
-export const kindNames: Readonly<Record<Block['kind'], string>> = {
-  heading: 'Heading',
-  text: 'Text',
-  table: 'Table',
-  picture: 'Picture',
-  spacer: 'Room',
-  columns: 'Columns',
-  section: 'Section',
-};
-export const blockKinds = Object.keys(kindNames) as readonly Block['kind'][];
-
 /** What a block shows, short enough for a list. */
 export function titleOf(block: Block, tables: readonly KeptTable[]): string {
   switch (block.kind) {

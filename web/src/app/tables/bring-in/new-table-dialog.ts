@@ -3,7 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatProgressBarModule } from '@angular/material/progress-bar';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
-import { FILE_MOST, encodings, quotes, separators } from '../../../../../core/intake/choices';
+import { FILE_MOST, encodings, quotes, separators, sourceEndings } from '../../../../../core/intake/choices';
 import type { Below, Finding, FindingKind, SourceOptions } from '../../../../../core/intake';
 import { good, type Outcome } from '../../../../../core/outcome';
 import { LIMITS, emptyTable, previewOf, type Table, type TableHead } from '../../../../../core/table';
@@ -124,6 +124,7 @@ export class NewTableDialog {
   private readonly dialog = inject<MatDialogRef<NewTableDialog, NewTable>>(MatDialogRef);
   protected readonly limits = LIMITS;
   protected readonly most = FILE_MOST / 1_048_576;
+  protected readonly endings = sourceEndings.join(',');
   protected readonly encodings = encodings;
   protected readonly separators = Object.entries(separators);
   protected readonly quotes = Object.entries(quotes);

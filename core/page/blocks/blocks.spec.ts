@@ -1,6 +1,6 @@
-import { compilePage, writeCss, writeHtml } from '../compile';
-import { cellOf, type Cell } from '../table';
-import { dice } from '../tests/random';
+import { compilePage, writeCss, writeHtml } from '../../compile';
+import { cellOf, type Cell } from '../../table';
+import { dice } from '../../tests/random';
 import {
   canStand,
   copyOf,
@@ -15,7 +15,7 @@ import {
   takeOut,
   type Block,
   type Page,
-} from '.';
+} from '..';
 
 const text = (id: string, said: Cell = id): Block => ({ id, kind: 'text', text: said });
 const columns = (id: string, ...lists: readonly (readonly Block[])[]): Block => ({

@@ -1,4 +1,4 @@
-import type { Block, TableBlock } from './page';
+import type { Block, TableBlock } from './kinds';
 
 /** What stands in a block, in the order in which it is read: a list for each column, one for a section, none for others. */
 export function within(block: Block): readonly (readonly Block[])[] {
@@ -111,28 +111,3 @@ export function nudgeBlock(blocks: readonly Block[], id: string, by: -1 | 1): re
 
 /** A copy of a block under ids of its own. */
 export const copyOf = (block: Block, newId: () => string): Block => mapBlocks([block], (each) => ({ ...each, id: newId() }))[0] ?? block;
-
-/** A new block of a kind, with what a person would begin with. */
-export function emptyBlock(kind: Exclude<Block['kind'], 'table'>, id: string): Block {
-  switch (kind) {
-    case 'heading':
-      return { id, kind, level: 2, text: '' };
-    case 'text':
-      return { id, kind, text: '' };
-    case 'picture':
-      return { id, kind, src: '', alt: '', caption: '', width: 'content', align: 'start' };
-    case 'spacer':
-      return { id, kind, height: '2rem' };
-    case 'columns':
-      return {
-        id,
-        kind,
-        columns: [
-          { share: 2, blocks: [] },
-          { share: 1, blocks: [] },
-        ],
-      };
-    case 'section':
-      return { id, kind, fill: '#f2f0e9', ink: '', blocks: [] };
-  }
-}

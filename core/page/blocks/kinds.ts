@@ -1,0 +1,236 @@
+import { array, boolean, lazy, mixed, number, object, string, type AnySchema } from 'yup';
+import { parseColour } from '../../colour';
+import type { Outcome } from '../../outcome';
+import { cellProblem, isPictureAddress, type Cell } from '../../table';
+import { readRoom, readSpace, readWidth, type PlacementAlign, type PlacementWidth } from '../placement';
+import type { Visitor } from '../visitor';
+import { visitorSchema } from '../visitor-schema';
+
+/** What stands on a page, from top to bottom. Ids are unique on the page. */
+export type Block =
+  | { readonly id: string; readonly kind: 'heading'; readonly level: 2 | 3; readonly text: string }
+  /** A text, marked or not; an empty line begins a new paragraph. */
+  | { readonly id: string; readonly kind: 'text'; readonly text: Cell }
+  | {
+      readonly id: string;
+      readonly kind: 'picture';
+      /** Where it is: a picture that was brought in. Empty shows none. */
+      readonly src: string;
+      /** What it shows, for those who cannot see it; empty for one that only decorates. */
+      readonly alt: string;
+      readonly caption: string;
+      /** Width and height that the file has by itself, in px, for its place to be there before it is. */
+      readonly natural?: { readonly width: number; readonly height: number };
+      /** As a placement's. */
+      readonly width: PlacementWidth;
+      readonly align: PlacementAlign;
+    }
+  /** Room, a length. */
+  | { readonly id: string; readonly kind: 'spacer'; readonly height: string }
+  /** Blocks side by side, below each other where there is too little room. */
+  | { readonly id: string; readonly kind: 'columns'; readonly columns: readonly Column[] }
+  /** Blocks on a ground of their own. */
+  | { readonly id: string; readonly kind: 'section'; readonly fill: string; readonly ink: string; readonly blocks: readonly Block[] }
+  | {
+      readonly id: string;
+      readonly kind: 'table';
+      /** Ids of the table and of the theme that dresses it; without a theme of its own, it takes the one that reaches it. */
+      readonly table: string;
+      readonly theme: string;
+      /** Number of the table's edition at which it stays; without one, it follows the newest. */
+      readonly heldTable?: number;
+      /** How far its theme goes beyond it: to what on this page, or on the whole site, has no theme of its own. */
+      readonly reach?: 'page' | 'site';
+      /** Whether it stands in a shadow root of its own, which the house stylesheet cannot enter. */
+      readonly isolated?: boolean;
+      /** Number of the theme's edition at which it stays; without one, it follows the newest. */
+      readonly held?: number;
+      /** Whether its table's caption is left out; it is heard all the same. */
+      readonly bare?: boolean;
+      /** `content`, `fill`, `bleed` for the window's whole width, or a length as in `32rem`. */
+      readonly width: PlacementWidth;
+      readonly align: PlacementAlign;
+      /** Room around: `24px 0`, sides as in CSS, px, em or rem. */
+      readonly room: string;
+      /** What visitors can do with it; null for nothing but reading. */
+      readonly visitor: Visitor | null;
+    };
+/** One of the columns of a block: how much of the width it takes beside the others, and what stands in it. */
+export interface Column {
+  readonly share: number;
+  readonly blocks: readonly Block[];
+}
+export type TableBlock = Extract<Block, { kind: 'table' }>;
+
+interface BlockKind<K extends Block['kind']> {
+  /** What it is called where one is added, and within a sentence. */
+  readonly name: string;
+  readonly one: string;
+  /** What a person would begin with; a placement begins with its table. */
+  readonly empty: K extends 'table' ? null : Omit<Extract<Block, { kind: K }>, 'id' | 'kind'>;
+}
+
+/** The kinds of blocks in the order in which they are offered. */
+const rows: { readonly [K in Block['kind']]: BlockKind<K> } = {
+  heading: { name: 'Heading', one: 'a heading', empty: { level: 2, text: '' } },
+  text: { name: 'Text', one: 'a text', empty: { text: '' } },
+  table: { name: 'Table', one: 'a table', empty: null },
+  picture: {
+    name: 'Picture',
+    one: 'a picture',
+    empty: { src: '', alt: '', caption: '', width: 'content', align: 'start' },
+  },
+  spacer: { name: 'Room', one: 'room', empty: { height: '2rem' } },
+  columns: {
+    name: 'Columns',
+    one: 'columns',
+    empty: {
+      columns: [
+        { share: 2, blocks: [] },
+        { share: 1, blocks: [] },
+      ],
+    },
+  },
+  section: { name: 'Section', one: 'a section', empty: { fill: '#f2f0e9', ink: '', blocks: [] } },
+};
+export const blockKinds = Object.keys(rows) as readonly Block['kind'][];
+export const blockName = (kind: Block['kind']): string => rows[kind].name;
+/** A new block of a kind, with what a person would begin with. */
+export const emptyBlock = (kind: Exclude<Block['kind'], 'table'>, id: string): Block => ({ id, kind, ...rows[kind].empty }) as Block;
+
+const id = string()
+  .strict()
+  .required('A block needs an id.')
+  .matches(/^[\w-]{1,60}$/, 'A block’s id is made of letters, digits and hyphens.');
+const says = (outcome: Outcome<unknown>): string | undefined => (outcome.ok ? undefined : outcome.problems[0]?.say);
+
+const widthText = string()
+  .strict()
+  .required()
+  .max(40)
+  .test('width', (text, context) => {
+    const say = says(readWidth(text ?? ''));
+    return say === undefined || context.createError({ message: say });
+  });
+const align = string().strict().required().oneOf(['start', 'center', 'end'], 'A table sits at the start, the center or the end.');
+const colourText = string()
+  .strict()
+  .defined()
+  .max(100)
+  .test('colour', 'Write a colour such as #f4f1ea or teal, or nothing for none.', (text) => text === '' || parseColour(text ?? '') !== undefined);
+const SIDES = 'A picture’s natural sides are from 1 to 100,000 px.';
+const side = number().strict().required().integer().min(1, SIDES).max(100_000, SIDES);
+/** What nothing else stands in. */
+const leaves: { readonly [K in Exclude<Block['kind'], 'columns' | 'section'>]: AnySchema } = {
+  heading: object({
+    id,
+    kind: string().strict().required(),
+    level: number().strict().required().oneOf([2, 3], 'A heading’s level is 2 or 3.'),
+    text: string().strict().defined().max(300, 'A heading has at most 300 characters.'),
+  }).noUnknown(),
+  text: object({
+    id,
+    kind: string().strict().required(),
+    text: mixed<Cell>()
+      .defined('The text is missing; it may be empty.')
+      .test('text', (text, context) => {
+        const say = typeof text === 'string' ? (text.length > 20_000 ? 'A text has at most 20,000 characters.' : undefined) : cellProblem(text);
+        return say === undefined || context.createError({ message: say });
+      }),
+  }).noUnknown(),
+  picture: object({
+    id,
+    kind: string().strict().required(),
+    src: string()
+      .strict()
+      .defined()
+      .max(300)
+      .test('src', 'A picture is one that was brought in, on this server.', (src) => src === '' || isPictureAddress(src ?? '')),
+    alt: string().strict().defined().max(500, 'What a picture shows is said in at most 500 characters.'),
+    caption: string().strict().defined().max(500, 'A picture’s caption has at most 500 characters.'),
+    natural: object({ width: side, height: side }).noUnknown().optional().default(undefined),
+    width: widthText,
+    align,
+  }).noUnknown(),
+  spacer: object({
+    id,
+    kind: string().strict().required(),
+    height: string()
+      .strict()
+      .required()
+      .max(40)
+      .test('height', (text, context) => {
+        const say = says(readSpace(text ?? ''));
+        return say === undefined || context.createError({ message: say });
+      }),
+  }).noUnknown(),
+  table: object({
+    id,
+    kind: string().strict().required(),
+    table: string().strict().defined().max(100),
+    theme: string().strict().defined().max(100),
+    held: number().strict().integer('An edition’s number is a whole one.').min(1, 'Editions are counted from 1.').optional().default(undefined),
+    heldTable: number().strict().integer('An edition’s number is a whole one.').min(1, 'Editions are counted from 1.').optional().default(undefined),
+    reach: string().strict().oneOf(['page', 'site'], 'A theme reaches its own table, the page or the site.').optional(),
+    isolated: boolean().strict().optional(),
+    bare: boolean().strict().optional(),
+    width: widthText,
+    align,
+    room: string()
+      .strict()
+      .required()
+      .max(80)
+      .test('room', (text, context) => {
+        const say = says(readRoom(text ?? ''));
+        return say === undefined || context.createError({ message: say });
+      }),
+    visitor: visitorSchema.nullable().defined().default(undefined),
+  }).noUnknown(),
+};
+
+type Kinds = Readonly<Record<string, AnySchema>>;
+/** Blocks of some kinds. Each is looked at by its own kind's schema. */
+const blocksOf = (kinds: Kinds, most: number): AnySchema =>
+  array()
+    .strict()
+    .required('The blocks are missing.')
+    .of(
+      lazy((block: unknown) => {
+        const kind = (block as { kind?: unknown } | null | undefined)?.kind;
+        const known = typeof kind === 'string' && Object.hasOwn(kinds, kind) ? kinds[kind] : undefined;
+        return known ?? object({ kind: string().strict().required('A block says its kind.').oneOf(Object.keys(kinds), unknownKind(kind, kinds)) });
+      }) as never,
+    )
+    .max(most, `At most ${most} blocks stand here.`);
+
+const unknownKind = (kind: unknown, kinds: Kinds): string =>
+  typeof kind === 'string' && Object.hasOwn(allKinds, kind)
+    ? `A block of the kind ${kind} cannot stand in another of ${Object.hasOwn(kinds, 'columns') ? 'sections' : 'columns'}.`
+    : `A block is ${new Intl.ListFormat('en-GB', { type: 'disjunction' }).format(blockKinds.map((each) => rows[each].one))}.`;
+
+const columns = object({
+  id,
+  kind: string().strict().required(),
+  columns: array()
+    .strict()
+    .required('The columns are missing.')
+    .min(1, 'There is at least one column.')
+    .max(4, 'There are at most four columns side by side.')
+    .of(
+      object({
+        share: number().strict().required().min(1, 'A column’s share is from 1 to 12.').max(12, 'A column’s share is from 1 to 12.'),
+        blocks: blocksOf(leaves, 200),
+      }).noUnknown() as never,
+    ),
+}).noUnknown();
+/** Columns do not stand in columns, nor sections in anything, so that a page is never deeper than it can be read. */
+const section = object({
+  id,
+  kind: string().strict().required(),
+  fill: colourText,
+  ink: colourText,
+  blocks: blocksOf({ ...leaves, columns }, 200),
+}).noUnknown();
+const allKinds: { readonly [K in Block['kind']]: AnySchema } = { ...leaves, columns, section };
+/** The blocks of a page, as they come from anywhere. */
+export const blocksSchema = blocksOf(allKinds, 500);
