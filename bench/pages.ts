@@ -3,12 +3,14 @@ import { once } from 'node:events';
 import type { AddressInfo } from 'node:net';
 import compression from 'compression';
 import express from 'express';
+import { emptyPage } from '../core/page';
 import { setColumns, tableOf, type Table } from '../core/table';
 import { devTools, openBrowser } from '../e2e/tools/driver';
 import { startApp } from '../e2e/tools/server';
 import { kB, ms, quantile, say } from './figures';
 
 const ROWS = 1000;
+const LARGE = 100_000;
 const PLACEMENTS = 300;
 const AT_ONCE = 16;
 const SECONDS = 4;
@@ -27,6 +29,7 @@ export async function benchPages(): Promise<void> {
     await served(app.url, 'night-boats');
     await painted(app.url);
     await followed(app.url);
+    await besideLarge(app.url);
   } finally {
     await app.kill();
   }
@@ -236,4 +239,31 @@ async function followed(url: string): Promise<void> {
   begun = performance.now();
   await send(`${url}/api/themes/ticket-stub/editions`, 'POST', { hold });
   say('the same published in one transaction, with 50 pages held', ms(performance.now() - begun));
+}
+
+/** A page that is asked for again and again, by itself and while a page of 100,000 rows is compiled for the first time. */
+async function besideLarge(url: string): Promise<void> {
+  const rows = Array.from({ length: LARGE }, (_, r) => Array.from({ length: 10 }, (_, c) => (r === 0 ? `Column ${c}` : String((r * 7919 * (c + 1)) % 9973))));
+  const table = await send(`${url}/api/tables`, 'POST', tableOf('Large', rows));
+  const [theme] = (await (await fetch(`${url}/api/themes`)).json()) as readonly { readonly id: string }[];
+  const block = { id: 'a', kind: 'table', table: table['id'], theme: theme?.id, width: 'fill', align: 'start', room: '0', visitor: null };
+  const page = await send(`${url}/api/pages`, 'POST', { ...emptyPage('Large', 'large'), blocks: [block] });
+  await send(`${url}/api/pages/${String(page['id'])}/publish`, 'POST');
+  const timed = async (path: string): Promise<number> => {
+    const started = performance.now();
+    await (await fetch(`${url}${path}`)).arrayBuffer();
+    return performance.now() - started;
+  };
+  await timed('/site/night-boats');
+  const alone: number[] = [];
+  for (let i = 0; i < 1000; i++) alone.push(await timed('/site/night-boats'));
+  let isDone = false;
+  const large = timed('/site/large').finally(() => (isDone = true));
+  const beside: number[] = [];
+  while (!isDone) beside.push(await timed('/site/night-boats'));
+  const [idle, busy] = [alone, beside].map((each) => quantile(each, 0.95));
+  say(
+    `a small live page by itself and while one of ${LARGE.toLocaleString('en')} rows is compiled (${ms(await large)}): 95th percentiles, longest; ratio (at most 2)`,
+    `${ms(idle ?? NaN)}, ${ms(busy ?? NaN)}, ${ms(Math.max(...beside))}; ${((busy ?? NaN) / (idle ?? NaN)).toFixed(2)}`,
+  );
 }

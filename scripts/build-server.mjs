@@ -1,9 +1,11 @@
 import { build } from 'esbuild';
 import { buildRuntime } from './build-runtime.mjs';
 
+// The server, and the threads in which it compiles.
 await build({
-  entryPoints: ['server/main.ts'],
-  outfile: 'dist/server/main.mjs',
+  entryPoints: { main: 'server/main.ts', compiling: 'server/compiling/thread.ts' },
+  outdir: 'dist/server',
+  outExtension: { '.js': '.mjs' },
   bundle: true,
   platform: 'node',
   target: 'node20',

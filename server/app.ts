@@ -3,6 +3,7 @@ import express, { type ErrorRequestHandler, type Express } from 'express';
 import { Views, starterBases } from '../core/theme';
 import { changesOf } from './changes/changes';
 import { changeRoutes } from './changes/routes';
+import { CompilePool } from './compiling/pool';
 import type { Database } from './database/database';
 import { HouseStore } from './house/queries';
 import { houseRoutes } from './house/routes';
@@ -76,7 +77,7 @@ export function createApp({ database, web, neighbour, log }: AppDependencies): E
     await database.query('select 1');
     response.json({ ok: true });
   });
-  const options = { database, pages, themes, house, views, siteName: SITE_NAME, log };
+  const options = { database, pages, themes, house, views, siteName: SITE_NAME, compiling: new CompilePool(), log };
   const site = new Site(options);
   app.use('/site', siteRoutes(site, options));
   app.use('/elsewhere', elsewhereRoutes(new LivePlacements(site, options), media));

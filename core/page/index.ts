@@ -12,6 +12,7 @@ export {
   changeList,
   copyOf,
   everyBlock,
+  featuresOn,
   mapBlocks,
   moveBlock,
   nudgeBlock,

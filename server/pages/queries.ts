@@ -10,7 +10,8 @@ import type { ThemeStore } from '../themes/queries';
 
 export interface LivePage {
   readonly page: Page;
-  readonly tables: ReadonlyMap<string, Table>;
+  /** Documents of tables as JSON text, by what placements name: whoever compiles them reads them. */
+  readonly tables: ReadonlyMap<string, string>;
   readonly publishedAt: string;
 }
 
@@ -222,15 +223,12 @@ export class PageStore extends DocumentStore<Page> {
     );
     if (!row) return undefined;
     const placed = tablesOn(row.document);
-    const newest = await this.tables.newestNumbers(placed.map(({ table }) => table));
-    const tables = new Map<string, Table>();
+    const editions = await this.tables.editionTexts(placed.map(({ table, heldTable }) => ({ id: table, held: heldTable })));
+    const tables = new Map<string, string>();
     for (const block of placed) {
-      const ref = tableRef(block);
-      if (tables.has(ref)) continue;
-      const held = block.heldTable === undefined ? undefined : await this.tables.edition(block.table, block.heldTable);
-      // An edition that is gone gives way to the newest.
-      const found = held ?? (await this.tables.edition(block.table, newest.get(block.table) ?? 0)) ?? row.tables[block.table];
-      if (found) tables.set(ref, found);
+      const own = Object.hasOwn(row.tables, block.table) ? JSON.stringify(row.tables[block.table]) : undefined;
+      const found = editions.get(block.table, block.heldTable) ?? own;
+      if (found !== undefined) tables.set(tableRef(block), found);
     }
     return { page: row.document, tables, publishedAt: new Date(row.published_at).toISOString() };
   }

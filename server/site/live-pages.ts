@@ -1,9 +1,7 @@
-import { compilePage, writeCss, writeHtml, type MenuItem } from '../../core/compile';
-import { judge, NOTHING_JUDGED, ROWS_TO_JUDGE, settled } from '../../core/house';
-import type { Page, VisitorFeature } from '../../core/page';
-import { previewOf } from '../../core/table';
-import { Kept } from './kept';
-import { served, versioned, type Served } from './served';
+import type { MenuItem } from '../../core/compile';
+import { dressed, featuresOn, type Page, type VisitorFeature } from '../../core/page';
+import { Kept, type Made } from './kept';
+import { versioned, type Served } from './served';
 import type { Site, SiteOptions } from './site';
 
 export interface LivePageFiles {
@@ -28,10 +26,11 @@ export class LivePages {
   constructor(
     private readonly site: Site,
     private readonly options: SiteOptions,
-    private readonly runtime: (features: readonly VisitorFeature[]) => { readonly address: string; readonly script: Served },
+    /** Address of the script for pages with some features, with its version. */
+    private readonly script: (features: readonly VisitorFeature[]) => string,
   ) {
     this.kept = new Kept((slug) => this.compile(slug), options.log);
-    site.whenPublished(() => this.kept.forget());
+    site.keepFresh(this.kept);
   }
 
   /** The page at an address, or undefined where none is live. */
@@ -39,28 +38,22 @@ export class LivePages {
     return this.kept.get(slug);
   }
 
-  private async compile(slug: string): Promise<LivePageFiles | undefined> {
+  private async compile(slug: string): Promise<Made<LivePageFiles> | undefined> {
     const live = await this.options.pages.atAddress(slug);
     if (!live) return undefined;
-    const { all, ...input } = await this.site.inputOf(live);
-    const menu = menuOf(all, slug);
+    const { parts, all, of } = await this.site.partsOf(live);
     const house = await this.site.house();
-    const address = `/site/${encodeURIComponent(slug)}.css`;
-    const options = {
-      stylesheet: address,
-      house: versioned('/site/-house.css', house.css),
-      runtime: (features: readonly VisitorFeature[]) => {
-        const { address: at, script } = this.runtime(features);
-        return versioned(at, script);
-      },
+    const features = featuresOn(dressed(live.page, parts.site));
+    const value = await this.options.compiling.run({
+      kind: 'page',
+      ...parts,
+      menu: menuOf(all, slug),
       siteName: this.options.siteName,
-    };
-    const compiled = compilePage({ ...input, menu }, options);
-    // A few rows are enough to see what a house stylesheet does to a long table.
-    const short = new Map([...live.tables].map(([id, table]) => [id, previewOf(table, ROWS_TO_JUDGE)]));
-    const judgement = house.sheet ? judge(compilePage({ ...input, tables: short, menu }, options), house.sheet) : NOTHING_JUDGED;
-    const css = served(writeCss(settled(compiled, judgement, live.page), 'compact'));
-    const html = writeHtml(compiled.html).replaceAll(`href="${address}"`, `href="${versioned(address, css)}"`);
-    return { html: served(`<!doctype html>\n${html}\n`), css };
+      address: `/site/${encodeURIComponent(slug)}.css`,
+      house: versioned('/site/-house.css', house.css),
+      houseCss: house.text,
+      script: features ? this.script(features) : '',
+    });
+    return value && { value, of };
   }
 }

@@ -6,7 +6,7 @@ import { visitorFeatures, type VisitorFeature } from '../../core/page';
 import { Refusal } from '../problems';
 import { projectRoot } from '../project-root';
 import { LivePages } from './live-pages';
-import { answer, served, type Served } from './served';
+import { answer, served, versioned, type Served } from './served';
 import type { Site, SiteOptions } from './site';
 
 const runtimeFolder = path.join(projectRoot(), 'dist/runtime/table');
@@ -27,11 +27,10 @@ export function siteRoutes(site: Site, options: SiteOptions): Router {
     scripts.set(name, script);
     return script;
   };
-  const runtime = (features: readonly VisitorFeature[]): { readonly address: string; readonly script: Served } => {
+  const live = new LivePages(site, options, (features) => {
     const name = nameOf(features);
-    return { address: `/site/table/${name}.js`, script: scriptOf(name) };
-  };
-  const live = new LivePages(site, options, runtime);
+    return versioned(`/site/table/${name}.js`, scriptOf(name));
+  });
   router.use((_request, response, next) => {
     response.set(
       'Content-Security-Policy',

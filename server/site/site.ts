@@ -1,12 +1,15 @@
-import { heldKey, type KeyedView, type PageInput } from '../../core/compile';
-import { cssOf, readHouse, type HouseSheet } from '../../core/house';
+import { heldKey } from '../../core/compile';
+import { cssOf, readHouse } from '../../core/house';
 import { dressed, siteDress, tablesOn, themeRef, type Page, type TableBlock } from '../../core/page';
 import type { Views } from '../../core/theme';
 import { changesOf } from '../changes/changes';
+import type { Parts } from '../compiling/job';
+import type { CompilePool } from '../compiling/pool';
 import type { Database } from '../database/database';
 import type { HouseStore } from '../house/queries';
 import type { LivePage, PageStore } from '../pages/queries';
 import type { ThemeStore } from '../themes/queries';
+import type { Kept } from './kept';
 import { served, type Served } from './served';
 
 export interface SiteOptions {
@@ -16,56 +19,74 @@ export interface SiteOptions {
   readonly house: HouseStore;
   readonly views: Views;
   readonly siteName: string;
+  readonly compiling: CompilePool;
   /** Is told of errors. */
   readonly log: (message: string) => void;
 }
 
+/** The house stylesheet: its text as it is kept, and as pages carry it. */
+interface HouseFiles {
+  readonly text: string;
+  readonly css: Served;
+}
+
+/** What a live page is compiled from, every live page, and `kind/id` of the themes and tables on it. */
+interface LiveParts {
+  readonly parts: Parts;
+  readonly all: readonly Page[];
+  readonly of: ReadonlySet<string>;
+}
+
 /** What live pages are made of. */
 export class Site {
-  private houseKept: Promise<{ readonly sheet: HouseSheet | undefined; readonly css: Served }> | undefined;
+  private houseKept: Promise<HouseFiles> | undefined;
 
   constructor(private readonly options: SiteOptions) {
-    this.whenPublished((kind) => {
-      if (kind === 'house') this.houseKept = undefined;
+    changesOf(options.database).listen(({ kind, what }) => {
+      if (what === 'published' && kind === 'house') this.houseKept = undefined;
     });
   }
 
-  /** Calls `then` whenever something that live pages are made of has changed. */
-  whenPublished(then: (kind: string) => void): void {
-    changesOf(this.options.database).listen(({ kind, what }) => {
-      if (what === 'published') then(kind);
+  /**
+   * Has what is kept forget what a publish touches: a theme's or a table's, what it stands in; a page's, everything, since menus and
+   * what reaches other pages hang on it, and so does the house stylesheet.
+   */
+  keepFresh(kept: Kept<unknown>): void {
+    changesOf(this.options.database).listen(({ kind, id, what }) => {
+      if (what === 'published') kept.forget(kind === 'theme' || kind === 'table' ? `${kind}/${id}` : undefined);
     });
   }
 
   /** The house stylesheet as pages carry it. */
-  house(): Promise<{ readonly sheet: HouseSheet | undefined; readonly css: Served }> {
+  house(): Promise<HouseFiles> {
     return (this.houseKept ??= this.options.house.get().then(({ document }) => {
-      const read = readHouse(cssOf(document));
-      return { sheet: read.ok ? read.value : undefined, css: served(read.ok ? read.value.css : '') };
+      const text = cssOf(document);
+      const read = readHouse(text);
+      return { text, css: served(read.ok ? read.value.css : '') };
     }));
   }
 
-  /** A live page with its themes, and with what reaches it from others. */
-  async inputOf({ page, tables }: LivePage): Promise<PageInput & { readonly all: readonly Page[] }> {
+  /** What a live page is compiled from: with its themes, and with what reaches it from others. */
+  async partsOf({ page, tables }: LivePage): Promise<LiveParts> {
     const all = await this.options.pages.livePages();
     const site = siteDress(all);
-    return { page, tables, site, all, themes: await this.themesOf(tablesOn(dressed(page, site))) };
+    const placed = tablesOn(dressed(page, site));
+    const of = new Set(placed.flatMap(({ theme, table }) => [`theme/${theme}`, `table/${table}`]));
+    return { parts: { page, tables: [...tables], site, themes: await this.themesOf(placed) }, all, of };
   }
 
   /** Each placement's theme: its newest edition, or the one at which it is held, under a class of its own. One that is gone gives way to the newest. */
-  private async themesOf(placed: readonly TableBlock[]): Promise<PageInput['themes']> {
+  private async themesOf(placed: readonly TableBlock[]): Promise<Parts['themes']> {
     const { themes, views } = this.options;
     const newest = new Map((await themes.newest([...new Set(placed.map(({ theme }) => theme))])).map((each) => [each.id, each]));
-    const found = new Map<string, KeyedView>();
+    const found = new Map<string, Parts['themes'][number][1]>();
     for (const block of placed) {
       const now = newest.get(block.theme);
-      const held = now && block.held !== undefined ? await themes.edition(block.theme, block.held) : undefined;
-      if (now)
-        found.set(
-          themeRef(block),
-          held ? { key: heldKey(now.key, block.held ?? 0), view: views.of(held) } : { key: now.key, view: views.of(now.theme) },
-        );
+      if (!now || found.has(themeRef(block))) continue;
+      const held = block.held === undefined ? undefined : await themes.edition(block.theme, block.held);
+      const key = held ? heldKey(now.key, block.held ?? 0) : now.key;
+      found.set(themeRef(block), { key, chain: views.of(held ?? now.theme).chain });
     }
-    return found;
+    return [...found];
   }
 }

@@ -224,6 +224,31 @@ export class TableStore extends DocumentStore<Table> {
     return row?.document;
   }
 
+  /**
+   * Editions of tables as JSON text, by a table's id and the number at which it is held; one that is gone gives way to the newest,
+   * and a table without editions has none. As many queries for one table as for many.
+   */
+  async editionTexts(
+    wanted: readonly { readonly id: string; readonly held: number | undefined }[],
+  ): Promise<{ readonly get: (id: string, held: number | undefined) => string | undefined }> {
+    const newest = await this.newestNumbers(wanted.map(({ id }) => id));
+    const texts = new Map<string, string>();
+    const read = async (asked: readonly { readonly id: string; readonly number: number | undefined }[]): Promise<void> => {
+      const there = asked.flatMap(({ id, number }) => (number === undefined ? [] : [{ id, number }]));
+      if (there.length === 0) return;
+      const rows = await this.database.query<{ table_id: string; number: number; json: string }>(
+        `select table_id, number, document::text as json from table_editions
+         where (table_id, number) in (select * from unnest($1::text[], $2::int[]))`,
+        [there.map(({ id }) => id), there.map(({ number }) => number)],
+      );
+      for (const { table_id, number, json } of rows) texts.set(`${table_id}@${number}`, json);
+    };
+    const at = (id: string, number: number | undefined): string | undefined => (number === undefined ? undefined : texts.get(`${id}@${number}`));
+    await read(wanted.map(({ id, held }) => ({ id, number: held ?? newest.get(id) })));
+    await read(wanted.filter(({ id, held }) => at(id, held ?? newest.get(id)) === undefined).map(({ id }) => ({ id, number: newest.get(id) })));
+    return { get: (id, held) => at(id, held) ?? at(id, newest.get(id)) };
+  }
+
   /** Numbers of the newest editions, of each of these tables that has one. */
   async newestNumbers(ids: readonly string[], queries: Queries = this.database): Promise<ReadonlyMap<string, number>> {
     const rows = await queries.query<{ table_id: string; number: number }>(

@@ -1,4 +1,4 @@
-import { dressed, everyBlock, featuresOf, isBleed, tableRef, tablesOn, themeRef, wordingOf } from '../../page';
+import { dressed, everyBlock, featuresOn, isBleed, tableRef, tablesOn, themeRef, wordingOf } from '../../page';
 import { gridOf, shownText, textOf as textOfCell } from '../../table';
 import { besideIn } from '../sheet/beside';
 import { blockNodes, blockRules } from './block-html';
@@ -20,7 +20,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
   const placeOf = ({ id }: { readonly id: string }): string => `${options.mark ?? ''}${places.get(id) ?? 0}`;
   const tables = tablesOn(page);
   const themeSheets = themesIn(input);
-  const isVisited = tables.some(({ visitor }) => visitor !== null);
+  const features = featuresOn(page);
   const blocks = page.blocks.flatMap((block) =>
     blockNodes(block, { placeOf, placement: (table) => placementNodes(table, placeOf(table), input, options) }),
   );
@@ -32,7 +32,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
     ...(page.wide ? [rule('body.zp-wide,body.zp-wide>#content', ['max-width', 'none'])] : []),
     ...page.blocks.flatMap((block) => blockRules(block, { placeOf })),
     ...frameRules,
-    ...(isVisited ? visitorRules : []),
+    ...(features ? visitorRules : []),
     ...themeSheets,
     ...tables.flatMap((block) => placementRules(placeOf(block), block, input.tables.get(tableRef(block)), themes.get(themeRef(block))?.view)),
   ];
@@ -49,9 +49,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
       ...(options.house === undefined ? [] : [element('link', { rel: 'stylesheet', href: options.house })]),
       element('link', { rel: 'stylesheet', href: options.stylesheet }),
       // Before anything is painted: the bars that it shows would push down what stands below them.
-      ...(options.runtime !== undefined && isVisited
-        ? [element('script', { src: options.runtime(featuresOf(tables.flatMap(({ visitor }) => visitor ?? []))), defer: '', blocking: 'render' })]
-        : []),
+      ...(options.runtime !== undefined && features ? [element('script', { src: options.runtime(features), defer: '', blocking: 'render' })] : []),
     ),
     element(
       'body',

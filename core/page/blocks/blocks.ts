@@ -1,3 +1,4 @@
+import { featuresOf, type VisitorFeature } from '../visitor';
 import type { Block, TableBlock } from './kinds';
 
 /** What stands in a block, in the order in which it is read: a list for each column, one for a section, none for others. */
@@ -12,6 +13,12 @@ export const everyBlock = (blocks: readonly Block[]): readonly Block[] => blocks
 /** Every placement of a page. */
 export const tablesOn = ({ blocks }: { readonly blocks: readonly Block[] }): readonly TableBlock[] =>
   everyBlock(blocks).filter((block) => block.kind === 'table');
+
+/** What the visitors of a page have on at least one of its tables; undefined where they can do nothing with any. */
+export function featuresOn(page: { readonly blocks: readonly Block[] }): readonly VisitorFeature[] | undefined {
+  const visitors = tablesOn(page).flatMap(({ visitor }) => visitor ?? []);
+  return visitors.length === 0 ? undefined : featuresOf(visitors);
+}
 
 /** A block with other lists in it, in the place of those that it has. */
 export function withWithin(block: Block, lists: readonly (readonly Block[])[]): Block {
