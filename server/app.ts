@@ -50,7 +50,7 @@ export function createStores(database: Database): Stores {
 const SITE_NAME = 'The practice site';
 
 /** Most that a request may send. */
-export const BODY_MOST = '16mb';
+const BODY_MOST = '16mb';
 
 /** The whole server as a value: nothing listens and nothing is read until it is asked. */
 export function createApp({ database, web, neighbour, log }: AppDependencies): Express {

@@ -3,7 +3,7 @@ export { turnedElements } from './markup/table-html';
 export { boxed, classesOf, framedTable, ownClasses, tableElement, tableRules, unseenDigits, type TableHtmlOptions } from './markup/table-html';
 export { compilePage } from './page/page-html';
 export { compileElsewhere, type Elsewhere } from './page/elsewhere-html';
-export { allowance, ELSEWHERE_SCRIPT, elsewhereAddress, readElementName, snippet, type Snippet, type SnippetForm } from './page/snippet';
+export { allowance, elsewhereAddress, readElementName, snippet, type Snippet, type SnippetForm } from './page/snippet';
 export { heldKey, type KeyedView, type CompiledPage, type MenuItem, type PageInput, type PageOptions, type Placed } from './page/page-input';
 export { familyOf } from './sheet/families';
 export { NO_MORE, weighed, type Weight } from './sheet/weighed';

@@ -23,7 +23,7 @@ export const cssOf = ({ manner, css }: House): string => mannerOf(manner)?.css ?
 /** What it is called. */
 export const nameOf = ({ manner, name }: House): string => mannerOf(manner)?.label ?? name;
 
-export const houseSchema = object({
+const houseSchema = object({
   format: string()
     .strict()
     .required('The document says no format.')

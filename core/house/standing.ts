@@ -19,8 +19,7 @@ const same = (a: Weight, b: Weight): boolean => a.ids === b.ids && a.classes ===
 const plural = (count: number, one: string, many: string): string => (count === 1 ? `one ${one}` : `${count} ${many}`);
 
 /** What a weight is called that is added to what rules weigh anyway. */
-export const moreInWords = ({ ids, classes }: Weight): string =>
-  ids + classes === 0 ? 'no more than usual' : `${weightInWords([ids, classes, 0])} more`;
+const moreInWords = ({ ids, classes }: Weight): string => (ids + classes === 0 ? 'no more than usual' : `${weightInWords([ids, classes, 0])} more`);
 
 export function standingOf({ findings, weight: all, insists: everInsists }: Judgement, stand: Stand): Standing {
   const { weight = { ids: 0, classes: 0 }, insists = false } = stand;

@@ -4,7 +4,7 @@ import { isBlankCell, placesWhere, tableFrom, type Intake } from './square';
 import { anyOf } from '../languages';
 
 /** What can be found in rows that came from elsewhere, in the order in which it is looked for. */
-export const findingKinds = ['merged', 'marks', 'title', 'below', 'blank-rows', 'blank-columns', 'header', 'row-headers', 'footer'] as const;
+const findingKinds = ['merged', 'marks', 'title', 'below', 'blank-rows', 'blank-columns', 'header', 'row-headers', 'footer'] as const;
 export type FindingKind = (typeof findingKinds)[number];
 
 /** Something that was found and acted on; it can be undone by itself. */
@@ -94,7 +94,7 @@ const times = (n: number, one: string, many: string): string => (n === 1 ? `1 ${
 const quoted = (text: string): string => `“${text.length > 60 ? `${text.slice(0, 57)}…` : text}”`;
 
 /** Rows and merges without the rows for which `isGone` says so; merges over some of them shrink. */
-export function withoutLines(state: State, axis: 'row' | 'column', isGone: (at: number) => boolean): State {
+function withoutLines(state: State, axis: 'row' | 'column', isGone: (at: number) => boolean): State {
   const [start, span] = axis === 'row' ? (['row', 'rows'] as const) : (['column', 'columns'] as const);
   const before = (end: number): number => {
     let kept = 0;

@@ -6,7 +6,7 @@ import { lineAt, stronger, type Contender, type Line, type LineName } from './li
 export type RowEdge = 'tiers' | 'header-body' | 'header-footer' | 'body-footer' | 'rows';
 
 /** What is particular about an edge between rows of the body. */
-export const rowTraits = ['after-first-row', 'before-last-row'] as const;
+const rowTraits = ['after-first-row', 'before-last-row'] as const;
 /** What is particular about an edge between columns. */
 export const columnTraits = ['header-columns', 'after-first-column', 'before-last-column', 'beside-row-headers'] as const;
 export type RowTrait = (typeof rowTraits)[number];

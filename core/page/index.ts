@@ -9,7 +9,6 @@ export { blockInWords, pageChanges, type NameOf } from './changes';
 export { following, heldAt, readAlong, readPublishing, type Published } from './holding';
 export {
   canStand,
-  changeList,
   copyOf,
   everyBlock,
   featuresOn,

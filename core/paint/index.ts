@@ -1,5 +1,4 @@
 export {
-  WHITE_PAGE,
   fillLayers,
   hasPictureBehind,
   inkOf,

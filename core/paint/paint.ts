@@ -19,7 +19,7 @@ export interface PageColours {
   readonly fill: Rgba;
   readonly ink: Rgba;
 }
-export const WHITE_PAGE: PageColours = { fill: WHITE, ink: BLACK };
+const WHITE_PAGE: PageColours = { fill: WHITE, ink: BLACK };
 
 /**
  * A slot's fills, back to front (CSS 2.2, section 17.5.1): the table's, the row group's, the row's, the

@@ -40,7 +40,6 @@ export { PLAIN_COLUMN, plainColumns, readColumnWidth, typedColumnWidth, type Col
 export { PLAIN_RULE, type ColumnRule } from './columns/column';
 export {
   DRESSINGS_MOST,
-  dressingDefaults,
   dressingKinds,
   dressingSettings,
   isRing,
@@ -58,11 +57,11 @@ export { cssWidths, equalColumns, needsContainer, setColumns, setTotals, shownTa
 export { bodyGroups, dropHeading, groupsWithin, isGroupHeading, makeHeading, rowGroupOf, rowGroups, type RowGroup } from './grid/groups';
 export { gridOf, type Grid, type GridCell } from './grid/grid';
 export { columnGroups, headerRole, type HeaderRole } from './grid/headers';
-export { TURNED_MOST, turnedTable } from './grid/turned';
+export { turnedTable } from './grid/turned';
 export { headersOf, namedHeaders } from './grid/assignment';
 export { saysTypes, typeOfColumn, withWholeTypes } from './columns/found-types';
 export { bringAgain, columnNames, possibleKeys, type Again, type CellChange } from './edit/bring-again';
-export { LIMITS, cellProblem, gridProblem, readHead, readTable, upgradeTable, rowsProblem, tableSchema, type TableHead } from './read-table';
+export { LIMITS, cellProblem, gridProblem, readHead, readTable, upgradeTable, rowsProblem, type TableHead } from './read-table';
 export {
   applyChange,
   backOf,
@@ -81,7 +80,7 @@ export { ORDINARY_BAND, heldOn, isHeaderGroup, partOfCell, slotOf, type Band, ty
 export { isUnevenRow, marksOf, type Marks } from './grid/marks';
 export { isWrong, isTotal, rememberTotal, shownCell, shownText, totalIn, valueIn, valuesOf } from './columns/shown';
 export { isNegative, isNegativeCell, isNumber, isNumberCell, numberColumns, padOf, type NumberColumn } from './columns/numbers';
-export { NO_VALUE, computedIn, computedTable, type Computed } from './computed/computed';
+export { computedIn, computedTable, type Computed } from './computed/computed';
 export { formulaFunctions, readFormula, wholeFunctions, type Formula } from './computed/formula';
 export { readIn, readingOf, type Reading } from './columns/readings';
 export { ruleProblem } from './columns/rules';

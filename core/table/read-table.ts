@@ -233,7 +233,7 @@ const headFields = {
 };
 
 /** The shape of a table document. The grid's own rules are tests of the same schema. */
-export const tableSchema = object({
+const tableSchema = object({
   ...headFields,
   rows: mixed<readonly Row[]>().test('rows', (rows, context) => {
     const wrong = rowsProblem(rows);

@@ -29,7 +29,7 @@ export {
   type WidthStep,
 } from './theme';
 export { STEP_LEAST, STEP_MOST, WIDTHS_MOST, hasSteps, placeAt, stepFor, widthsOf } from './widths';
-export { MEDIA_ID, NAME_MOST, PICTURES_MOST, SWATCH_NAME, nameSchema, readTheme, themeSchema, upgradeTheme } from './read-theme';
+export { PICTURES_MOST, SWATCH_NAME, nameSchema, readTheme, upgradeTheme } from './read-theme';
 export { ground, newestOf, shippedStarters, starterBases, starters, type Starter } from './starters';
 export { keyFrom } from './key';
 export { readSwatches, refersToSwatch } from './read-swatches';
@@ -45,4 +45,4 @@ export { lineStyles, swatchVariable, tidy, type LineStyle, type Unit, type Value
 export { Views, viewOfChain, viewOfChanged, type Saying, type Source, type ThemeView } from './view';
 export { mediaAddress } from './words';
 export { chainOf, type Bases } from './chain';
-export { bundleOf, bundleText, readBundle } from './catalogue/bundles';
+export { bundleText, readBundle } from './catalogue/bundles';

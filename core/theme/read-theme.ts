@@ -10,8 +10,8 @@ import type { Bases } from './chain';
 import { THEME_FORMAT, type Theme } from './theme';
 import { STEP_LEAST, STEP_MOST, WIDTHS_MOST } from './widths';
 
-export const NAME_MOST = 120;
-export const SWATCHES_MOST = 200;
+const NAME_MOST = 120;
+const SWATCHES_MOST = 200;
 
 /** A document's name: what is shown, 1 to 120 characters. */
 export const nameSchema = string()
@@ -40,7 +40,7 @@ const swatchSchema = object({
 }).noUnknown('A swatch has a name and a colour only.');
 
 /** The id of a kept picture: the start of its content's SHA-256 in hex, and what kind it is. */
-export const MEDIA_ID = /^[0-9a-f]{24}\.(png|jpg|gif|webp|avif|svg)$/;
+const MEDIA_ID = /^[0-9a-f]{24}\.(png|jpg|gif|webp|avif|svg)$/;
 export const PICTURES_MOST = 50;
 
 const pictureSchema = object({
@@ -85,7 +85,7 @@ const scaleSchema = object({
 const unique = (named: readonly { name: string }[] | undefined): boolean => new Set(named?.map(({ name }) => name)).size === (named?.length ?? 0);
 
 /** The shape of a theme document. Places and properties are checked against the catalogue after it. */
-export const themeSchema: ObjectSchema<Theme> = object({
+const themeSchema: ObjectSchema<Theme> = object({
   format: string()
     .strict()
     .required('The document says no format.')

@@ -4,7 +4,7 @@ import { projectRoot } from '../project-root';
 import type { Database, Queries } from './database';
 import { steps } from './steps';
 
-export const migrationsFolder = (): string => path.join(projectRoot(), 'server', 'database', 'migrations');
+const migrationsFolder = (): string => path.join(projectRoot(), 'server', 'database', 'migrations');
 
 /** Numbered migrations in their order: `001-documents.sql` and so on, files of SQL and steps in code (`steps/`). */
 export const migrationNames = (): readonly string[] =>

@@ -36,7 +36,7 @@ const blocks = new Set([
 ]);
 
 export const escapeText = (text: string): string => text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;');
-export const escapeAttribute = (text: string): string => escapeText(text).replace(/"/g, '&quot;');
+const escapeAttribute = (text: string): string => escapeText(text).replace(/"/g, '&quot;');
 
 /** The tree as HTML. Readable markup breaks lines between blocks, where white space means nothing. */
 export function writeHtml(node: MarkupNode, style: 'readable' | 'compact' = 'readable', indent = ''): string {

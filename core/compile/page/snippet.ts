@@ -21,7 +21,7 @@ export interface Snippet {
 /** Where a placement is served for other pages; its stylesheet has `.css` after it. */
 export const elsewhereAddress = (page: string, block: string): string => `/elsewhere/${encodeURIComponent(page)}/${encodeURIComponent(block)}`;
 /** The script that fills the elements. */
-export const ELSEWHERE_SCRIPT = '/elsewhere/table.js';
+const ELSEWHERE_SCRIPT = '/elsewhere/table.js';
 
 const reserved = new Set([
   'annotation-xml',

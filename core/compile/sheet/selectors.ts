@@ -126,7 +126,6 @@ export function heldCellsOf(options: SelectorOptions, { part, condition }: Place
   return `${rowsIn(options, only, onCell ? '' : held)}>${filter(`${cellParts[only]?.cell ?? ''}${onCell ? held : ''}${also}`)}`;
 }
 
-export const isCellPart = (part: PartName): boolean => partOf(part).box === 'cells';
 export const captionOf = ({ theme }: SelectorOptions): string => `.${theme}>:where(caption)`;
 export const everyCell = ({ theme }: SelectorOptions): string => `.${theme}>*>:where(tr)>*`;
 

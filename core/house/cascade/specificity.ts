@@ -3,7 +3,7 @@ import type { CssNode } from 'css-tree';
 /** Weight of a selector: ids, then classes, attributes and pseudo-classes, then types and pseudo-elements (Selectors 4, section 17). */
 export type Specificity = readonly [ids: number, classes: number, types: number];
 
-export const NO_WEIGHT: Specificity = [0, 0, 0];
+const NO_WEIGHT: Specificity = [0, 0, 0];
 
 /** Negative where `a` weighs less than `b`. */
 export const compareWeights = (a: Specificity, b: Specificity): number => a[0] - b[0] || a[1] - b[1] || a[2] - b[2];
@@ -21,7 +21,7 @@ export function weightOf(selector: CssNode): Specificity {
 }
 
 /** The heaviest of a list of selectors. */
-export function heaviestOf(list: CssNode): Specificity {
+function heaviestOf(list: CssNode): Specificity {
   if (list.type !== 'SelectorList') return NO_WEIGHT;
   return list.children
     .toArray()

@@ -129,7 +129,7 @@ function quoteNote(text: string, separator: string, quote: string): string {
   return `A quotation mark at line ${line}, column ${column} is never closed. Everything after it was kept as one cell; close it in the file and bring it in again.`;
 }
 
-export function unclosedQuote(text: string, separator: string, quote = '"'): { line: number; column: number } {
+function unclosedQuote(text: string, separator: string, quote = '"'): { line: number; column: number } {
   let [line, column, open] = [1, 1, false];
   let opened = { line: 1, column: 1 };
   for (let i = 0; i < text.length; i++, column++) {

@@ -62,7 +62,7 @@ export function placeOfBlock(
 }
 
 /** Blocks with one of their lists changed. */
-export function changeList(blocks: readonly Block[], place: ListPlace, change: (list: readonly Block[]) => readonly Block[]): readonly Block[] {
+function changeList(blocks: readonly Block[], place: ListPlace, change: (list: readonly Block[]) => readonly Block[]): readonly Block[] {
   if (place.block === '') return change(blocks);
   return mapBlocks(blocks, (block) =>
     block.id === place.block

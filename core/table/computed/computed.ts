@@ -235,7 +235,7 @@ function textFor(value: number, type: '' | DataType, decimal: Table['decimal']):
 }
 
 /** How a value that cannot be worked out is shown on pages. */
-export const NO_VALUE = '–';
+const NO_VALUE = '–';
 
 /** A list of rows each of which is made when it is asked for. */
 function lazily(rows: readonly Row[], rowAt: (row: number) => Row): readonly Row[] {

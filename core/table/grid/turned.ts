@@ -6,7 +6,7 @@ import { shownCell } from '../columns/shown';
 import { heightOf, type Table } from '../table';
 
 /** Most rows, header and footer with them, with which a table is short enough to be turned where it is shown. */
-export const TURNED_MOST = 13;
+const TURNED_MOST = 13;
 
 const known = new WeakMap<Table, { readonly turned: Table | undefined }>();
 

@@ -45,7 +45,7 @@ export interface Dressing {
 export const DRESSINGS_MOST = 100;
 
 /** What a dressing of a kind has where nobody sets it. */
-export const dressingDefaults: Readonly<Record<DressingSetting, string>> = {
+const dressingDefaults: Readonly<Record<DressingSetting, string>> = {
   shape: 'star',
   colour: 'page',
   quiet: '#8883',

@@ -10,7 +10,7 @@ const TRIED = 200;
  * Which line of a side is which of the base: by being the very same, by saying the same, by standing alone between two that are
  * known, or by being more alike than any other. Gives for each line of the side the base's place, or undefined for one that is new.
  */
-export function sameLines<T>(
+function sameLines<T>(
   base: readonly T[],
   side: readonly T[],
   isSame: (a: T, b: T) => boolean,

@@ -1,11 +1,9 @@
 import { bad, good, type Outcome } from '../../outcome';
-import { bundles, propertyOf, type PropertyName } from './properties';
+import { type bundles, propertyOf, type PropertyName } from './properties';
 import { tidy, type Vocabulary } from '../values/reading';
 import { readValue } from '../values/values';
 
 type Bundle = (typeof bundles)[number];
-
-export const bundleOf = (property: PropertyName): Bundle | undefined => bundles.find(({ sides }) => (sides as readonly string[]).includes(property));
 
 /** Four sides as one text, shortest form first (CSS Box 3, section 4.2): `7px`, `7px 12px`, or all four in the order top, end, bottom, start. */
 export function bundleText(bundle: Bundle, texts: readonly string[]): string {

@@ -40,7 +40,7 @@ export const askName = (dialog: MatDialog, question: NameQuestion): Promise<stri
     </form>
   `,
 })
-export class NameDialog {
+class NameDialog {
   protected readonly question = inject<NameQuestion>(MAT_DIALOG_DATA);
   private readonly dialog = inject<MatDialogRef<NameDialog, string>>(MatDialogRef);
   protected readonly wrong = signal('');

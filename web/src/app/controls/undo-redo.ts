@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
 import { MatTooltipModule } from '@angular/material/tooltip';
+import type { KindName } from '../../../../core/documents';
 import { OpenDocument } from '../documents/open-document';
 
 /** Undo and redo of the open document, as buttons that say what they would do. */
@@ -34,5 +35,5 @@ import { OpenDocument } from '../documents/open-document';
   styles: ':host { display: flex; }',
 })
 export class UndoRedo {
-  protected readonly open = inject<OpenDocument<{ readonly name: string }>>(OpenDocument);
+  protected readonly open = inject<OpenDocument<KindName>>(OpenDocument);
 }

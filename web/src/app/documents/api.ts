@@ -1,6 +1,7 @@
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
 import { catchError, throwError, type Observable } from 'rxjs';
+import type { KindName } from '../../../../core/documents';
 import { elsewhereAddress } from '../../../../core/compile';
 import type { House } from '../../../../core/house';
 import type { Page, Published, TableBlock } from '../../../../core/page';
@@ -54,7 +55,7 @@ export interface Pending extends Published {
   readonly edition: number;
   readonly others: readonly string[];
 }
-export type Kind = 'themes' | 'tables' | 'pages';
+export type Kind = KindName;
 
 /** A request that did not do what it was for: the server could not be reached (status 0), or it refused. */
 export class ApiError extends Error {

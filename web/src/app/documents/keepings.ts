@@ -11,7 +11,8 @@ import {
   type Table,
   type TableChange,
 } from '../../../../core/table';
-import { Api, type Kept, type Kind } from './api';
+import type { Documents, KindName } from '../../../../core/documents';
+import { Api, type Kept } from './api';
 import type { Keeping } from './session';
 
 /** Rows that one request carries. */
@@ -33,8 +34,8 @@ export class Keepings {
   /** The table that is on its way in pieces, if there is one. */
   readonly coming$ = this.comingSubject.asObservable();
 
-  of<T>(kind: Kind): Keeping<T> | undefined {
-    return kind === 'tables' ? (this.tables as unknown as Keeping<T>) : undefined;
+  of<K extends KindName>(kind: K): Keeping<Documents[K]> | undefined {
+    return this.byKind[kind];
   }
 
   private readonly tables: Keeping<Table> = {
@@ -60,6 +61,7 @@ export class Keepings {
       }
     },
   };
+  private readonly byKind: { readonly [kind in KindName]?: Keeping<Documents[kind]> } = { tables: this.tables };
 
   /** Sends many rows piece by piece; gives the id by which a change names them. */
   private async sendAhead(rows: readonly Row[]): Promise<string> {

@@ -1,26 +1,26 @@
 import { Injectable, inject, signal, type OnDestroy } from '@angular/core';
 import { Subscription, firstValueFrom } from 'rxjs';
-import type { Kind } from './api';
+import type { Documents, KindName } from '../../../../core/documents';
 import type { DocumentSession } from './session';
 import { Sessions } from './sessions';
 
 /** The document that a view is open on: its session, and what the session says, as signals. Left with the view. */
 @Injectable()
-export class OpenDocument<T extends { readonly name: string }> implements OnDestroy {
+export class OpenDocument<K extends KindName> implements OnDestroy {
   private readonly sessions = inject(Sessions);
   private readonly subscriptions = new Subscription();
 
-  readonly session = signal<DocumentSession<T> | undefined>(undefined);
-  readonly document = signal<T | undefined>(undefined);
+  readonly session = signal<DocumentSession<Documents[K]> | undefined>(undefined);
+  readonly document = signal<Documents[K] | undefined>(undefined);
   /** Why it cannot be opened; empty while it can. */
   readonly missing = signal('');
   readonly undoLabel = signal<string | undefined>(undefined);
   readonly redoLabel = signal<string | undefined>(undefined);
 
   /** Opens it; false when it is not there. */
-  async open(kind: Kind, id: string): Promise<boolean> {
+  async open(kind: K, id: string): Promise<boolean> {
     try {
-      const session = await firstValueFrom(this.sessions.open<T>(kind, id));
+      const session = await firstValueFrom(this.sessions.open(kind, id));
       this.subscriptions.add(session.document$.subscribe((document) => this.document.set(document)));
       this.subscriptions.add(session.undoLabel$.subscribe((label) => this.undoLabel.set(label)));
       this.subscriptions.add(session.redoLabel$.subscribe((label) => this.redoLabel.set(label)));
@@ -33,7 +33,7 @@ export class OpenDocument<T extends { readonly name: string }> implements OnDest
   }
 
   /** Changes the document; `touches` as in DocumentSession.act. */
-  act(label: string, touches: string, make: (document: T) => T): void {
+  act(label: string, touches: string, make: (document: Documents[K]) => Documents[K]): void {
     this.session()?.act(label, touches, make);
   }
 

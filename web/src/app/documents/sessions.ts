@@ -2,13 +2,14 @@ import { Injectable, inject } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { BehaviorSubject, distinctUntilChanged, from, map, of, switchMap, type Observable } from 'rxjs';
-import { documentKinds } from '../../../../core/documents';
-import { Api, type Kind } from './api';
+import { documentKinds, type Documents, type KindName } from '../../../../core/documents';
+import { Api } from './api';
 import { Drafts } from './drafts';
 import { Keepings } from './keepings';
-import { DocumentSession, type KeepState, type Merging } from './session';
+import { DocumentSession, type KeepState } from './session';
 
-type AnySession = DocumentSession<{ readonly name: string }>;
+/** What can be done with an open document of any kind. */
+type AnySession = Pick<DocumentSession<never>, 'state$' | 'undo' | 'redo' | 'flush' | 'isDirty' | 'close'>;
 
 /** The session of the document that is open, so that shell and views speak of the same one. */
 @Injectable({ providedIn: 'root' })
@@ -24,20 +25,20 @@ export class Sessions {
   readonly state$: Observable<KeepState | undefined> = this.current.pipe(switchMap((session) => session?.state$ ?? of(undefined)));
 
   /** Opens a document. The stream gives one session and closes it when it is left. */
-  open<T extends { readonly name: string }>(kind: Kind, id: string): Observable<DocumentSession<T>> {
-    const keeping = this.keepings.of<T>(kind);
-    return (keeping ? from(keeping.fetch(id)) : this.api.get<T>(kind, id)).pipe(
+  open<K extends KindName>(kind: K, id: string): Observable<DocumentSession<Documents[K]>> {
+    const keeping = this.keepings.of(kind);
+    return (keeping ? from(keeping.fetch(id)) : this.api.get<Documents[K]>(kind, id)).pipe(
       map((kept) => {
-        const session = new DocumentSession<T>({
+        const session = new DocumentSession<Documents[K]>({
           api: this.api,
           drafts: this.drafts,
           kind,
           kept,
-          merging: documentKinds[kind] as unknown as Merging<T>,
+          merging: documentKinds[kind],
           ...(keeping ? { keeping } : {}),
           notice: (sentence) => void this.snackBar.open(sentence, 'Good'),
         });
-        this.current.next(session as unknown as AnySession);
+        this.current.next(session);
         session.state$
           .pipe(
             map(({ kind: state }) => state === 'conflict'),
@@ -51,9 +52,9 @@ export class Sessions {
     );
   }
 
-  leave(session: { close(): void } | undefined): void {
+  leave(session: AnySession | undefined): void {
     session?.close();
-    if (this.current.value === (session as unknown as AnySession)) this.current.next(undefined);
+    if (this.current.value === session) this.current.next(undefined);
   }
 
   get active(): AnySession | undefined {

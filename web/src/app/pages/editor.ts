@@ -113,7 +113,7 @@ export class PageEditor implements OnInit {
   private readonly publisher = inject(Publisher);
   private readonly dialog = inject(MatDialog);
 
-  private readonly open = inject<OpenDocument<Page>>(OpenDocument);
+  private readonly open = inject<OpenDocument<'pages'>>(OpenDocument);
   protected readonly page = this.open.document;
   protected readonly blockKinds = blockKinds;
   protected readonly nameOfKind = blockName;

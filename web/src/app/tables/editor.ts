@@ -98,7 +98,7 @@ export class TableEditor implements OnInit {
   ] as const;
   protected readonly panel = signal<(typeof this.panels)[number][0]>('structure');
 
-  private readonly open = inject<OpenDocument<Table>>(OpenDocument);
+  private readonly open = inject<OpenDocument<'tables'>>(OpenDocument);
   protected readonly table = this.open.document;
   protected readonly themes = signal<readonly KeptTheme[]>([]);
   protected readonly missing = this.open.missing;

@@ -116,7 +116,9 @@ export class ShadowEditor {
   protected length(side: number, typed: string): void {
     const text = /^[+-]?\d+(\.\d+)?$/.test(typed.trim()) && Number(typed) !== 0 ? `${typed.trim()}px` : typed.trim();
     const shadow = this.shadows()[this.at()];
-    if (shadow) this.change({ lengths: shadow.lengths.map((each, i) => (i === side ? text : each)) as unknown as Shadow['lengths'] });
+    if (!shadow) return;
+    const [x, y, blur, spread] = shadow.lengths.map((each, i) => (i === side ? text : each));
+    this.change({ lengths: [x ?? '0', y ?? '0', blur ?? '0', spread ?? '0'] });
   }
   protected change(change: Partial<Shadow>): void {
     this.emit(this.shadows().map((shadow, i) => (i === this.at() ? { ...shadow, ...change } : shadow)));

@@ -37,7 +37,7 @@ export interface LookRow {
 const [paddingSides] = bundles;
 const sides: readonly PropertyName[] = paddingSides.sides;
 /** Rows in the catalogue's order, the four sides of the padding as one. */
-export const lookRowNames: readonly RowName[] = [...new Set(exceptionProperties.map((name): RowName => (sides.includes(name) ? 'padding' : name)))];
+const lookRowNames: readonly RowName[] = [...new Set(exceptionProperties.map((name): RowName => (sides.includes(name) ? 'padding' : name)))];
 export const labelOf = (row: RowName): string => bundles.find(({ name }) => name === row)?.label ?? propertyOf(row as PropertyName).label;
 
 /** Where an exception stands, in words, counted from 1. */

@@ -51,7 +51,7 @@ const SPECIMEN_ROWS = 40;
 /** What the studio shows and what can be done there: one theme being edited on one table. */
 @Injectable()
 export class StudioState implements EditedLook {
-  private readonly opened = inject<OpenDocument<Theme>>(OpenDocument);
+  private readonly opened = inject<OpenDocument<'themes'>>(OpenDocument);
   private readonly api = inject(Api);
   private readonly views = inject(ThemeViews);
   private readonly publisher = inject(Publisher);
