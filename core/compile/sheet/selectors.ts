@@ -1,5 +1,5 @@
 import { contract } from '../markup/contract';
-import { partOf, type ConditionName, type PartName, type Place } from '../../theme';
+import type { ConditionName, PartName, Place } from '../../theme';
 
 /**
  * How places become selectors. Everything behind the theme's class stands in :where(), so each rule weighs

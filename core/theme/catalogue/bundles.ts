@@ -1,5 +1,5 @@
 import { bad, good, type Outcome } from '../../outcome';
-import { type bundles, propertyOf, type PropertyName } from './properties';
+import { type bundles, propertyOf } from './properties';
 import { tidy, type Vocabulary } from '../values/reading';
 import { readValue } from '../values/values';
 
