@@ -243,7 +243,9 @@ async function followed(url: string): Promise<void> {
 
 /** A page that is asked for again and again, by itself and while a page of 100,000 rows is compiled for the first time. */
 async function besideLarge(url: string): Promise<void> {
-  const rows = Array.from({ length: LARGE }, (_, r) => Array.from({ length: 10 }, (_, c) => (r === 0 ? `Column ${c}` : String((r * 7919 * (c + 1)) % 9973))));
+  const rows = Array.from({ length: LARGE }, (_, r) =>
+    Array.from({ length: 10 }, (_, c) => (r === 0 ? `Column ${c}` : String((r * 7919 * (c + 1)) % 9973))),
+  );
   const table = await send(`${url}/api/tables`, 'POST', tableOf('Large', rows));
   const [theme] = (await (await fetch(`${url}/api/themes`)).json()) as readonly { readonly id: string }[];
   const block = { id: 'a', kind: 'table', table: table['id'], theme: theme?.id, width: 'fill', align: 'start', room: '0', visitor: null };

@@ -6,7 +6,7 @@ import { works } from './works';
 const COUNT = 200;
 const now = Object.fromEntries(works(COUNT));
 if (process.argv.includes('--renew')) {
-  writeFileSync(keptFile, `${JSON.stringify(now, null, 1)}\n`);
+  writeFileSync(keptFile, `${JSON.stringify(now, null, 2)}\n`);
   console.log(`${Object.keys(now).length} works are kept as they are now.`);
 } else {
   const others = differing(now, keptBytes());
