@@ -42,6 +42,6 @@ export const visitorSchema = object({
   language: string()
     .strict()
     .required()
-    .oneOf(languageCodes, `Labels are ready in ${new Intl.ListFormat('en').format(languages.map(({ inEnglish }) => inEnglish))}.`),
+    .oneOf(languageCodes, `Labels are ready in ${new Intl.ListFormat('en-GB').format(languages.map(({ inEnglish }) => inEnglish))}.`),
   wording: wordingSchema.required(),
 }).noUnknown();
