@@ -32,6 +32,6 @@ export const choices = optional.reduce((sets, name) => [...sets, ...sets.map((se
 export async function buildRuntime() {
   rmSync('dist/runtime', { recursive: true, force: true });
   mkdirSync('dist/runtime/table', { recursive: true });
-  await Promise.all(choices.map(async (some) => writeFileSync(`dist/runtime/table/${some.join('.') || 'plain'}.js`, await tableScript(some))));
+  await Promise.all(choices.map(async (chosen) => writeFileSync(`dist/runtime/table/${chosen.join('.') || 'plain'}.js`, await tableScript(chosen))));
   writeFileSync('dist/runtime/elsewhere.js', await small(await build({ ...shared, entryPoints: ['runtime/elsewhere.ts'] })));
 }
