@@ -3,8 +3,8 @@ import { MatButtonModule } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
 import { firstValueFrom } from 'rxjs';
 import { changesBetween, documentAt, momentsOf, setValue, type ThemeChange } from '../../../../../../core/edit';
-import type { Theme, ThemeView } from '../../../../../../core/theme';
-import { Dressed } from '../../../controls/dressed/dressed';
+import type { Theme } from '../../../../../../core/theme';
+import { Compared, type Side } from './compared';
 import { Api } from '../../../documents/api';
 import type { DocumentSession } from '../../../documents/session';
 import type { StudioState } from '../studio-state';
@@ -20,7 +20,7 @@ interface Choice {
 @Component({
   selector: 'zest-compare-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Dressed, MatButtonModule, MatDialogModule],
+  imports: [Compared, MatButtonModule, MatDialogModule],
   template: `
     <h2 mat-dialog-title>Compare {{ now()?.name }}</h2>
     <mat-dialog-content>
@@ -32,48 +32,16 @@ interface Choice {
           }
         </select>
       </label>
-      <div class="pair">
-        <figure>
-          <figcaption>Earlier: {{ name() }}</figcaption>
-          <zest-dressed [view]="viewOf(earlier())" [table]="data.state.table()" [scale]="0.6" />
-        </figure>
-        <figure>
-          <figcaption>Now</figcaption>
-          <zest-dressed [view]="viewOf(now())" [table]="data.state.table()" [scale]="0.6" />
-        </figure>
-      </div>
-      @if (changes().length === 0) {
-        <p>Nothing differs.</p>
-      } @else {
-        <table aria-label="What changed">
-          <thead>
-            <tr>
-              <th scope="col">What</th>
-              <th scope="col">Earlier</th>
-              <th scope="col">Now</th>
-              <td></td>
-            </tr>
-          </thead>
-          <tbody>
-            @for (change of changes(); track change.what) {
-              <tr>
-                <th scope="row">{{ change.what }}</th>
-                <td>
-                  <code>{{ change.before ?? 'from above' }}</code>
-                </td>
-                <td>
-                  <code>{{ change.after ?? 'from above' }}</code>
-                </td>
-                <td>
-                  @if (change.place) {
-                    <button mat-button type="button" [attr.aria-label]="'Put back ' + change.what" (click)="putBack(change)">Put back</button>
-                  }
-                </td>
-              </tr>
-            }
-          </tbody>
-        </table>
-      }
+      <zest-compared
+        label="What changed"
+        [sides]="sides()"
+        [table]="data.state.table()"
+        [changes]="changes()"
+        [goesBack]="true"
+        (back)="putBack($event)"
+      >
+        Nothing differs.
+      </zest-compared>
       <p class="zest-note">In the studio, hold F8 to see what is chosen here.</p>
     </mat-dialog-content>
     <mat-dialog-actions><button mat-button mat-dialog-close>Close</button></mat-dialog-actions>
@@ -84,12 +52,18 @@ export class CompareDialog {
   protected readonly data = inject<{ readonly state: StudioState; readonly session: DocumentSession<Theme> }>(MAT_DIALOG_DATA);
   private readonly api = inject(Api);
   private readonly views = inject(ThemeViews);
-  protected viewOf = (theme: Theme | undefined): ThemeView | undefined => theme && this.views.of(theme);
   protected readonly now = this.data.state.theme;
   protected readonly chosen = signal('0');
   protected readonly earlier = signal<Theme | undefined>(undefined);
   protected readonly choices = signal<readonly Choice[]>(moments(this.data.session));
   protected readonly name = computed(() => this.choices().find(({ id }) => id === this.chosen())?.name ?? '');
+  protected readonly sides = computed((): readonly [Side, Side] => {
+    const [earlier, now] = [this.earlier(), this.now()];
+    return [
+      { name: 'Earlier', title: `Earlier: ${this.name()}`, view: earlier && this.views.of(earlier) },
+      { name: 'Now', view: now && this.views.of(now) },
+    ];
+  });
   protected readonly changes = computed<readonly ThemeChange[]>(() => {
     const [earlier, now] = [this.earlier(), this.now()];
     return earlier && now ? changesBetween(this.views.of(earlier), this.views.of(now)) : [];
