@@ -1,17 +1,6 @@
 import { contrast, nearestPassing, type Rgba } from '../colour';
-import { partOf, type ConditionName, type PartName, type Slot, type ThemeView } from '../theme';
+import { partOf, together, type ConditionName, type PartName, type Slot, type ThemeView } from '../theme';
 import { readability, type PageColours, type Readability } from './paint';
-
-/** Conditions that can hold together: of each list one, or none where that is among them. */
-const together: readonly (readonly (readonly ConditionName[])[])[] = [
-  [['odd'], ['even']],
-  [['odd-columns'], ['even-columns']],
-  [[], ['first'], ['last'], ['first', 'last']],
-  [[], ['negative']],
-  [[], ['sorted']],
-  [[], ['column-hovered']],
-  [[], ['hovered'], ['pressed'], ['selected'], ['hovered', 'selected'], ['focused'], ['focused', 'selected'], ['current'], ['disabled']],
-];
 
 const bySlot = new Map<PartName, readonly Slot[]>();
 

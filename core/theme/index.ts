@@ -1,6 +1,6 @@
 /* The catalogue */
-export { conditionNames, conditionOf, conditions, type Condition, type ConditionName } from './catalogue/conditions';
-export { lineage, outsideParts, partNames, partOf, parts, type Box, type Part, type PartName } from './catalogue/parts';
+export { conditionNames, conditionOf, conditions, together, type Condition, type ConditionName } from './catalogue/conditions';
+export { lineage, outsideParts, partNames, partOf, parts, type Box, type Part, type PartIn, type PartName } from './catalogue/parts';
 export {
   bundles,
   canBeSet,

@@ -1,10 +1,7 @@
-import { conditionOf, type ConditionName, type PartName, type Slot } from '../../theme';
+import { conditionOf, together, type ConditionName, type PartName, type Slot } from '../../theme';
 
 /** Conditions that a cell has one of, by the row or the column in which it starts. */
-const either: readonly (readonly [ConditionName, ConditionName])[] = [
-  ['odd', 'even'],
-  ['odd-columns', 'even-columns'],
-];
+const either: readonly (readonly ConditionName[])[] = together.filter((sets) => sets.every((set) => set.length > 0)).map((sets) => sets.flat());
 /** A cell of an upper tier does not reach the last header row, and nothing is sorted by it. */
 const never: { readonly [part in PartName]?: (condition: ConditionName) => boolean } = {
   // What heads a group is in no column that is sorted.

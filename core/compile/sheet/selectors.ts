@@ -1,5 +1,5 @@
 import { contract } from '../markup/contract';
-import type { ConditionName, PartName, Place } from '../../theme';
+import { conditionOf, type ConditionName, type PartIn, type PartName, type Place } from '../../theme';
 
 /**
  * How places become selectors. Everything behind the theme's class stands in :where(), so each rule weighs
@@ -24,7 +24,7 @@ const LAST = counted(':last-child', contract.last);
 const FOCUS = ':is(:focus-visible,:has(:focus-visible))';
 
 /** Where a part's cells stand, and what tells them from others of their row group. */
-const cellParts: { readonly [part in PartName]?: { readonly group: string; readonly cell: string } } = {
+const cellParts: { readonly [part in PartIn<'cells'>]: { readonly group: string; readonly cell: string } } = {
   'column-headers': { group: 'thead', cell: '' },
   'header-groups': { group: 'thead', cell: `.${contract.group}` },
   corner: { group: 'thead', cell: `.${contract.corner}` },
@@ -34,6 +34,9 @@ const cellParts: { readonly [part in PartName]?: { readonly group: string; reado
   footer: { group: 'tfoot', cell: '' },
   numbers: { group: 'tbody,tfoot', cell: `.${contract.number}` },
 };
+/** A list by parts, to be asked for any part. */
+const mapOf = <T>(list: { readonly [part in PartName]?: T }): ReadonlyMap<PartName, T> => new Map(Object.entries(list) as [PartName, T][]);
+const standing = mapOf(cellParts);
 
 interface Test {
   readonly row: string;
@@ -42,66 +45,57 @@ interface Test {
 const ofRow = (row: string): Test => ({ row, cell: '' });
 const ofCell = (cell: string): Test => ({ row: '', cell });
 
-/** What a condition asks of the row and of the cell; bands, first and last count visible rows only. */
+/** Where a condition is asked for: of a header or of other cells, with that band. */
+interface Asked {
+  readonly isHeader: boolean;
+  readonly band: string;
+}
+const bandOf = ({ band }: Asked): string => `:nth-child(${band} of ${VISIBLE})`;
+const othersOf = (asked: Asked): string =>
+  asked.band === 'even' ? `:nth-child(odd of ${VISIBLE})` : asked.band === 'odd' ? `:nth-child(even of ${VISIBLE})` : `:not(${bandOf(asked)})`;
+
+/** What each condition asks of the row and of the cell; bands, first and last count visible rows only. */
+const tests: { readonly [condition in ConditionName]: Test | ((asked: Asked) => Test) } = {
+  rest: ofRow(''),
+  odd: (asked) => ofRow(othersOf(asked)),
+  even: (asked) => ofRow(bandOf(asked)),
+  'odd-columns': ofCell(`:not(${EVEN})`),
+  'even-columns': ofCell(EVEN),
+  first: ofRow(`:nth-child(1 of ${VISIBLE})`),
+  last: ofRow(`:nth-last-child(1 of ${VISIBLE})`),
+  negative: ofCell(`.${contract.negative}`),
+  sorted: ({ isHeader }) => ofCell(isHeader ? '[aria-sort$=ending]' : `.${contract.sorted}`),
+  'sorted-odd': (asked) => ({ row: othersOf(asked), cell: `.${contract.sorted}` }),
+  'sorted-even': (asked) => ({ row: bandOf(asked), cell: `.${contract.sorted}` }),
+  'column-hovered': ofCell(`.${contract.columnHovered}`),
+  hovered: ({ isHeader }) => (isHeader ? ofCell(`[${contract.sorts}]:hover`) : ofRow(':hover')),
+  pressed: ofCell(`[${contract.sorts}]:active`),
+  selected: ofRow(`:is([${contract.selected}],[aria-selected=true])`),
+  focused: ({ isHeader }) => (isHeader ? ofCell(`[${contract.sorts}]${FOCUS}`) : ofRow(FOCUS)),
+  disabled: ofRow('[aria-disabled=true]'),
+  current: ofCell('[aria-current]'),
+};
+
 function testOf(condition: ConditionName, isHeader: boolean, band: string): Test {
-  const bandOf = (): string => `:nth-child(${band} of ${VISIBLE})`;
-  const othersOf = (): string =>
-    band === 'even' ? `:nth-child(odd of ${VISIBLE})` : band === 'odd' ? `:nth-child(even of ${VISIBLE})` : `:not(${bandOf()})`;
-  switch (condition) {
-    case 'rest':
-      return ofRow('');
-    case 'odd':
-      return ofRow(othersOf());
-    case 'even':
-      return ofRow(bandOf());
-    case 'odd-columns':
-      return ofCell(`:not(${EVEN})`);
-    case 'even-columns':
-      return ofCell(EVEN);
-    case 'first':
-      return ofRow(`:nth-child(1 of ${VISIBLE})`);
-    case 'last':
-      return ofRow(`:nth-last-child(1 of ${VISIBLE})`);
-    case 'negative':
-      return ofCell(`.${contract.negative}`);
-    case 'sorted':
-      return ofCell(isHeader ? '[aria-sort$=ending]' : `.${contract.sorted}`);
-    case 'sorted-odd':
-      return { row: othersOf(), cell: `.${contract.sorted}` };
-    case 'sorted-even':
-      return { row: bandOf(), cell: `.${contract.sorted}` };
-    case 'column-hovered':
-      return ofCell(`.${contract.columnHovered}`);
-    case 'hovered':
-      return isHeader ? ofCell(`[${contract.sorts}]:hover`) : ofRow(':hover');
-    case 'pressed':
-      return ofCell(`[${contract.sorts}]:active`);
-    case 'selected':
-      return ofRow(`:is([${contract.selected}],[aria-selected=true])`);
-    case 'focused':
-      return isHeader ? ofCell(`[${contract.sorts}]${FOCUS}`) : ofRow(FOCUS);
-    case 'disabled':
-      return ofRow('[aria-disabled=true]');
-    case 'current':
-      return ofCell('[aria-current]');
-  }
+  const test = tests[condition];
+  return typeof test === 'function' ? test({ isHeader, band }) : test;
 }
 
 /** What tells a part's cells from others of their row group; empty where nothing does. */
-export const markOf = (part: PartName): string => cellParts[part]?.cell ?? '';
+export const markOf = (part: PartName): string => standing.get(part)?.cell ?? '';
 
 /** A part's picture is not that of the parts within it: what leaves their cells out. */
 export const notWithin = (part: PartName): string => (part === 'row-headers' ? `:not(${markOf('group-headings')})` : '');
 
 const heldBy = (condition: ConditionName): string => `[${contract.held}~=${condition}]`;
-const isHeaderPart = (part: PartName): boolean => cellParts[part]?.group === 'thead';
+const isHeaderPart = (part: PartName): boolean => standing.get(part)?.group === 'thead';
 const filter = (text: string): string => (text === '' ? '*' : `:where(${text})`);
 
 const rowsIn = ({ theme }: SelectorOptions, part: PartName, test: string): string =>
-  `.${theme}>:where(${cellParts[part]?.group ?? '*'})>:where(tr${test})`;
+  `.${theme}>:where(${standing.get(part)?.group ?? '*'})>:where(tr${test})`;
 
 /** The row groups of a part. */
-export const groupsOf = ({ theme }: SelectorOptions, part: PartName): string => `.${theme}>:where(${cellParts[part]?.group ?? '*'})`;
+export const groupsOf = ({ theme }: SelectorOptions, part: PartName): string => `.${theme}>:where(${standing.get(part)?.group ?? '*'})`;
 
 /** The rows of a place. */
 export const rowsOf = (options: SelectorOptions, { part, condition }: Place): string =>
@@ -110,39 +104,39 @@ export const rowsOf = (options: SelectorOptions, { part, condition }: Place): st
 /** The cells of a place; of a part within it where one is named; with a further test of the cell. */
 export function cellsOf(options: SelectorOptions, { part, condition }: Place, only: PartName = part, also = ''): string {
   const { row, cell } = testOf(condition, isHeaderPart(part), options.band);
-  return `${rowsIn(options, only, row)}>${filter(`${cellParts[only]?.cell ?? ''}${cell}${also}`)}`;
+  return `${rowsIn(options, only, row)}>${filter(`${standing.get(only)?.cell ?? ''}${cell}${also}`)}`;
 }
 
-/**
- * Conditions that only a hand can bring, so that a preview has to hold them open; every other one is marked on
- * the page itself.
- */
-export const isHeldOpen = (condition: ConditionName): boolean => condition === 'hovered' || condition === 'pressed' || condition === 'focused';
+/** Whether a preview has to hold a condition open, since only a hand brings it. */
+export const isHeldOpen = (condition: ConditionName): boolean => conditionOf(condition).held === true;
 
 /** The same where the condition is held open in a preview: on the row, or for headers on the cell. */
 export function heldCellsOf(options: SelectorOptions, { part, condition }: Place, only: PartName = part, also = ''): string {
   const held = heldBy(condition);
   const onCell = isHeaderPart(part) || testOf(condition, false, options.band).row === '';
-  return `${rowsIn(options, only, onCell ? '' : held)}>${filter(`${cellParts[only]?.cell ?? ''}${onCell ? held : ''}${also}`)}`;
+  return `${rowsIn(options, only, onCell ? '' : held)}>${filter(`${standing.get(only)?.cell ?? ''}${onCell ? held : ''}${also}`)}`;
 }
 
 export const captionOf = ({ theme }: SelectorOptions): string => `.${theme}>:where(caption)`;
 export const everyCell = ({ theme }: SelectorOptions): string => `.${theme}>*>:where(tr)>*`;
 
 /** What stands in cells: a child of the cell. */
-const contentParts: { readonly [part in PartName]?: string } = {
+const contentParts: { readonly [part in PartIn<'content'>]: string } = {
   links: `a:not(.${contract.button})`,
   buttons: `.${contract.button}`,
   icons: `.${contract.icon}`,
 };
 
 /** What stands around the table: children of the wrapper. */
-const aroundParts: { readonly [part in PartName]?: string } = {
+const aroundParts: { readonly [part in Exclude<PartIn<'around'>, 'pager-items'>]: string } = {
   'search-bar': contract.search,
   'info-line': contract.info,
   'empty-message': contract.empty,
   pager: contract.pager,
 };
+
+const contents = mapOf(contentParts);
+const bars = mapOf(aroundParts);
 
 const ownTests: { readonly [condition in ConditionName]?: string } = {
   rest: '',
@@ -155,9 +149,9 @@ const ownTests: { readonly [condition in ConditionName]?: string } = {
 /** What stands in cells or around the table, under a condition of its own. */
 export function thingsOf({ theme }: SelectorOptions, { part, condition }: Place, isHeld = false): string {
   const test = isHeld ? heldBy(condition) : (ownTests[condition] ?? '');
-  const content = contentParts[part];
+  const content = contents.get(part);
   if (content !== undefined) return `.${theme}>*>:where(tr)>*>:where(${content}${test})`;
-  const bar = aroundParts[part];
+  const bar = bars.get(part);
   if (bar !== undefined) return `.${theme}-around>:where(.${bar}${test})`;
   return `.${theme}-around>:where(.${contract.pager}) :where(.${contract.pagerItem}${test})`;
 }

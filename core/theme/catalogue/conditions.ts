@@ -1,40 +1,69 @@
+import type { Family } from './anatomy';
+
+export const tiers = ['place', 'column', 'hand'] as const;
+export type Tier = (typeof tiers)[number];
+
+interface Row {
+  readonly name: string;
+  readonly label: string;
+  readonly tier: Tier;
+  readonly of: readonly Family[] | 'all';
+  readonly held?: true;
+}
+
 /**
  * Conditions: when a value holds. `tier` says what brings it and how strong that makes it: `place`, where a
  * cell stands; `column`, that its column is sorted; `hand`, what comes and goes under the visitor's hand. A
- * later tier is stronger than any earlier one; within a tier the later row of this list wins.
+ * later tier is stronger than any earlier one; within a tier the later row of this list wins. `of` says which families
+ * of parts can have it, and `held` that only a hand can bring it, so that a preview has to hold it open; every other
+ * one is marked on the page itself.
  */
-export const conditions = [
-  { name: 'rest', label: 'At rest', tier: 'place' },
-  { name: 'odd', label: 'Odd', tier: 'place' },
-  { name: 'even', label: 'Even', tier: 'place' },
-  { name: 'odd-columns', label: 'Odd columns', tier: 'place' },
-  { name: 'even-columns', label: 'Even columns', tier: 'place' },
-  { name: 'first', label: 'First', tier: 'place' },
-  { name: 'last', label: 'Last', tier: 'place' },
-  { name: 'negative', label: 'Negative', tier: 'place' },
-  { name: 'sorted', label: 'Sorted column', tier: 'column' },
-  { name: 'sorted-odd', label: 'Sorted, odd', tier: 'column' },
-  { name: 'sorted-even', label: 'Sorted, even', tier: 'column' },
-  { name: 'column-hovered', label: 'Column hovered', tier: 'hand' },
-  { name: 'hovered', label: 'Hovered', tier: 'hand' },
-  { name: 'pressed', label: 'Pressed', tier: 'hand' },
-  { name: 'selected', label: 'Selected', tier: 'hand' },
-  { name: 'current', label: 'Current', tier: 'hand' },
-  { name: 'focused', label: 'Focused', tier: 'hand' },
-  { name: 'disabled', label: 'Disabled', tier: 'hand' },
-] as const;
+const rows = [
+  { name: 'rest', label: 'At rest', tier: 'place', of: 'all' },
+  { name: 'odd', label: 'Odd', tier: 'place', of: ['rows'] },
+  { name: 'even', label: 'Even', tier: 'place', of: ['rows'] },
+  { name: 'odd-columns', label: 'Odd columns', tier: 'place', of: ['headers', 'upper-headers'] },
+  { name: 'even-columns', label: 'Even columns', tier: 'place', of: ['headers', 'upper-headers'] },
+  { name: 'first', label: 'First', tier: 'place', of: ['headers', 'rows', 'footer'] },
+  { name: 'last', label: 'Last', tier: 'place', of: ['headers', 'rows', 'footer'] },
+  { name: 'negative', label: 'Negative', tier: 'place', of: ['numbers'] },
+  { name: 'sorted', label: 'Sorted column', tier: 'column', of: ['headers', 'corner', 'rows'] },
+  { name: 'sorted-odd', label: 'Sorted, odd', tier: 'column', of: ['rows'] },
+  { name: 'sorted-even', label: 'Sorted, even', tier: 'column', of: ['rows'] },
+  { name: 'column-hovered', label: 'Column hovered', tier: 'hand', of: ['rows'] },
+  { name: 'hovered', label: 'Hovered', tier: 'hand', of: ['headers', 'corner', 'rows', 'content', 'pager-items'], held: true },
+  { name: 'pressed', label: 'Pressed', tier: 'hand', of: ['headers', 'corner'], held: true },
+  { name: 'selected', label: 'Selected', tier: 'hand', of: ['rows'] },
+  { name: 'current', label: 'Current', tier: 'hand', of: ['pager-items'] },
+  { name: 'focused', label: 'Focused', tier: 'hand', of: ['headers', 'corner', 'rows', 'content', 'pager-items'], held: true },
+  { name: 'disabled', label: 'Disabled', tier: 'hand', of: ['rows', 'pager-items'] },
+] as const satisfies readonly Row[];
 
-export type ConditionName = (typeof conditions)[number]['name'];
-export const conditionNames: readonly ConditionName[] = conditions.map(({ name }) => name);
+export type ConditionName = (typeof rows)[number]['name'];
 
-export type Tier = (typeof conditions)[number]['tier'];
-export const tiers: readonly Tier[] = ['place', 'column', 'hand'];
-
-export interface Condition {
+export interface Condition extends Row {
   readonly name: ConditionName;
-  readonly label: string;
-  readonly tier: Tier;
 }
+export const conditions: readonly Condition[] = rows;
+export const conditionNames: readonly ConditionName[] = rows.map(({ name }) => name);
+
+/**
+ * Conditions that can hold together: of each list one set. A list without an empty set is of conditions of which every
+ * cell has one. The conditions of a sorted column's bands follow from its being sorted and from the band.
+ */
+export const together: readonly (readonly (readonly ConditionName[])[])[] = [
+  [['odd'], ['even']],
+  [['odd-columns'], ['even-columns']],
+  [[], ['first'], ['last'], ['first', 'last']],
+  [[], ['negative']],
+  [[], ['sorted']],
+  [[], ['column-hovered']],
+  [[], ['hovered'], ['pressed'], ['selected'], ['hovered', 'selected'], ['focused'], ['focused', 'selected'], ['current'], ['disabled']],
+];
+
+/** The conditions that a family of parts can have, at rest first. */
+export const conditionsOf = (family: Family): readonly ConditionName[] =>
+  conditions.filter(({ of }) => of === 'all' || of.includes(family)).map(({ name }) => name);
 
 const byName = new Map<string, Condition>(conditions.map((condition) => [condition.name, condition]));
 
