@@ -25,7 +25,7 @@ import { fitOf } from '../core/fit';
 import { readability, slotsOf } from '../core/paint';
 import { PLAIN_VISITOR, tableRef, tablesOn, themeRef, type Page } from '../core/page';
 import { resolve } from '../core/resolve';
-import { dressingKinds, gridOf, previewOf, slotOf, type Dressing, type Table } from '../core/table';
+import { valueMarkKinds, gridOf, previewOf, slotOf, type ValueMark, type Table } from '../core/table';
 import { parts, propertiesOf, shippedStarters, widthsOf, type ThemeView } from '../core/theme';
 import { viewOf } from '../core/tests/themes';
 import { dice, randomHeld, randomTable, randomTheme, withExceptions, withSteps, type Dice } from '../core/tests/random';
@@ -102,8 +102,8 @@ function pageTexts(page: Page, given: ReadonlyMap<string, Table>, themes: Readon
   return out.join('\n');
 }
 
-function randomDressings(d: Dice): readonly Dressing[] {
-  return dressingKinds.slice(0, d.whole(0, 9)).map(({ name: kind }, i) => ({
+function randomValueMarks(d: Dice): readonly ValueMark[] {
+  return valueMarkKinds.slice(0, d.whole(0, 9)).map(({ name: kind }, i) => ({
     name: `D${i}`,
     from: i > 0 && d.chance(0.3) ? `D${i - 1}` : '',
     kind,
@@ -161,7 +161,7 @@ export function* works(count: number): Generator<readonly [string, string]> {
     const d = dice(seed);
     const view = viewOf(withSteps(d, randomTheme(d)));
     let table = withExceptions(d, randomTable(d));
-    const dressings = randomDressings(d);
+    const dressings = randomValueMarks(d);
     table = {
       ...table,
       dressings,

@@ -20,7 +20,7 @@ const inChromium = (...names) => [
 const proofs = {
   bytes: ['The sample world and 200 random works have the bytes that are kept in prove/bytes.json.', [...tsx, 'prove/bytes.ts']],
   browser: ['What core predicts is what Chromium computes: 1,000 themes, 500 with exceptions, 300 with width steps.', inChromium('browser-agrees')],
-  marks: ['200 random values are painted as their value marks are made.', inChromium('dressings-agree')],
+  marks: ['200 random values are painted as their value marks are made.', inChromium('value-marks-agree')],
   fit: ['300 random tables are as wide as core says, within 2 px.', inChromium('fit-agrees')],
   widths: ['150 random themes stack random tables, and rules bring the labels that the markup would.', inChromium('arrangements')],
   house: ['120 random house stylesheets leave placed tables as their themes have them.', inChromium('house-agrees')],

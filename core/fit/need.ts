@@ -2,8 +2,8 @@ import { cellLines, isDrawn, type Line } from '../lines';
 import { fontSize, resolveAt, resolve, toPx, winnerAt, type PageType } from '../resolve';
 import {
   ORDINARY_BAND,
-  dressedIn,
-  dressingOn,
+  markedValueIn,
+  valueMarkOn,
   padOf,
   shownCell,
   slotOf,
@@ -106,8 +106,8 @@ export function needOf(view: ThemeView, table: Table, cell: GridCell, measure: M
   const value = (name: PropertyName) => winnerAt(view, slot, name).value;
   const caseCss = value('case').css;
   const isOneLine = value('wrap').css === 'nowrap';
-  const dressing = dressingOn(table, cell);
-  const dressed = dressing && dressedIn(table, cell, dressing);
+  const mark = valueMarkOn(table, cell);
+  const shown = mark && markedValueIn(table, cell, mark);
   const content = shownCell(table, cell);
   const link = winnerAt(view, { part: 'links', conditions: [], inside: slot }, 'weight').value;
   const runs: readonly Run[] =
@@ -128,13 +128,13 @@ export function needOf(view: ThemeView, table: Table, cell: GridCell, measure: M
     side === 'after' ? { before: 0, after: icon } : { before: icon, after: 0 },
     measure,
   );
-  const mark = dressed ? roomOf(dressed.kind) * type.size : 0;
+  const taken = shown ? roomOf(shown.kind) * type.size : 0;
   const edges =
     toPx(value('padding-start'), type.size, page) + toPx(value('padding-end'), type.size, page) + widthIf(cellLines(view, table, cell).start);
-  const least = isOneLine ? text.natural + mark : Math.max(text.least, icon, mark);
+  const least = isOneLine ? text.natural + taken : Math.max(text.least, icon, taken);
   // A length that row headers have for themselves takes the place of what they would take; it makes no word break.
   const own = slot.part === 'row-headers' ? resolveAt(view, { part: 'row-headers', condition: 'rest' }, 'width') : undefined;
-  if (own?.kind !== 'length') return { least: least + edges, natural: Math.max(least, text.natural + mark) + edges };
+  if (own?.kind !== 'length') return { least: least + edges, natural: Math.max(least, text.natural + taken) + edges };
   const asked = toPx(own, type.size, page) + (isFromEdgeToEdge(view) ? 0 : edges);
   return { least: least + edges, natural: Math.max(least + edges, asked), isFixed: true };
 }

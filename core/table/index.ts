@@ -39,20 +39,20 @@ export {
 export { PLAIN_COLUMN, plainColumns, readColumnWidth, typedColumnWidth, type Column, type ColumnWidth } from './columns/column';
 export { PLAIN_RULE, type ColumnRule } from './columns/column';
 export {
-  DRESSINGS_MOST,
-  dressingKinds,
-  dressingSettings,
+  VALUE_MARKS_MOST,
+  valueMarkKinds,
+  valueMarkSettings,
   isRing,
   settingOf,
-  type Dressing,
-  type DressingKind,
-  type DressingSetting,
+  type ValueMark,
+  type ValueMarkKind,
+  type ValueMarkSetting,
   roomOf,
-} from './looks/dressing';
+} from './looks/value-mark';
 export { exceptionReaches, kindOf, type Exception, type ExceptionKind } from './looks/exception';
-export { coloursOf, dressedIn, dressingOn, type Dressed } from './looks/dressed';
+export { coloursOf, markedValueIn, valueMarkOn, type MarkedValue } from './looks/marked-value';
 export { exceptionAt, exceptionsOn } from './looks/exceptions-on';
-export { placesOf, setDressings, setExceptions, withValue } from './edit/edit-exceptions';
+export { placesOf, setValueMarks, setExceptions, withValue } from './edit/edit-exceptions';
 export { cssWidths, equalColumns, needsContainer, setColumns, setTotals, shownTable } from './columns/columns';
 export { bodyGroups, dropHeading, groupsWithin, isGroupHeading, makeHeading, rowGroupOf, rowGroups, type RowGroup } from './grid/groups';
 export { gridOf, type Grid, type GridCell } from './grid/grid';

@@ -5,7 +5,7 @@ import { checkShape } from '../problems-of';
 import { isExceptionProperty, nameSchema } from '../theme';
 import { isPictureAddress, isSafeAddress, markKinds, type Row } from './cell';
 import { PLAIN_COLUMN, plainColumns, readColumnWidth } from './columns/column';
-import { DRESSINGS_MOST, dressingKinds, dressingSettings, isRing } from './looks/dressing';
+import { VALUE_MARKS_MOST, valueMarkKinds, valueMarkSettings, isRing } from './looks/value-mark';
 import { exceptionReaches, type Exception } from './looks/exception';
 import { mergeAcrossGroups } from './edit/merge-groups';
 import { TABLE_FORMAT, captionAligns, captionSides, decimalMarks, tableKinds, type Merge, type Table } from './table';
@@ -114,27 +114,27 @@ const exceptionSchema = object({
 })
   .noUnknown('An exception has no other fields.')
   .test('place', 'An exception stands at a column, a row or a cell.', ({ row, column }) => row !== null || column !== null);
-const settingNames: ReadonlySet<string> = new Set(dressingSettings.map(({ name }) => name));
-const dressingSchema = object({
+const settingNames: ReadonlySet<string> = new Set(valueMarkSettings.map(({ name }) => name));
+const valueMarkSchema = object({
   name: string()
     .strict()
-    .required('A dressing needs a name.')
-    .trim('A dressing’s name has no spaces around it.')
-    .max(60, 'A dressing’s name has at most 60 characters.'),
+    .required('A value mark needs a name.')
+    .trim('A value mark’s name has no spaces around it.')
+    .max(60, 'A value mark’s name has at most 60 characters.'),
   from: string().strict().defined().max(60),
   kind: choice(
-    'A dressing’s kind',
-    dressingKinds.map(({ name }) => name),
+    'A value mark’s kind',
+    valueMarkKinds.map(({ name }) => name),
   ),
-  settings: texts('A dressing’s settings', (name) => settingNames.has(name), 2000),
-}).noUnknown('A dressing has no other fields.');
-const dressingsSchema = array()
+  settings: texts('A value mark’s settings', (name) => settingNames.has(name), 2000),
+}).noUnknown('A value mark has no other fields.');
+const valueMarksSchema = array()
   .strict()
-  .required('The dressings are missing; they may be none.')
-  .of(dressingSchema.required())
-  .max(DRESSINGS_MOST, `A table has at most ${DRESSINGS_MOST} dressings.`)
-  .test('unique', 'Two dressings have the same name.', (all) => new Set(all.map(({ name }) => name)).size === all.length)
-  .test('ring', 'A dressing cannot be built from itself.', (all) => !all.some(({ name }) => isRing(all, name)));
+  .required('The value marks are missing; they may be none.')
+  .of(valueMarkSchema.required())
+  .max(VALUE_MARKS_MOST, `A table has at most ${VALUE_MARKS_MOST} value marks.`)
+  .test('unique', 'Two value marks have the same name.', (all) => new Set(all.map(({ name }) => name)).size === all.length)
+  .test('ring', 'A value mark cannot be built from itself.', (all) => !all.some(({ name }) => isRing(all, name)));
 
 /** What is wrong with rows, and where. Looked through by hand: a table may have millions of cells. */
 export function rowsProblem(rows: unknown, width?: number): { readonly say: string; readonly at: string } | undefined {
@@ -222,7 +222,7 @@ const headFields = {
     .required('The exceptions are missing; they may be none.')
     .of(exceptionSchema.required())
     .max(LIMITS.exceptions, `A table has at most ${LIMITS.exceptions.toLocaleString('en')} exceptions.`),
-  dressings: dressingsSchema,
+  dressings: valueMarksSchema,
   pinned: boolean().strict().required('It is missing whether the first column is pinned.'),
   decimal: choice('The decimal mark', decimalMarks),
   language: string()
@@ -273,7 +273,7 @@ const lacks: Readonly<Record<string, object>> = {
 /**
  * `zest-table/1` had no description; `zest-table/2` no kind, row groups, columns, pinning, decimal mark and place of the
  * caption; `zest-table/3` no language, and columns without type, order of dates, format and total; `zest-table/4` no
- * exceptions and no dressings, and columns without formula and rule.
+ * exceptions and no value marks, and columns without formula and rule.
  */
 export function upgradeTable(json: unknown): unknown {
   const old = json as { readonly format?: unknown; readonly rows?: unknown; readonly columns?: unknown } | null;

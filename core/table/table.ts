@@ -1,6 +1,6 @@
 import type { Row } from './cell';
 import { plainColumns, type Column } from './columns/column';
-import type { Dressing } from './looks/dressing';
+import type { ValueMark } from './looks/value-mark';
 import type { Exception } from './looks/exception';
 
 /** A block of merged cells; the content stands in its first slot. Rows and columns count from 0. */
@@ -49,7 +49,7 @@ export interface Table {
   /** Looks that columns, rows and cells have beside the theme: columns first, then rows, then cells, each from the start on. */
   readonly exceptions: readonly Exception[];
   /** Ways to show values as marks, each with a name of its own, which exceptions put on cells. */
-  readonly dressings: readonly Dressing[];
+  readonly dressings: readonly ValueMark[];
   /** Whether the first column stays where it is when the table is scrolled sideways. */
   readonly pinned: boolean;
   /** Which mark parts whole from decimal in its numbers; empty to tell from the numbers. */

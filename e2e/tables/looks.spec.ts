@@ -96,8 +96,8 @@ describe('Looks beside the theme', () => {
     for (const typed of ['4', '2.5', '5', 'new']) await person.press(typed, Key.ENTER);
     await person.click('cell', '2.5');
     await person.click('button', 'Column 3');
-    await person.click('button', 'Dressings…');
-    await person.click('button', 'Add a dressing');
+    await person.click('button', 'Value marks…');
+    await person.click('button', 'Add a value mark');
     await person.click('menuitem', 'Rating');
     await person.fill('combobox', 'Colour', 'heather');
     await person.press(Key.TAB);
@@ -108,7 +108,7 @@ describe('Looks beside the theme', () => {
     expect(await axeFindings(driver, { stylesheets: false })).toEqual([]);
     await person.click('cell', 'new');
     await person.untilText(/“new” is nothing that Rating can show; it stands there as it is/);
-    await person.click('button', 'Dressings…');
+    await person.click('button', 'Value marks…');
     await person.fill('textbox', 'Size', 'small');
     await person.press(Key.TAB);
     await person.find('alert', /“small” is no size/);
@@ -119,8 +119,8 @@ describe('Looks beside the theme', () => {
     expect(await kept()).toContain('aria-label="4 of 5"');
   }, 720_000);
 
-  it('show values plainly where their dressing is deleted, and bring it back', async () => {
-    await person.click('button', 'Dressings…');
+  it('show values plainly where their value mark is deleted, and bring it back', async () => {
+    await person.click('button', 'Value marks…');
     await person.click('button', /^Delete: 1 place shows its values plainly then/);
     await person.click('button', 'Done');
     await person.find('cell', '2.5');

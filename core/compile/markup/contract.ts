@@ -34,7 +34,7 @@ export const contract = {
   choose: 'zp-choose',
   caption: (where: 'above' | 'below' | 'start' | 'center' | 'end' | 'unseen'): string => `zp-caption-${where}`,
   exception: (look: string): string => `zp-x-${look}`,
-  dressing: (look: string): string => `zp-d-${look}`,
+  valueMark: (look: string): string => `zp-d-${look}`,
   which: (value: number): string => `zp-v-${value}`,
   no: 'zp-no',
   pinned: 'zp-pinned',

@@ -24,7 +24,7 @@ import {
   type Table,
 } from '../../table';
 import { cellNodes } from './cell-html';
-import { dressedNodes } from './dressing-html';
+import { markedNodes } from './value-mark-html';
 import { exceptionClasses } from '../rules/exception-rules';
 import { totalOnPage } from './found-totals';
 import { columnLabels, isPlain, labelOf } from './labels';
@@ -239,7 +239,7 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
       'data-slot': slots ? `${cell.row} ${cell.column}` : undefined,
     },
     ...(options.labelled && !(isNamed(table, options) && isPlain(table, cell)) ? labelNodes(table, cell) : []),
-    ...(contentOf?.(cell) ?? dressedNodes(table, cell) ?? cellNodes(shownCell(table, cell))),
+    ...(contentOf?.(cell) ?? markedNodes(table, cell) ?? cellNodes(shownCell(table, cell))),
     ...(options.fewer ? leftOut(table, cell, options) : []),
   );
 }
@@ -277,7 +277,7 @@ function leftOut(table: Table, cell: GridCell, options: TableHtmlOptions): reado
   const name = `${cell.text.trim()}: ${away.map(({ column }) => names[column] ?? '').join(', ')}`;
   const items = away.flatMap((each) => [
     element('dt', {}, names[each.column] ?? ''),
-    element('dd', {}, ...(dressedNodes(table, each) ?? cellNodes(shownCell(table, each)))),
+    element('dd', {}, ...(markedNodes(table, each) ?? cellNodes(shownCell(table, each)))),
   ]);
   return [
     element('button', { type: 'button', class: contract.open, popovertarget: id, 'aria-label': name }, '…'),

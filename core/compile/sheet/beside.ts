@@ -2,9 +2,9 @@ import { turnedTable, type Exception, type Table } from '../../table';
 import type { ThemeView } from '../../theme';
 import { turns } from '../rules/arrangement-rules';
 import { exceptionsIn } from '../rules/exception-rules';
-import { wornIn, type Worn } from '../rules/dressing-rules';
+import { wornIn, type Worn } from '../rules/value-mark-rules';
 
-/** What tables have beside the theme that dresses them, for its stylesheet: looks of places, and dressings of values. */
+/** What tables have beside the theme that dresses them, for its stylesheet: looks of places, and value marks of values. */
 export interface Beside {
   readonly exceptions: readonly Exception[];
   readonly worn: readonly Worn[];

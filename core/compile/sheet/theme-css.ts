@@ -20,7 +20,7 @@ import { cornerRules } from '../rules/corners';
 import { canHold } from './combinations';
 import { declare, type SetValue } from './declare';
 import { NOTHING_BESIDE, type Beside } from './beside';
-import { dressingRules } from '../rules/dressing-rules';
+import { valueMarkRules } from '../rules/value-mark-rules';
 import { edgeRules, exceptedProperties, exceptionRules, ownIconRules, setsHeight, setsPicture } from '../rules/exception-rules';
 import { feltValues, type Felt } from './lean';
 import { iconSides } from '../rules/icon-sides';
@@ -70,7 +70,7 @@ export function themeCss(view: ThemeView, { key, held = false, around = false, l
     ...ownIconRules(view, exceptions, options),
     ...decimalRules(view, options),
     ...contentRules(view, options, felt),
-    ...dressingRules(view, worn, options),
+    ...valueMarkRules(view, worn, options),
     ...(around ? aroundRules(view, options, felt) : []),
     ...lineRules(view, options),
     ...edgeRules(view, exceptions, options),
@@ -81,7 +81,7 @@ export function themeCss(view: ThemeView, { key, held = false, around = false, l
 
 /**
  * What a table's own file has to bring along beside its theme's stylesheet, which knows nothing of this table: its looks and
- * dressings and, since these come after everything of the theme's, what the hand brings once more. Nothing where there is nothing.
+ * value marks and, since these come after everything of the theme's, what the hand brings once more. Nothing where there is nothing.
  */
 export function besideCss(view: ThemeView, key: string, beside: Beside): Stylesheet {
   const { exceptions, worn } = beside;
@@ -99,7 +99,7 @@ export function besideCss(view: ThemeView, key: string, beside: Beside): Stylesh
     ...under,
     ...hand,
     ...over,
-    ...dressingRules(view, worn, options),
+    ...valueMarkRules(view, worn, options),
     ...ownIconRules(view, exceptions, options),
     ...edgeRules(view, exceptions, options),
   ].filter((node) => node.kind !== 'rule' || node.declarations.length > 0);

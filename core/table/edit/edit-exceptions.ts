@@ -1,6 +1,6 @@
 import type { PropertyName } from '../../theme';
 import type { Chosen } from './edit-block';
-import type { Dressing } from '../looks/dressing';
+import type { ValueMark } from '../looks/value-mark';
 import { inOrder, type Exception, type ExceptionKind } from '../looks/exception';
 import { widthOf, type Table } from '../table';
 
@@ -27,10 +27,10 @@ export function setExceptions(table: Table, at: readonly Pick<Exception, 'row' |
 }
 
 /**
- * The table with other dressings. `names` says what each of before is called now; what wore one that is gone, or was built
+ * The table with other value marks. `names` says what each of before is called now; what wore one that is gone, or was built
  * from it, shows its values plainly or is built from nothing.
  */
-export function setDressings(table: Table, dressings: readonly Dressing[], names: ReadonlyMap<string, string>): Table {
+export function setValueMarks(table: Table, dressings: readonly ValueMark[], names: ReadonlyMap<string, string>): Table {
   const there = new Set(dressings.map(({ name }) => name));
   const now = (name: string): string => {
     const renamed = names.get(name) ?? name;

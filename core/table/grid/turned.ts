@@ -1,5 +1,5 @@
 import { turn } from '../edit/edit-lines';
-import { dressingOn } from '../looks/dressed';
+import { valueMarkOn } from '../looks/marked-value';
 import { gridOf } from './grid';
 import { shownTable } from '../columns/columns';
 import { shownCell } from '../columns/shown';
@@ -27,7 +27,7 @@ function turnedOf(table: Table): Table | undefined {
   const rows = table.rows.map((cells) => [...cells]);
   for (const cell of gridOf(table).rows.flat()) {
     const row = rows[cell.row];
-    if (row && dressingOn(table, cell) === undefined) row[cell.column] = shownCell(table, cell);
+    if (row && valueMarkOn(table, cell) === undefined) row[cell.column] = shownCell(table, cell);
   }
   const turned = turn({ ...table, rows, caption: table.caption });
   return turned.ok ? turned.value : undefined;

@@ -14,7 +14,7 @@ export interface Exception {
   /** From 0. Null for a whole row. */
   readonly column: number | null;
   readonly reach: (typeof exceptionReaches)[number];
-  /** Name of the dressing that its cells' values are shown in; empty for none. */
+  /** Name of the value mark that its cells' values are shown in; empty for none. */
   readonly dressing: string;
   /** Values in the theme's syntax, by property. */
   readonly values: Values;

@@ -1,4 +1,4 @@
-import { cellNodes, classesOf, contract, dressedNodes, unseenDigits, type MarkupNode } from '../../../../../core/compile';
+import { cellNodes, classesOf, contract, markedNodes, unseenDigits, type MarkupNode } from '../../../../../core/compile';
 import {
   bodyGroups,
   computedIn,
@@ -32,7 +32,7 @@ export interface ShownCell {
   readonly isWrong: boolean;
   /** The pieces of a text that has marks. */
   readonly stretches: readonly (Stretch & { readonly classes: string })[] | undefined;
-  /** What its dressing makes of its value. */
+  /** What its value mark makes of its value. */
   readonly drawn: readonly MarkupNode[] | undefined;
   /** Digits that stand unseen behind a number. */
   readonly pad: string | null;
@@ -111,7 +111,7 @@ function showCell(table: Table, { cell, rows }: SeenCell, isFirst: boolean, edit
     scope: scope ?? null,
     classes: classes.join(' '),
     stretches,
-    drawn: dressedNodes(table, cell) ?? (cell.marks.some(({ kind }) => kind === 'icon' || kind === 'picture') ? cellNodes(cell) : undefined),
+    drawn: markedNodes(table, cell) ?? (cell.marks.some(({ kind }) => kind === 'icon' || kind === 'picture') ? cellNodes(cell) : undefined),
     pad: unseenDigits(table, cell) ?? null,
     isEdited: cell === edited,
   };

@@ -9,13 +9,13 @@ import { firstValueFrom } from 'rxjs';
 import { sayProblem } from '../../../../../core/outcome';
 import {
   LIMITS,
-  dressedIn,
-  dressingOn,
+  markedValueIn,
+  valueMarkOn,
   exceptionAt,
   gridOf,
   heightOf,
   sectionRows,
-  setDressings,
+  setValueMarks,
   setExceptions,
   shownText,
   widthOf,
@@ -31,7 +31,7 @@ import { readRow, sidesOf, type RowName } from '../../values/rows';
 import { suggestionsFor } from '../../values/suggestions';
 import { ValueEditor } from '../../values/value-editor';
 import type { Asked } from '../columns/column-form';
-import type { DressingData, MadeDressings } from './dressing-dialog';
+import type { ValueMarkData, MadeValueMarks } from './value-mark-dialog';
 import { labelOf, listedLooks, lookRows, placeOfException, placesIn, whyOf, type ListedLook, type LookRow } from './look-rows';
 
 const kinds: readonly ExceptionKind[] = ['column', 'row', 'cell'];
@@ -88,7 +88,7 @@ export class Looks implements EditedLook {
     return view ? suggestionsFor(this.asked(), view) : [];
   });
   protected readonly label = labelOf;
-  /** The dressing that all chosen places have; undefined where they differ. */
+  /** The value mark that all chosen places have; undefined where they differ. */
   protected readonly dressing = computed(() => {
     const names = new Set(this.places().map(({ row, column }) => exceptionAt(this.table(), row, column)?.dressing ?? ''));
     return names.size === 1 ? [...names][0] : undefined;
@@ -100,13 +100,13 @@ export class Looks implements EditedLook {
     const at = this.kind() === 'column' && count > 0 ? Math.max(row, first) : row;
     return gridOf(table).at(Math.min(at, heightOf(table) - 1), Math.min(column, widthOf(table) - 1));
   });
-  /** The dressing that holds on the chosen cell, whoever brings it. */
-  protected readonly worn = computed(() => dressingOn(this.table(), this.cell())?.name ?? '');
-  /** Why a cell shows its value plainly although it wears a dressing. */
+  /** The value mark that holds on the chosen cell, whoever brings it. */
+  protected readonly worn = computed(() => valueMarkOn(this.table(), this.cell())?.name ?? '');
+  /** Why a cell shows its value plainly although it wears a value mark. */
   protected readonly undressed = computed(() => {
-    const dressing = dressingOn(this.table(), this.cell());
+    const dressing = valueMarkOn(this.table(), this.cell());
     const text = shownText(this.table(), this.cell()).trim();
-    if (!dressing || text === '' || dressedIn(this.table(), this.cell(), dressing)) return '';
+    if (!dressing || text === '' || markedValueIn(this.table(), this.cell(), dressing)) return '';
     return `“${text.slice(0, 40)}” is nothing that ${dressing.name} can show; it stands there as it is.`;
   });
 
@@ -114,21 +114,21 @@ export class Looks implements EditedLook {
     this.change(dressing === '' ? 'show values plainly' : `show values as ${dressing}`, '', (each) => ({ ...each, dressing }));
   }
   /** Makes and changes dressings; one that was added is put on what is chosen. */
-  protected async editDressings(): Promise<void> {
-    const { DressingDialog } = await import('./dressing-dialog');
+  protected async editValueMarks(): Promise<void> {
+    const { ValueMarkDialog } = await import('./value-mark-dialog');
     const table = this.table();
-    const data: DressingData = { table, view: this.view(), open: this.worn() };
+    const data: ValueMarkData = { table, view: this.view(), open: this.worn() };
     const made = await firstValueFrom(
-      this.dialog.open<unknown, DressingData, MadeDressings>(DressingDialog, { width: '860px', maxWidth: '96vw', data }).afterClosed(),
+      this.dialog.open<unknown, ValueMarkData, MadeValueMarks>(ValueMarkDialog, { width: '860px', maxWidth: '96vw', data }).afterClosed(),
     );
     if (!made) return;
     const isNew = made.open !== '' && ![...made.names.values()].includes(made.open);
     const at = this.places();
     this.changed.emit({
-      label: 'change dressings',
+      label: 'change value marks',
       touches: '',
       make: (each) => {
-        const set = setDressings(each, made.dressings, made.names);
+        const set = setValueMarks(each, made.dressings, made.names);
         return isNew ? setExceptions(set, at, (exception) => ({ ...exception, dressing: made.open })) : set;
       },
     });

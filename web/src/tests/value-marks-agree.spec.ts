@@ -2,14 +2,14 @@ import { viewOf } from '../../../core/tests/themes';
 import { parseColour, type Rgba } from '../../../core/colour';
 import { besideOf, element, frameRules, tableElement, themeCss, writeCss, writeHtml } from '../../../core/compile';
 import { dice, randomTheme, type Dice, starterNames } from '../../../core/tests/random';
-import { dressedIn, dressingKinds, gridOf, tableOf, type Dressing, type Table } from '../../../core/table';
+import { markedValueIn, valueMarkKinds, gridOf, tableOf, type ValueMark, type Table } from '../../../core/table';
 import { propertyOf, type Theme } from '../../../core/theme';
 import { colourFact, read } from './predicted';
 import { forSeeds } from '../../../core/tests/seeded';
 
 const swatch = (d: Dice): string => `${d.pick(['mist', 'deep', 'glow', 'lamp'])}${d.chance(0.3) ? ` ${d.whole(1, 9)}0%` : ''}`;
 
-function randomDressing(d: Dice, kind: Dressing['kind']): Dressing {
+function randomValueMark(d: Dice, kind: ValueMark['kind']): ValueMark {
   const settings: Record<string, string> = {
     colour: swatch(d),
     quiet: swatch(d),
@@ -21,10 +21,10 @@ function randomDressing(d: Dice, kind: Dressing['kind']): Dressing {
   return { name: 'D', from: '', kind, settings };
 }
 
-function caseOf(seed: number): { readonly theme: Theme; readonly table: Table; readonly dressing: Dressing } {
+function caseOf(seed: number): { readonly theme: Theme; readonly table: Table; readonly dressing: ValueMark } {
   const d = dice(seed);
   const theme = randomTheme(d, starterNames);
-  const dressing = randomDressing(d, d.pick(dressingKinds).name);
+  const dressing = randomValueMark(d, d.pick(valueMarkKinds).name);
   const values = Array.from({ length: 6 }, () =>
     d.pick(['open', 'late', 'yes', 'no', 'Ada Lovell', `${d.whole(-2, 12)}`, `${d.whole(0, 90) / 10}`, '']),
   );
@@ -35,7 +35,7 @@ function caseOf(seed: number): { readonly theme: Theme; readonly table: Table; r
   return { theme, table, dressing };
 }
 
-describe('Dressings are painted as they are made', () => {
+describe('Value marks are painted as they are made', () => {
   forSeeds('for random values', { all: 200, usual: 100 }, (seed) => {
     const { theme, table, dressing } = caseOf(seed);
     const host = document.createElement('div');
@@ -52,7 +52,7 @@ describe('Dressings are painted as they are made', () => {
   });
 });
 
-function compare(seed: number, theme: Theme, table: Table, dressing: Dressing, shadow: ShadowRoot): void {
+function compare(seed: number, theme: Theme, table: Table, dressing: ValueMark, shadow: ShadowRoot): void {
   const look = viewOf(theme);
   const rgba = (text: string): Rgba => {
     const value = look.read(propertyOf('ink'), text);
@@ -67,7 +67,7 @@ function compare(seed: number, theme: Theme, table: Table, dressing: Dressing, s
   for (const cell of gridOf(table).rows.flat()) {
     if (cell.column !== 1 || cell.row === 0) continue;
     const at = shadow.querySelector<HTMLElement>(`[data-slot="${cell.row} ${cell.column}"]`);
-    const dressed = dressedIn(table, cell, dressing);
+    const dressed = markedValueIn(table, cell, dressing);
     const mark = at?.firstElementChild;
     if (!dressed || !mark) {
       expect(at?.textContent).withContext(`seed ${seed}`).toBe(cell.text);

@@ -5,41 +5,41 @@ import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { icons } from '../../../../../core/media';
 import {
-  DRESSINGS_MOST,
+  VALUE_MARKS_MOST,
   coloursOf,
-  dressingKinds,
-  dressingSettings,
+  valueMarkKinds,
+  valueMarkSettings,
   isRing,
   settingOf,
   tableOf,
-  type Dressing,
-  type DressingKind,
-  type DressingSetting,
+  type ValueMark,
+  type ValueMarkKind,
+  type ValueMarkSetting,
   type Table,
 } from '../../../../../core/table';
 import { propertyOf, type ThemeView } from '../../../../../core/theme';
-import { Dressed } from '../../controls/dressed/dressed';
+import { MarkedValue } from '../../controls/dressed/dressed';
 
-export interface DressingData {
+export interface ValueMarkData {
   readonly table: Table;
   readonly view: ThemeView | undefined;
   /** The one that is open at first; empty for the first. */
   readonly open: string;
 }
-export interface MadeDressings {
-  readonly dressings: readonly Dressing[];
+export interface MadeValueMarks {
+  readonly dressings: readonly ValueMark[];
   /** What each of before is called now. */
   readonly names: ReadonlyMap<string, string>;
   /** The one that was open last. */
   readonly open: string;
 }
 
-/** A dressing on the bench: with what it was called before. */
-interface Bench extends Dressing {
+/** A value mark on the bench: with what it was called before. */
+interface Bench extends ValueMark {
   readonly was: string;
 }
 
-const samples: Readonly<Record<DressingKind, readonly string[]>> = {
+const samples: Readonly<Record<ValueMarkKind, readonly string[]>> = {
   rating: ['4.5', '2', '0'],
   meter: ['80', '35', '5'],
   status: ['open', 'late', 'cancelled'],
@@ -50,29 +50,29 @@ const samples: Readonly<Record<DressingKind, readonly string[]>> = {
   button: ['Book', 'Details'],
   person: ['Ada Lovell', 'Νίκη Αλεξίου', 'ليلى حداد'],
 };
-const hints: { readonly [name in DressingSetting]?: string } = {
+const hints: { readonly [name in ValueMarkSetting]?: string } = {
   colours: 'open = deep; late = #b3261e',
   alt: '{value} of {most}',
   link: '/book?boat={value}',
   size: '1em',
 };
 
-/** The dressings of a table: ways to show values as marks. Each change is seen at once on sample values; all cells that wear one follow. */
+/** The value marks of a table: ways to show values as marks. Each change is seen at once on sample values; all cells that wear one follow. */
 @Component({
-  selector: 'zest-dressing-dialog',
+  selector: 'zest-value-mark-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Dressed, MatButtonModule, MatDialogModule, MatIconModule, MatMenuModule],
-  templateUrl: './dressing-dialog.html',
-  styleUrl: './dressing-dialog.scss',
+  imports: [MarkedValue, MatButtonModule, MatDialogModule, MatIconModule, MatMenuModule],
+  templateUrl: './value-mark-dialog.html',
+  styleUrl: './value-mark-dialog.scss',
 })
-export class DressingDialog {
-  protected readonly data = inject<DressingData>(MAT_DIALOG_DATA);
-  private readonly dialog = inject<MatDialogRef<DressingDialog, MadeDressings>>(MatDialogRef);
+export class ValueMarkDialog {
+  protected readonly data = inject<ValueMarkData>(MAT_DIALOG_DATA);
+  private readonly dialog = inject<MatDialogRef<ValueMarkDialog, MadeValueMarks>>(MatDialogRef);
 
-  protected readonly kinds = dressingKinds;
+  protected readonly kinds = valueMarkKinds;
   protected readonly icons = icons;
   protected readonly hints = hints;
-  protected readonly most = DRESSINGS_MOST;
+  protected readonly most = VALUE_MARKS_MOST;
   protected readonly bench = signal<readonly Bench[]>(this.data.table.dressings.map((each) => ({ ...each, was: each.name })));
   protected readonly at = signal(
     Math.max(
@@ -85,7 +85,7 @@ export class DressingDialog {
   protected readonly settings = computed(() => {
     const current = this.current();
     if (!current) return [];
-    return dressingSettings
+    return valueMarkSettings
       .filter(({ kinds }) => (kinds as readonly string[]).includes(current.kind))
       .map(({ name, label }) => ({
         name,
@@ -122,7 +122,7 @@ export class DressingDialog {
     });
   });
 
-  private sampleTexts(current: Dressing): readonly string[] {
+  private sampleTexts(current: ValueMark): readonly string[] {
     const values = coloursOf(settingOf(this.bench(), current, 'colours')).map(({ value }) => value);
     if (values.length > 0) return values.slice(0, 4);
     const most = Number(settingOf(this.bench(), current, 'most'));
@@ -130,10 +130,10 @@ export class DressingDialog {
     return samples[current.kind];
   }
 
-  protected kindLabel = (kind: DressingKind): string => dressingKinds.find(({ name }) => name === kind)?.label ?? '';
+  protected kindLabel = (kind: ValueMarkKind): string => valueMarkKinds.find(({ name }) => name === kind)?.label ?? '';
 
-  protected add(kind: DressingKind): void {
-    if (this.bench().length >= DRESSINGS_MOST) return this.wrong.set(`A table has at most ${DRESSINGS_MOST} dressings.`);
+  protected add(kind: ValueMarkKind): void {
+    if (this.bench().length >= VALUE_MARKS_MOST) return this.wrong.set(`A table has at most ${VALUE_MARKS_MOST} value marks.`);
     const label = this.kindLabel(kind);
     const taken = new Set(this.bench().map(({ name }) => name));
     let name = label;
@@ -147,7 +147,7 @@ export class DressingDialog {
     this.bench.update((all) => all.filter((each) => each !== gone).map((each) => (each.from === gone?.name ? { ...each, from: '' } : each)));
     this.at.set(Math.max(0, this.at() - 1));
   }
-  private put(change: Partial<Dressing>): void {
+  private put(change: Partial<ValueMark>): void {
     const current = this.current();
     this.wrong.set('');
     this.bench.update((all) => all.map((each) => (each === current ? { ...each, ...change } : each)));
@@ -156,13 +156,13 @@ export class DressingDialog {
     const name = field.value.trim().slice(0, 60);
     const before = this.current()?.name ?? '';
     if (name === before) return;
-    if (name === '') return this.wrong.set('A dressing needs a name.');
-    if (this.bench().some((each) => each.name === name)) return this.wrong.set(`There is a dressing “${name}” already. Give it another name.`);
+    if (name === '') return this.wrong.set('A value mark needs a name.');
+    if (this.bench().some((each) => each.name === name)) return this.wrong.set(`There is a value mark “${name}” already. Give it another name.`);
     this.put({ name });
     this.bench.update((all) => all.map((each) => (each.from === before ? { ...each, from: name } : each)));
   }
   protected build = (from: string): void => this.put({ from });
-  protected set(name: DressingSetting, typed: string): void {
+  protected set(name: ValueMarkSetting, typed: string): void {
     const current = this.current();
     if (!current) return;
     const text = typed.trim();
@@ -172,7 +172,7 @@ export class DressingDialog {
     this.put({ settings: text === '' ? others : { ...others, [name]: text } });
   }
 
-  private problemOf(name: DressingSetting, text: string): string {
+  private problemOf(name: ValueMarkSetting, text: string): string {
     const { view } = this.data;
     if (name === 'least' || name === 'most') return Number.isFinite(Number(text.replace(',', '.'))) ? '' : `“${text}” is no number.`;
     if (name === 'size') {

@@ -1,20 +1,20 @@
-import { gridOf, setDressings, setExceptions, tableOf, readTable, type Dressing, type Table } from '../table';
+import { gridOf, setValueMarks, setExceptions, tableOf, readTable, type ValueMark, type Table } from '../table';
 import { themeWith, viewOf } from '../tests/themes';
-import { besideOf, dressedNodes, tableElement, themeCss, writeCss, writeHtml } from './index';
+import { besideOf, markedNodes, tableElement, themeCss, writeCss, writeHtml } from './index';
 
-const rating: Dressing = { name: 'Stars', from: '', kind: 'rating', settings: { colour: 'lamp', most: '4' } };
-const small: Dressing = { name: 'Small stars', from: 'Stars', kind: 'rating', settings: { size: '0.5em' } };
-const dressed = (texts: readonly string[], dressing: Dressing, others: readonly Dressing[] = []): Table =>
+const rating: ValueMark = { name: 'Stars', from: '', kind: 'rating', settings: { colour: 'lamp', most: '4' } };
+const small: ValueMark = { name: 'Small stars', from: 'Stars', kind: 'rating', settings: { size: '0.5em' } };
+const dressed = (texts: readonly string[], dressing: ValueMark, others: readonly ValueMark[] = []): Table =>
   tableOf('x', [['Name', 'Value'], ...texts.map((text, i) => [`r${i}`, text])], {
     rowHeaders: 1,
     dressings: [dressing, ...others],
     exceptions: [{ row: null, column: 1, reach: '', dressing: dressing.name, values: {} }],
   });
 const html = (table: Table, row: number, column = 1): string =>
-  (dressedNodes(table, gridOf(table).at(row, column)) ?? []).map((node) => writeHtml(node, 'compact')).join('');
+  (markedNodes(table, gridOf(table).at(row, column)) ?? []).map((node) => writeHtml(node, 'compact')).join('');
 const css = (table: Table): string => writeCss(themeCss(viewOf(themeWith({})), { key: 'x', beside: besideOf([table]) }), 'compact');
 
-describe('Dressings', () => {
+describe('Value marks', () => {
   it('show a rating as a share of its shapes, said in words, and what is none as it stands', () => {
     const table = dressed(['3', '2.5', '9', 'new', ''], rating);
     expect(html(table, 1)).toMatch(/<svg class="zp-d-\w+" role="img" aria-label="3 of 4" .*<rect width="75" height="1">/);
@@ -55,7 +55,7 @@ describe('Dressings', () => {
     expect(html(table, 3)).toBe('');
   });
   it('show pictures of their own server only, and lead nowhere that runs', () => {
-    const picture: Dressing = { name: 'Views', from: '', kind: 'picture', settings: {} };
+    const picture: ValueMark = { name: 'Views', from: '', kind: 'picture', settings: {} };
     const pictures = dressed(['/pictures/a1.jpg', 'https://elsewhere.example/a.jpg', '//elsewhere.example/a.jpg', 'javascript:x.png'], picture);
     expect(html(pictures, 1)).toContain('src="/pictures/a1.jpg" alt="r0"');
     expect([2, 3, 4].map((row) => html(pictures, row))).toEqual(['', '', '']);
@@ -75,16 +75,16 @@ describe('Dressings', () => {
   });
   it('are renamed where they are worn, and leave values plain where they are deleted', () => {
     const table = dressed(['3'], small, [rating]);
-    const renamed = setDressings(table, [{ ...small, name: 'Tiny' }, rating], new Map([['Small stars', 'Tiny']]));
+    const renamed = setValueMarks(table, [{ ...small, name: 'Tiny' }, rating], new Map([['Small stars', 'Tiny']]));
     expect(renamed.exceptions[0]?.dressing).toBe('Tiny');
-    const without = setDressings(table, [small], new Map());
+    const without = setValueMarks(table, [small], new Map());
     expect(without.dressings[0]?.from).toBe('');
-    expect(setDressings(table, [rating], new Map()).exceptions).toEqual([]);
+    expect(setValueMarks(table, [rating], new Map()).exceptions).toEqual([]);
     const gone = { ...table, dressings: [rating] };
     expect(html(gone, 1)).toBe('');
   });
   it('of a cell are stronger than those of its row, and these than those of its column', () => {
-    const tag: Dressing = { name: 'T', from: '', kind: 'tag', settings: {} };
+    const tag: ValueMark = { name: 'T', from: '', kind: 'tag', settings: {} };
     const table = setExceptions(dressed(['3', '3'], rating, [tag]), [{ row: 2, column: 1 }], (each) => ({ ...each, dressing: 'T' }));
     expect(html(table, 1)).toContain('<svg');
     expect(html(table, 2)).toContain('<span');

@@ -1,34 +1,31 @@
 import { iconAddress } from '../../media';
-import { coloursOf, dressingSettings, settingOf, type Dressing, type DressingSetting, type Table } from '../../table';
+import { coloursOf, valueMarkSettings, settingOf, type ValueMark, type ValueMarkSetting, type Table } from '../../table';
 import { propertyOf, type ThemeView } from '../../theme';
 import { shortHash } from '../sheet/short-hash';
 import { type SelectorOptions } from '../sheet/selectors';
 import { contract } from '../markup/contract';
 import { rule, type CssNode, type Declaration } from '../sheet/stylesheet';
 
-/** A dressing with all of its settings worked out, as cells wear it. */
+/** A value mark with all of its settings worked out, as cells wear it. */
 export interface Worn {
-  readonly kind: Dressing['kind'];
-  readonly settings: Readonly<Record<DressingSetting, string>>;
+  readonly kind: ValueMark['kind'];
+  readonly settings: Readonly<Record<ValueMarkSetting, string>>;
 }
 
-export const wornOf = (dressings: readonly Dressing[], dressing: Dressing): Worn => ({
-  kind: dressing.kind,
+export const wornOf = (dressings: readonly ValueMark[], mark: ValueMark): Worn => ({
+  kind: mark.kind,
   settings: Object.fromEntries(
-    dressingSettings.map(({ name, kinds }) => [
-      name,
-      (kinds as readonly string[]).includes(dressing.kind) ? settingOf(dressings, dressing, name) : '',
-    ]),
-  ) as Record<DressingSetting, string>,
+    valueMarkSettings.map(({ name, kinds }) => [name, (kinds as readonly string[]).includes(mark.kind) ? settingOf(dressings, mark, name) : '']),
+  ) as Record<ValueMarkSetting, string>,
 });
 
-/** What a dressing says of itself only in the markup does not make it another look. */
+/** What a value mark says of itself only in the markup does not make it another look. */
 const spoken: ReadonlySet<string> = new Set(['alt', 'link', 'text', 'least']);
 /** The class of what stands in a dressed cell: the same look has the same name. */
-export const dressingClass = ({ kind, settings }: Worn): string =>
-  contract.dressing(shortHash(JSON.stringify([kind, Object.entries(settings).filter(([name]) => !spoken.has(name))])));
+export const valueMarkClass = ({ kind, settings }: Worn): string =>
+  contract.valueMark(shortHash(JSON.stringify([kind, Object.entries(settings).filter(([name]) => !spoken.has(name))])));
 
-/** The dressings that some tables' cells wear, each look once. */
+/** The value marks that some tables' cells wear, each look once. */
 export function wornIn(tables: readonly Pick<Table, 'exceptions' | 'dressings'>[]): readonly Worn[] {
   const found = new Map<string, Worn>();
   for (const { exceptions, dressings } of tables) {
@@ -36,7 +33,7 @@ export function wornIn(tables: readonly Pick<Table, 'exceptions' | 'dressings'>[
     for (const each of dressings) {
       if (!names.has(each.name)) continue;
       const worn = wornOf(dressings, each);
-      found.set(dressingClass(worn), worn);
+      found.set(valueMarkClass(worn), worn);
     }
   }
   return [...found.values()];
@@ -47,8 +44,8 @@ const mask = (name: string, size: string): readonly Declaration[] => {
   return address === undefined ? [] : [['mask', `${address} 0 50%/${size} repeat-x`]];
 };
 
-/** How dressings look. Colours are the theme's: one that it does not have gives way to the ink of the text. */
-export function dressingRules(view: ThemeView, worn: readonly Worn[], { theme }: SelectorOptions): readonly CssNode[] {
+/** How value marks look. Colours are the theme's: one that it does not have gives way to the ink of the text. */
+export function valueMarkRules(view: ThemeView, worn: readonly Worn[], { theme }: SelectorOptions): readonly CssNode[] {
   const colour = (text: string, fallback: string): string => {
     const read = view.read(propertyOf('ink'), text);
     return read.ok ? (read.value.css === 'inherit' ? 'currentColor' : read.value.css) : fallback;
@@ -59,7 +56,7 @@ export function dressingRules(view: ThemeView, worn: readonly Worn[], { theme }:
   };
   return worn.flatMap((each): readonly CssNode[] => {
     const { kind, settings } = each;
-    const name = dressingClass(each);
+    const name = valueMarkClass(each);
     const at = (test = ''): string => `.${theme}>*>:where(tr)>* :where(.${name}${test})`;
     const [main, quiet, size] = [colour(settings.colour, 'currentColor'), colour(settings.quiet, '#8883'), length(settings.size)];
     const byValue = (property: string, pseudo = ''): readonly CssNode[] =>

@@ -1,5 +1,5 @@
-/** What a dressing makes of a value; `room` is what its mark takes of a line, with what parts it from a text, in em. */
-export const dressingKinds = [
+/** What a value mark makes of a value; `room` is what its mark takes of a line, with what parts it from a text, in em. */
+export const valueMarkKinds = [
   { name: 'rating', label: 'Rating', hint: 'So many of so many shapes', room: 5.25 },
   { name: 'meter', label: 'Meter', hint: 'A bar, as long as its value', room: 5.25 },
   { name: 'status', label: 'Status mark', hint: 'A dot or an icon in the colour of its value, with its text', room: 1 },
@@ -10,13 +10,13 @@ export const dressingKinds = [
   { name: 'button', label: 'Button', hint: 'A link in the shape of a button', room: 1.8 },
   { name: 'person', label: 'Person', hint: 'A round picture, or initials, and a name', room: 2.1 },
 ] as const;
-export type DressingKind = (typeof dressingKinds)[number]['name'];
-const rooms = new Map<DressingKind, number>(dressingKinds.map(({ name, room }) => [name, room]));
+export type ValueMarkKind = (typeof valueMarkKinds)[number]['name'];
+const rooms = new Map<ValueMarkKind, number>(valueMarkKinds.map(({ name, room }) => [name, room]));
 /** Room that a kind's mark takes of a line, in em. */
-export const roomOf = (kind: DressingKind): number => rooms.get(kind) ?? 0;
+export const roomOf = (kind: ValueMarkKind): number => rooms.get(kind) ?? 0;
 
-/** What of a dressing can be set, and for which kinds. */
-export const dressingSettings = [
+/** What of a value mark can be set, and for which kinds. */
+export const valueMarkSettings = [
   { name: 'shape', label: 'Shape', kinds: ['rating', 'status', 'icon', 'button'] },
   { name: 'colour', label: 'Colour', kinds: ['rating', 'meter', 'status', 'tag', 'yes-no', 'icon', 'button', 'person'] },
   { name: 'quiet', label: 'Colour of what is empty', kinds: ['rating', 'meter', 'yes-no'] },
@@ -29,23 +29,23 @@ export const dressingSettings = [
   { name: 'alt', label: 'Said to those who cannot see it', kinds: ['rating', 'meter', 'yes-no', 'picture'] },
   { name: 'link', label: 'Leads to', kinds: ['button'] },
 ] as const;
-export type DressingSetting = (typeof dressingSettings)[number]['name'];
+export type ValueMarkSetting = (typeof valueMarkSettings)[number]['name'];
 
 /** A way to show values, made once and put on as many cells as wanted. */
-export interface Dressing {
+export interface ValueMark {
   /** Unique in its table. */
   readonly name: string;
-  /** Name of the dressing that it is built from, whose settings hold where it has none; empty for none. */
+  /** Name of the value mark that it is built from, whose settings hold where it has none; empty for none. */
   readonly from: string;
-  readonly kind: DressingKind;
+  readonly kind: ValueMarkKind;
   /** Texts; what each can be is said in docs/theme-format.md. */
-  readonly settings: { readonly [name in DressingSetting]?: string };
+  readonly settings: { readonly [name in ValueMarkSetting]?: string };
 }
 
-export const DRESSINGS_MOST = 100;
+export const VALUE_MARKS_MOST = 100;
 
-/** What a dressing of a kind has where nobody sets it. */
-const dressingDefaults: Readonly<Record<DressingSetting, string>> = {
+/** What a value mark of a kind has where nobody sets it. */
+const valueMarkDefaults: Readonly<Record<ValueMarkSetting, string>> = {
   shape: 'star',
   colour: 'page',
   quiet: '#8883',
@@ -58,7 +58,7 @@ const dressingDefaults: Readonly<Record<DressingSetting, string>> = {
   alt: '',
   link: '',
 };
-const ownDefaults: { readonly [kind in DressingKind]?: Dressing['settings'] } = {
+const ownDefaults: { readonly [kind in ValueMarkKind]?: ValueMark['settings'] } = {
   meter: { most: '100', size: '6em', colour: '#3d7ea6' },
   status: { shape: 'dot', text: 'on' },
   tag: { colour: '#8882' },
@@ -69,21 +69,21 @@ const ownDefaults: { readonly [kind in DressingKind]?: Dressing['settings'] } = 
   button: { shape: 'none', colour: '#3d7ea6', ink: '#ffffff' },
 };
 
-/** A setting of a dressing: its own, or that of what it is built from, or what its kind has. Dressings that are built from each other in a ring stop where it closes. */
-export function settingOf(dressings: readonly Dressing[], dressing: Dressing, name: DressingSetting): string {
+/** A setting of a value mark: its own, or that of what it is built from, or what its kind has. Value marks that are built from each other in a ring stop where it closes. */
+export function settingOf(dressings: readonly ValueMark[], mark: ValueMark, name: ValueMarkSetting): string {
   const seen = new Set<string>();
-  for (let at: Dressing | undefined = dressing; at && !seen.has(at.name);) {
+  for (let at: ValueMark | undefined = mark; at && !seen.has(at.name);) {
     const own: string | undefined = at.settings[name];
     if (own !== undefined) return own;
     seen.add(at.name);
-    const { from }: Dressing = at;
+    const { from }: ValueMark = at;
     at = from === '' ? undefined : dressings.find((each) => each.name === from);
   }
-  return ownDefaults[dressing.kind]?.[name] ?? dressingDefaults[name];
+  return ownDefaults[mark.kind]?.[name] ?? valueMarkDefaults[name];
 }
 
-/** Whether a dressing is built from itself in the end. */
-export function isRing(dressings: readonly Dressing[], name: string): boolean {
+/** Whether a value mark is built from itself in the end. */
+export function isRing(dressings: readonly ValueMark[], name: string): boolean {
   const seen = new Set<string>();
   for (let at = dressings.find((each) => each.name === name); at; at = dressings.find((each) => each.name === at?.from)) {
     if (seen.has(at.name)) return true;

@@ -1,5 +1,5 @@
 import { readValueOf } from '../../data-types';
-import { settingOf, type Dressing, type DressingSetting } from './dressing';
+import { settingOf, type ValueMark, type ValueMarkSetting } from './value-mark';
 import { exceptionsOn } from './exceptions-on';
 import type { GridCell } from '../grid/grid';
 import { isGroupHeading } from '../grid/groups';
@@ -8,15 +8,15 @@ import { shownText } from '../columns/shown';
 import { isPictureAddress, textOf } from '../cell';
 import type { Table } from '../table';
 
-/** The dressing that a body cell's value is shown in: its own, else its row's, else its column's. One that is gone shows the value plainly. */
-export function dressingOn(table: Table, cell: GridCell): Dressing | undefined {
+/** The value mark that a body cell's value is shown in: its own, else its row's, else its column's. One that is gone shows the value plainly. */
+export function valueMarkOn(table: Table, cell: GridCell): ValueMark | undefined {
   if (table.dressings.length === 0 || cell.section !== 'body' || isGroupHeading(table, cell.row)) return undefined;
   const worn = exceptionsOn(table, cell).findLast(({ dressing }) => dressing !== '');
   return worn && table.dressings.find(({ name }) => name === worn.dressing);
 }
 
-/** A value as its dressing shows it. */
-export type Dressed =
+/** A value as its value mark shows it. */
+export type MarkedValue =
   | { readonly kind: 'rating' | 'meter'; readonly share: number; readonly alt: string; readonly text: string }
   | { readonly kind: 'status' | 'tag' | 'icon'; readonly text: string; readonly which: number }
   | { readonly kind: 'yes-no'; readonly yes: boolean; readonly alt: string; readonly text: string }
@@ -32,15 +32,15 @@ export const coloursOf = (text: string): readonly { readonly value: string; read
     return at < 1 || value === '' || colour === '' ? [] : [{ value, colour }];
   });
 
-/** A cell's value in a dressing; undefined where it is nothing, or nothing that the dressing can show: it then stands there as it is. */
-export function dressedIn(table: Table, cell: GridCell, dressing: Dressing): Dressed | undefined {
+/** A cell's value in a value mark; undefined where it is nothing, or nothing that the value mark can show: it then stands there as it is. */
+export function markedValueIn(table: Table, cell: GridCell, mark: ValueMark): MarkedValue | undefined {
   const text = shownText(table, cell).trim();
   if (text === '' || cell.marks.length > 0) return undefined;
-  const setting = (name: DressingSetting): string => settingOf(table.dressings, dressing, name);
+  const setting = (name: ValueMarkSetting): string => settingOf(table.dressings, mark, name);
   const row = (): string => textOf(table.rows[cell.row]?.[0]).trim();
   const filled = (template: string, most = ''): string =>
     template.replace(/\{(value|most|row)\}/g, (_, name: string) => (name === 'value' ? text : name === 'most' ? most : row()));
-  switch (dressing.kind) {
+  switch (mark.kind) {
     case 'rating':
     case 'meter': {
       const [least, most] = [Number(setting('least')), Number(setting('most'))];
@@ -48,13 +48,13 @@ export function dressedIn(table: Table, cell: GridCell, dressing: Dressing): Dre
       if (value === undefined || !(most > least)) return undefined;
       const alt = filled(setting('alt') === '' ? '{value} of {most}' : setting('alt'), String(most));
       const share = Math.min(1, Math.max(0, (value - least) / (most - least)));
-      return { kind: dressing.kind, share, alt, text: setting('text') === 'on' ? text : '' };
+      return { kind: mark.kind, share, alt, text: setting('text') === 'on' ? text : '' };
     }
     case 'status':
     case 'tag':
     case 'icon':
       return {
-        kind: dressing.kind,
+        kind: mark.kind,
         text,
         which: coloursOf(setting('colours')).findIndex(({ value }) => value.toLowerCase() === text.toLowerCase()),
       };
