@@ -1,17 +1,5 @@
 import { DatePipe } from '@angular/common';
-import {
-  ChangeDetectionStrategy,
-  Component,
-  DestroyRef,
-  type ElementRef,
-  type OnInit,
-  computed,
-  effect,
-  inject,
-  input,
-  signal,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, type ElementRef, type OnInit, computed, effect, inject, input, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatDialog } from '@angular/material/dialog';
@@ -19,14 +7,11 @@ import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { MatTooltipModule } from '@angular/material/tooltip';
-import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
-import { heldKey, type PageInput } from '../../../../core/compile';
 import {
   canStand,
   copyOf,
-  dressed,
   blockKinds,
   blockName,
   emptyBlock,
@@ -42,25 +27,20 @@ import {
   readRoom,
   readWidth,
   siteDress,
-  tableRef,
-  tablesOn,
   takeOut,
-  themeRef,
   within,
   type Block,
   type Page,
   type Spot,
   type TableBlock,
 } from '../../../../core/page';
-import { columnNames, tableOf, type Table } from '../../../../core/table';
-import type { Theme } from '../../../../core/theme';
+import { columnNames } from '../../../../core/table';
 import { Deleting } from '../controls/deleting';
 import { Name } from '../controls/rename';
 import { Ruler } from '../controls/ruler';
 import { UndoRedo } from '../controls/undo-redo';
 import { followRoom } from '../controls/follow-room';
-import { Api, type Edition, type KeptPage, type KeptTable, type KeptTheme } from '../documents/api';
-import { Changes, type Change } from '../documents/changes';
+import { Api, type Edition } from '../documents/api';
 import { OpenDocument } from '../documents/open-document';
 import { Publisher } from '../publishing/publisher';
 import { PutElsewhere } from '../publishing/put-elsewhere';
@@ -71,12 +51,10 @@ import { titleOf } from './blocks/block-names';
 import { BlockOutline, type Moved } from './blocks/block-outline';
 import type { PageEditions } from './editions-dialog';
 import { HouseFindings } from './house/house-findings';
+import { StandsOn } from './stands-on';
 import { ThreeWidths } from './seen/three-widths';
 import { UnderHouse } from './house/under-house';
 import { VisitorForm } from './visitor-form';
-import { ThemeViews } from '../controls/dressed/theme-views';
-
-type LiveState = KeptPage['live'];
 
 @Component({
   selector: 'zest-page-editor',
@@ -100,14 +78,13 @@ type LiveState = KeptPage['live'];
     VisitorForm,
     PutElsewhere,
   ],
-  providers: [OpenDocument, UnderHouse],
+  providers: [OpenDocument, StandsOn, UnderHouse],
   templateUrl: './editor.html',
   styleUrl: './editor.scss',
 })
 export class PageEditor implements OnInit {
   readonly id = input.required<string>();
   private readonly api = inject(Api);
-  private readonly views = inject(ThemeViews);
   private readonly deleting = inject(Deleting);
   private readonly snackBar = inject(MatSnackBar);
   private readonly publisher = inject(Publisher);
@@ -118,16 +95,10 @@ export class PageEditor implements OnInit {
   protected readonly blockKinds = blockKinds;
   protected readonly nameOfKind = blockName;
   protected readonly missing = this.open.missing;
-  protected readonly tables = signal<readonly KeptTable[]>([]);
-  protected readonly themes = signal<readonly KeptTheme[]>([]);
-  private readonly fullTables = signal<ReadonlyMap<string, Table>>(new Map());
-  /** Editions of the themes of placements, and held ones themselves, as they come in. */
-  private readonly editions = signal<ReadonlyMap<string, readonly Edition[]>>(new Map());
-  private readonly heldThemes = signal<ReadonlyMap<string, Theme>>(new Map());
-  private readonly heldTables = signal<ReadonlyMap<string, Table>>(new Map());
-  /** The site's other pages, for what reaches across it. */
-  private readonly otherPages = signal<readonly Page[]>([]);
-  protected readonly live = signal<LiveState>(undefined);
+  private readonly stands = inject(StandsOn);
+  protected readonly tables = this.stands.tables;
+  protected readonly themes = this.stands.themes;
+  protected readonly live = this.stands.live;
   protected readonly pickedId = signal('');
   protected readonly wrong = signal<Readonly<Record<string, string>>>({});
   readonly width = signal(10_000);
@@ -145,103 +116,19 @@ export class PageEditor implements OnInit {
   });
   private readonly stage = viewChild<ElementRef<HTMLElement>>('stage');
 
-  private readonly placements = computed(() => tablesOn(this.page() ?? { blocks: [] }));
   protected readonly picked = computed(() => this.blockOf(this.pickedId()));
-  protected readonly preview = computed<PageInput | undefined>(() => {
-    const page = this.page();
-    if (!page) return undefined;
-    const themes = new Map(this.themes().map(({ id, key, document }) => [id, { key, view: this.views.of(document) }]));
-    // A held edition that is on its way, or gone, is seen as the theme is now.
-    for (const block of tablesOn(dressed(page, undefined))) {
-      const now = block.held === undefined ? undefined : themes.get(block.theme);
-      if (block.held === undefined || !now) continue;
-      const held = this.heldThemes().get(themeRef(block));
-      themes.set(themeRef(block), held ? { key: heldKey(now.key, block.held), view: this.views.of(held) } : now);
-    }
-    const site = siteDress([page, ...this.otherPages()]);
-    return { page, tables: new Map([...this.fullTables(), ...this.heldTables()]), themes, site };
-  });
-
+  protected readonly preview = this.stands.preview;
   protected readonly under = inject(UnderHouse);
-  private readonly changes = inject(Changes);
-  private readonly destroyed = inject(DestroyRef);
-
   constructor() {
-    effect(() => this.under.page.set(this.preview()));
+    effect(() => this.under.page.set(this.stands.preview()));
     followRoom(this.stage, () => 40, this);
-    effect(() => {
-      const wanted = [...new Set(this.placements().map(({ table }) => table))].filter(Boolean);
-      for (const id of wanted) if (!this.fullTables().has(id)) void this.fetchTable(id);
-    });
-    effect(() => {
-      for (const block of this.placements()) void this.fetchEditions(block);
-    });
   }
 
   ngOnInit(): void {
-    void this.load();
-    // What is changed in another window is seen here at once.
-    this.changes.all$.pipe(takeUntilDestroyed(this.destroyed)).subscribe((change) => void this.follow(change));
+    void this.stands.open(this.id());
   }
 
-  private async follow({ kind, id, what }: Change): Promise<void> {
-    if (kind === 'theme') {
-      if (what === 'published') this.asked.delete(id);
-      this.themes.set(await firstValueFrom(this.api.themes()).catch(() => this.themes()));
-    } else if (kind === 'table' && this.fullTables().has(id)) {
-      if (what === 'published') this.asked.delete(id);
-      await this.fetchTable(id, true);
-    } else if (kind === 'house') await this.under.load();
-    if (kind === 'page' && id === this.id())
-      this.live.set((await firstValueFrom(this.api.pages()).catch(() => [])).find((page) => page.id === id)?.live);
-  }
-
-  private async load(): Promise<void> {
-    if (!(await this.open.open('pages', this.id()))) return;
-    await this.deleting.attempt(async () => {
-      const [tables, themes, pages] = await Promise.all([
-        firstValueFrom(this.api.tables()),
-        firstValueFrom(this.api.themes()),
-        firstValueFrom(this.api.pages()),
-      ]);
-      this.tables.set(tables);
-      this.themes.set(themes);
-      this.otherPages.set(pages.filter(({ id }) => id !== this.id()).map(({ document }) => document));
-      this.live.set(pages.find(({ id }) => id === this.id())?.live);
-    });
-  }
-
-  /** What is known of a placement's editions; asked for once. */
-  private readonly asked = new Set<string>();
-  private async fetchEditions(block: TableBlock): Promise<void> {
-    const { theme, held } = block;
-    const ref = themeRef(block);
-    const isNew = (what: string): boolean => what !== '' && !this.asked.has(what) && this.asked.add(what).size > 0;
-    if (isNew(theme)) {
-      const found = await firstValueFrom(this.api.editions(theme)).catch(() => []);
-      this.editions.update((all) => new Map(all).set(theme, found));
-    }
-    const { table, heldTable } = block;
-    if (isNew(table)) {
-      const found = await firstValueFrom(this.api.editions(table, 'tables')).catch(() => []);
-      this.editions.update((all) => new Map(all).set(table, found));
-    }
-    if (heldTable !== undefined && isNew(tableRef(block))) {
-      // One that is on its way, or gone, is seen as the table is now.
-      const now = this.fullTables().get(table);
-      if (now) this.heldTables.update((all) => new Map(all).set(tableRef(block), now));
-      const found = await firstValueFrom(this.api.tableEdition(table, heldTable)).catch(() => undefined);
-      if (found) this.heldTables.update((all) => new Map(all).set(tableRef(block), found));
-    }
-    if (held !== undefined && isNew(ref)) {
-      const found = await firstValueFrom(this.api.edition(theme, held)).catch(() => undefined);
-      if (found) this.heldThemes.update((all) => new Map(all).set(ref, found));
-    }
-  }
-  protected editionsOf(id: string, held: number | undefined): readonly Edition[] {
-    const known = this.editions().get(id) ?? [];
-    return held === undefined || known.some(({ number }) => number === held) ? known : [{ number: held, publishedAt: '' }, ...known];
-  }
+  protected editionsOf = (id: string, held: number | undefined): readonly Edition[] => this.stands.editionsOf(id, held);
   /** Holds the picked placement at an edition of its theme or its table, or lets it follow. */
   protected hold(what: 'held' | 'heldTable', edition: string): void {
     this.set({ [what]: edition === '' ? undefined : Number(edition) });
@@ -259,16 +146,6 @@ export class PageEditor implements OnInit {
     if (taken) this.change('go back to an edition', '', () => taken);
   }
 
-  private async fetchTable(id: string, isKnown = false): Promise<void> {
-    if (!isKnown) this.fullTables.update((tables) => new Map(tables).set(id, { ...emptyNotice }));
-    try {
-      const kept = await firstValueFrom(this.api.tablePreview(id));
-      this.fullTables.update((tables) => new Map(tables).set(id, kept.document));
-    } catch {
-      this.fullTables.update((tables) => new Map([...tables].filter(([each]) => each !== id)));
-    }
-  }
-
   protected readonly title = (block: Block): string => titleOf(block, this.tables());
   protected readonly about = (block: Block): string => (block.kind === 'table' ? `Table in ${this.themeName(block)}` : blockName(block.kind));
   protected columnsOf(block: TableBlock): readonly string[] {
@@ -282,13 +159,13 @@ export class PageEditor implements OnInit {
   /** The theme that reaches what has none of its own on this page. */
   protected reachingTheme(): string {
     const page = this.page();
-    const found = page && (pageDress(page) ?? siteDress([page, ...this.otherPages()]));
+    const found = page && (pageDress(page) ?? siteDress([page, ...this.stands.otherPages()]));
     return found?.theme ?? '';
   }
   protected readonly reaching = computed(() => {
     const [page, block] = [this.page(), this.picked()];
     if (!page || block?.kind !== 'table' || !block.reach) return undefined;
-    const { follow, keep } = reached(block, page, [page, ...this.otherPages()]);
+    const { follow, keep } = reached(block, page, [page, ...this.stands.otherPages()]);
     const name = (spot: Spot<Page>): string => this.title(spot.block) + (spot.page === page ? '' : ` on “${spot.page.name}”`);
     return { follow: follow.map(name), keep: keep.map(name), here: keep.filter((spot) => spot.page === page && spot.block.theme !== '').length };
   });
@@ -429,6 +306,3 @@ export class PageEditor implements OnInit {
 }
 
 const newId = (): string => `b${crypto.randomUUID().slice(0, 8)}`;
-
-/** Stands in while a table is on its way. */
-const emptyNotice: Table = tableOf('Opening…', [['Opening…']]);

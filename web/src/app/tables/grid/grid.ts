@@ -20,27 +20,14 @@ import {
 } from '@angular/core';
 import { contract, ownClasses, writeCss } from '../../../../../core/compile';
 import type { Clipboard } from '../../../../../core/intake';
-import { resolveAt } from '../../../../../core/resolve';
-import {
-  blockOf,
-  cssWidths,
-  gridOf,
-  heightOf,
-  sectionOf,
-  sectionRows,
-  seenAround,
-  widthOf,
-  type GridCell,
-  type Seen,
-  type Table,
-} from '../../../../../core/table';
+import { blockOf, gridOf, heightOf, sectionOf, sectionRows, widthOf, type GridCell, type Table } from '../../../../../core/table';
 import { clipboardOf } from '../../../../../core/clipboard';
 import type { ThemeView } from '../../../../../core/theme';
 import { Markup } from '../../controls/dressed/markup';
 import { gridRules, ownLooks } from './grid-rules';
 import { growChoice, type Choice } from '../choice';
 import { gridKey } from './grid-keys';
-import { NOTHING_MEASURED, measureTable } from './measures';
+import { RowsInView } from './rows-in-view';
 import { cellShownAt, showSections, type KnownRows, type ShownRow } from './shown-cells';
 import { Strip, type Carried } from './strip';
 
@@ -49,17 +36,6 @@ export interface Pasted {
   readonly clipboard: Clipboard;
   readonly way: 'replace' | 'insert';
 }
-
-/** Rows in the document at once: as many as the view holds and some, within these; they come and go as the grid is scrolled. */
-const [LEAST_ROWS, MOST_ROWS] = [30, 120];
-const SPARE_ROWS = 15;
-const STEP_ROWS = 4;
-/** Rows that stay beyond each edge of the view before others are brought in. */
-const BEYOND = 5;
-/** By how much rows may shift unseen, in px: less than any screen shows. */
-const SEEN_SHIFT = 0.1;
-/** How long the view rests, in ms, before the rows beyond it are brought in too. */
-const REST = 80;
 
 /**
  * The cells of a table, edited in the theme that they wear: a grid (ARIA Authoring Practices, "Grid") in a
@@ -98,61 +74,31 @@ export class Grid implements AfterViewInit, OnDestroy {
   private readonly inner = viewChild.required<ElementRef<HTMLTableElement>>('inner');
   private insertNext = false;
   private readonly sheet = new CSSStyleSheet();
-  private readonly resizes = new ResizeObserver(() => this.measureSoon());
-  private measuring: ReturnType<typeof setTimeout> | undefined;
-  private isWaiting = false;
-  private resting: ReturnType<typeof setTimeout> | undefined;
+  private readonly resizes = new ResizeObserver(() => this.inView.measureSoon());
+
+  /** Which rows are in the document, and what they measure. */
+  protected readonly inView = new RowsInView({
+    table: this.table,
+    view: this.view,
+    rows: () => [...(this.element.shadowRoot?.querySelectorAll<HTMLTableRowElement>('tbody > tr') ?? [])],
+    scroller: () => this.scroller().nativeElement,
+    inner: () => this.inner().nativeElement,
+    paint: () => this.changes.detectChanges(),
+    settle: () => this.keepFocus(),
+  });
+  protected readonly seen = this.inView.seen;
+  protected readonly isLong = this.inView.isLong;
 
   protected readonly tableClass = computed(() => [contract.theme('edited'), ...ownClasses(this.table())].join(' '));
-  /** How high rows are on average, and the frame that shows them, in px. */
-  private readonly rowHeight = signal(32);
-  private readonly viewHeight = signal(640);
-  private readonly wholeSize = computed(() =>
-    Math.max(LEAST_ROWS, Math.min(MOST_ROWS, Math.ceil(this.viewHeight() / this.rowHeight()) + SPARE_ROWS)),
+  private readonly known = computed<KnownRows>(
+    () => (this.table(), this.totals(), this.inView.pool(), this.editedCell(), new Map<number, ShownRow>()),
   );
-  /** A long table's first rows come in steps, so that no step holds the window up. */
-  private readonly steps = signal(1);
-  private readonly isGrown = computed(() => !this.isLong() || this.steps() * STEP_ROWS >= this.wholeSize());
-  private readonly size = computed(() => (this.isGrown() ? this.wholeSize() : this.steps() * STEP_ROWS));
-  private readonly around = signal(0);
-  private readonly every = computed(() => {
-    const view = this.view();
-    const band = view ? resolveAt(view, { part: 'body-rows', condition: 'rest' }, 'band') : undefined;
-    return band?.kind === 'band' ? Math.min(band.every, LEAST_ROWS) : 2;
-  });
-  protected readonly seen = computed<Seen>(
-    () => seenAround(this.table(), this.around(), this.size(), this.every(), this.isGrown() ? SPARE_ROWS >> 1 : 1),
-    {
-      equal: (a, b) => a.from === b.from && a.to === b.to,
-    },
-  );
-  protected readonly isLong = computed(() => sectionRows(this.table(), 'body').count > this.wholeSize());
-  /** Room above and below the rows that are there, in px. */
-  protected readonly lead = signal(0);
-  protected readonly tail = computed(() => {
-    const { first, count } = sectionRows(this.table(), 'body');
-    return Math.max(0, Math.round((first + count - this.seen().to) * this.rowHeight()));
-  });
-  /** How many of the document's rows take turns. */
-  protected readonly pool = computed(() => this.size() + this.every());
-  private readonly known = computed<KnownRows>(() => (this.table(), this.totals(), this.pool(), this.editedCell(), new Map<number, ShownRow>()));
-  protected readonly sections = computed(() => showSections(this.table(), this.seen(), this.pool(), this.editedCell(), this.known()));
+  protected readonly sections = computed(() => showSections(this.table(), this.seen(), this.inView.pool(), this.editedCell(), this.known()));
   protected readonly height = computed(() => heightOf(this.table()));
-  protected readonly widths = computed(() => {
-    const set = cssWidths(this.table());
-    const held = this.heldWidths();
-    return Array.from({ length: widthOf(this.table()) }, (_, column) => set[column] ?? (held[column] === undefined ? null : `${held[column]}px`));
-  });
-  /** Widths that columns of a long table took at first: other rows that come into view do not change them. */
-  private readonly heldWidths = signal<readonly number[]>([]);
-  /** Whether every column's width is known, so that content need not be measured again as rows come and go. */
-  protected readonly isHeld = computed(() => this.isLong() && this.heldWidths().length > 0 && this.widths().every((width) => width !== null));
   protected readonly hidden = computed(() => new Set(this.table().columns.flatMap(({ hidden }, column) => (hidden ? [column] : []))));
-  /** What the strips' handles measure, in px, and where the table begins beside them. */
-  protected readonly measures = signal(NOTHING_MEASURED);
   /** The strips beside header, body and footer. A long table's header stays in view, and its handles with it. */
   protected readonly rowStrips = computed(() => {
-    const { head, rows, foot, top, bodyTop, footTop } = this.measures();
+    const { head, rows, foot, top, bodyTop, footTop } = this.inView.measures();
     return [
       { name: 'head', first: 0, sizes: head, top, isSticky: this.isLong() },
       { name: 'body', first: this.seen().from, sizes: rows, top: bodyTop, isSticky: false },
@@ -175,14 +121,14 @@ export class Grid implements AfterViewInit, OnDestroy {
     // What is in the document, and how wide columns are, moves the strips' handles; the table's own size alone does not tell.
     afterRenderEffect(() => {
       this.sections();
-      this.widths();
-      untracked(() => this.measureSoon());
+      this.inView.widths();
+      untracked(() => this.inView.measureSoon());
     });
     // Another number of columns, or another look, asks for other widths.
     effect(() => {
       widthOf(this.table());
       this.view();
-      untracked(() => this.heldWidths.set([]));
+      untracked(() => this.inView.forgetWidths());
     });
   }
 
@@ -190,8 +136,7 @@ export class Grid implements AfterViewInit, OnDestroy {
     this.resizes.observe(this.inner().nativeElement);
   }
   ngOnDestroy(): void {
-    clearTimeout(this.resting);
-    clearTimeout(this.measuring);
+    this.inView.close();
     this.resizes.disconnect();
   }
 
@@ -224,7 +169,7 @@ export class Grid implements AfterViewInit, OnDestroy {
     const at = this.inside({ row, column });
     this.focused.set(at);
     this.corner.set(at);
-    this.bringIn(at.row);
+    this.inView.bringIn(at.row);
     this.focusCell();
   }
 
@@ -356,106 +301,12 @@ export class Grid implements AfterViewInit, OnDestroy {
     this.typed.emit({ row, column, text: (event.target as HTMLTextAreaElement).value });
   }
 
-  /** Scrolling asks for other rows at most once in a frame, in a task of its own: neither it nor the painting is long then. */
-  protected scrolled(): void {
-    if (this.isWaiting || !this.isLong()) return;
-    this.isWaiting = true;
-    setTimeout(() => {
-      this.isWaiting = false;
-      this.follow();
-    });
-  }
-
-  private bodyRows(): readonly HTMLTableRowElement[] {
-    return [...(this.element.shadowRoot?.querySelectorAll<HTMLTableRowElement>('tbody > tr') ?? [])];
-  }
-
-  /** Brings the rows around what is looked at into the document, where they are not. */
-  private follow(isResting = false): void {
-    const rows = this.bodyRows();
-    const view = this.scroller().nativeElement.getBoundingClientRect();
-    const { from, to } = this.seen();
-    const { first, count } = sectionRows(this.table(), 'body');
-    const top = rows[Math.min(BEYOND, rows.length - 1)]?.getBoundingClientRect().top ?? 0;
-    const bottom = rows[Math.max(0, rows.length - 1 - BEYOND)]?.getBoundingClientRect().bottom ?? 0;
-    if (!isResting && (top <= view.top || from === first) && (bottom >= view.bottom || to === first + count)) return;
-    const at = rows.findIndex((row) => row.getBoundingClientRect().bottom > view.top);
-    const start = rows[0]?.getBoundingClientRect().top ?? 0;
-    const end = rows.at(-1)?.getBoundingClientRect().bottom ?? 0;
-    const isNear = at >= 0 && start <= view.bottom && end >= view.top;
-    const row = isNear ? from + at : first + Math.floor((view.top - start + (from - first) * this.rowHeight()) / this.rowHeight());
-    this.leap(!isNear);
-    this.showAround(Math.max(first, Math.min(row, first + count - 1)), isNear);
-  }
-
-  /** While the view leaps, only the rows in it are brought in; those beyond follow when it rests. */
-  private leap(isLeaping: boolean): void {
-    clearTimeout(this.resting);
-    const shown = Math.ceil(this.viewHeight() / this.rowHeight()) + 2;
-    this.steps.set(Math.ceil((isLeaping ? shown : this.wholeSize()) / STEP_ROWS));
-    if (isLeaping) this.resting = setTimeout(() => this.follow(true), REST);
-  }
-
-  /** Puts the rows around one into the document. Where it is in view already it stays where it is on the screen. */
-  private showAround(row: number, stays: boolean): void {
-    const before = this.seen();
-    const old = stays ? this.bodyRows()[row - before.from]?.getBoundingClientRect().top : undefined;
-    this.around.set(row);
-    const { from } = this.seen();
-    const { first } = sectionRows(this.table(), 'body');
-    const scroller = this.scroller().nativeElement;
-    this.lead.set((from - first) * this.rowHeight());
-    this.changes.detectChanges();
-    this.keepFocus();
-    const now = old === undefined ? undefined : this.bodyRows()[row - from]?.getBoundingClientRect().top;
-    if (old === undefined || now === undefined || Math.abs(old - now) < SEEN_SHIFT) return;
-    const lead = this.lead() + old - now;
-    // At the table's beginning there is no room to give or take; the view moves instead.
-    if (from === first || lead < 0) scroller.scrollTop += now - old;
-    else {
-      this.lead.set(lead);
-      this.changes.detectChanges();
-    }
-  }
-
   /** An element that had the focus may show another row now: the focus goes where its cell is, or waits in the frame. */
   private keepFocus(): void {
     const active = this.element.shadowRoot?.activeElement;
     if (!active?.matches('[data-cell]') || active.matches('[tabindex="0"]')) return;
     const cell = this.element.shadowRoot?.querySelector<HTMLElement>('[tabindex="0"][data-cell]');
     (cell ?? this.scroller().nativeElement).focus({ preventScroll: true });
-  }
-
-  /** Makes sure that a row is in the document. */
-  private bringIn(row: number): void {
-    if (!this.isLong() || sectionOf(this.table(), row) !== 'body') return;
-    const { from, to } = this.seen();
-    const { first, count } = sectionRows(this.table(), 'body');
-    const isIn = (row >= from + BEYOND || from === first) && (row < to - BEYOND || to === first + count) && row >= from && row < to;
-    if (!isIn) this.showAround(row, row >= from && row < to);
-  }
-
-  /** Measures in a turn of its own: what made the table larger or smaller has had this one. */
-  private measureSoon(): void {
-    this.measuring ??= setTimeout(() => {
-      this.measuring = undefined;
-      this.measure();
-    });
-  }
-
-  /** Takes the strips' measures from what is painted, and how high rows are, as soon as all first rows are there. */
-  private measure(): void {
-    if (!this.isGrown() && this.heldWidths().length === 0) return this.steps.update((steps) => steps + 1);
-    const measures = measureTable(this.inner().nativeElement);
-    const { rows, columns } = measures;
-    const sum = rows.reduce((total, each) => total + each, 0);
-    if (rows.length > 0 && sum > 0 && this.isLong() && this.isGrown() && this.heldWidths().length === 0) {
-      this.rowHeight.set(sum / rows.length);
-      this.viewHeight.set(this.scroller().nativeElement.clientHeight);
-      this.heldWidths.set(columns.map(Math.ceil));
-    }
-    // Only what has changed moves the handles.
-    if (JSON.stringify(measures) !== JSON.stringify(this.measures())) this.measures.set(measures);
   }
 
   private focusCell(): void {

@@ -1,0 +1,142 @@
+import { DestroyRef, Injectable, computed, effect, inject, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { firstValueFrom } from 'rxjs';
+import { heldKey, type PageInput } from '../../../../core/compile';
+import { dressed, siteDress, tableRef, tablesOn, themeRef, type Page, type TableBlock } from '../../../../core/page';
+import { tableOf, type Table } from '../../../../core/table';
+import type { Theme } from '../../../../core/theme';
+import { Deleting } from '../controls/deleting';
+import { ThemeViews } from '../controls/dressed/theme-views';
+import { Api, type Edition, type KeptPage, type KeptTable, type KeptTheme } from '../documents/api';
+import { Changes, type Change } from '../documents/changes';
+import { OpenDocument } from '../documents/open-document';
+import { UnderHouse } from './house/under-house';
+
+/** Stands in while a table is on its way. */
+const emptyNotice: Table = tableOf('Opening…', [['Opening…']]);
+
+/**
+ * What stands on the page that is open, and what could: tables, themes, their editions and the site's other pages, as they come in
+ * and as other windows change them; and all of it together, for whoever shows the page.
+ */
+@Injectable()
+export class StandsOn {
+  private readonly api = inject(Api);
+  private readonly views = inject(ThemeViews);
+  private readonly deleting = inject(Deleting);
+  private readonly changes = inject(Changes);
+  private readonly under = inject(UnderHouse);
+  private readonly destroyed = inject(DestroyRef);
+  private readonly document = inject<OpenDocument<'pages'>>(OpenDocument);
+  private id = '';
+
+  readonly tables = signal<readonly KeptTable[]>([]);
+  readonly themes = signal<readonly KeptTheme[]>([]);
+  /** The site's other pages, for what reaches across it. */
+  readonly otherPages = signal<readonly Page[]>([]);
+  readonly live = signal<KeptPage['live']>(undefined);
+  private readonly fullTables = signal<ReadonlyMap<string, Table>>(new Map());
+  /** Editions of the themes and tables of placements, and held ones themselves, as they come in. */
+  private readonly editions = signal<ReadonlyMap<string, readonly Edition[]>>(new Map());
+  private readonly heldThemes = signal<ReadonlyMap<string, Theme>>(new Map());
+  private readonly heldTables = signal<ReadonlyMap<string, Table>>(new Map());
+  /** What has been asked for; only once. */
+  private readonly asked = new Set<string>();
+
+  private readonly placements = computed(() => tablesOn(this.document.document() ?? { blocks: [] }));
+  /** The page with all that it is made of. */
+  readonly preview = computed<PageInput | undefined>(() => {
+    const page = this.document.document();
+    if (!page) return undefined;
+    const themes = new Map(this.themes().map(({ id, key, document }) => [id, { key, view: this.views.of(document) }]));
+    // A held edition that is on its way, or gone, is seen as the theme is now.
+    for (const block of tablesOn(dressed(page, undefined))) {
+      const now = block.held === undefined ? undefined : themes.get(block.theme);
+      if (block.held === undefined || !now) continue;
+      const held = this.heldThemes().get(themeRef(block));
+      themes.set(themeRef(block), held ? { key: heldKey(now.key, block.held), view: this.views.of(held) } : now);
+    }
+    const site = siteDress([page, ...this.otherPages()]);
+    return { page, tables: new Map([...this.fullTables(), ...this.heldTables()]), themes, site };
+  });
+
+  constructor() {
+    effect(() => {
+      const wanted = [...new Set(this.placements().map(({ table }) => table))].filter(Boolean);
+      for (const id of wanted) if (!this.fullTables().has(id)) void this.fetchTable(id);
+    });
+    effect(() => {
+      for (const block of this.placements()) void this.fetchEditions(block);
+    });
+  }
+
+  /** Opens the page, and follows what changes in other windows. */
+  async open(id: string): Promise<void> {
+    this.id = id;
+    this.changes.all$.pipe(takeUntilDestroyed(this.destroyed)).subscribe((change) => void this.follow(change));
+    if (!(await this.document.open('pages', id))) return;
+    await this.deleting.attempt(async () => {
+      const [tables, themes, pages] = await Promise.all([
+        firstValueFrom(this.api.tables()),
+        firstValueFrom(this.api.themes()),
+        firstValueFrom(this.api.pages()),
+      ]);
+      this.tables.set(tables);
+      this.themes.set(themes);
+      this.otherPages.set(pages.filter((page) => page.id !== id).map(({ document }) => document));
+      this.live.set(pages.find((page) => page.id === id)?.live);
+    });
+  }
+
+  /** A theme's or a table's editions; the held one among them even where it is gone. */
+  editionsOf(id: string, held: number | undefined): readonly Edition[] {
+    const known = this.editions().get(id) ?? [];
+    return held === undefined || known.some(({ number }) => number === held) ? known : [{ number: held, publishedAt: '' }, ...known];
+  }
+
+  private async follow({ kind, id, what }: Change): Promise<void> {
+    if (kind === 'theme') {
+      if (what === 'published') this.asked.delete(id);
+      this.themes.set(await firstValueFrom(this.api.themes()).catch(() => this.themes()));
+    } else if (kind === 'table' && this.fullTables().has(id)) {
+      if (what === 'published') this.asked.delete(id);
+      await this.fetchTable(id, true);
+    } else if (kind === 'house') await this.under.load();
+    if (kind === 'page' && id === this.id)
+      this.live.set((await firstValueFrom(this.api.pages()).catch(() => [])).find((page) => page.id === id)?.live);
+  }
+
+  private async fetchEditions(block: TableBlock): Promise<void> {
+    const { theme, held, table, heldTable } = block;
+    const isNew = (what: string): boolean => what !== '' && !this.asked.has(what) && this.asked.add(what).size > 0;
+    if (isNew(theme)) {
+      const found = await firstValueFrom(this.api.editions(theme)).catch(() => []);
+      this.editions.update((all) => new Map(all).set(theme, found));
+    }
+    if (isNew(table)) {
+      const found = await firstValueFrom(this.api.editions(table, 'tables')).catch(() => []);
+      this.editions.update((all) => new Map(all).set(table, found));
+    }
+    if (heldTable !== undefined && isNew(tableRef(block))) {
+      // One that is on its way, or gone, is seen as the table is now.
+      const now = this.fullTables().get(table);
+      if (now) this.heldTables.update((all) => new Map(all).set(tableRef(block), now));
+      const found = await firstValueFrom(this.api.tableEdition(table, heldTable)).catch(() => undefined);
+      if (found) this.heldTables.update((all) => new Map(all).set(tableRef(block), found));
+    }
+    if (held !== undefined && isNew(themeRef(block))) {
+      const found = await firstValueFrom(this.api.edition(theme, held)).catch(() => undefined);
+      if (found) this.heldThemes.update((all) => new Map(all).set(themeRef(block), found));
+    }
+  }
+
+  private async fetchTable(id: string, isKnown = false): Promise<void> {
+    if (!isKnown) this.fullTables.update((tables) => new Map(tables).set(id, emptyNotice));
+    try {
+      const kept = await firstValueFrom(this.api.tablePreview(id));
+      this.fullTables.update((tables) => new Map(tables).set(id, kept.document));
+    } catch {
+      this.fullTables.update((tables) => new Map([...tables].filter(([each]) => each !== id)));
+    }
+  }
+}
