@@ -67,7 +67,10 @@ export class RowsInView {
   readonly widths = computed(() => {
     const set = cssWidths(this.grid.table());
     const held = this.heldWidths();
-    return Array.from({ length: widthOf(this.grid.table()) }, (_, column) => set[column] ?? (held[column] === undefined ? null : `${held[column]}px`));
+    return Array.from(
+      { length: widthOf(this.grid.table()) },
+      (_, column) => set[column] ?? (held[column] === undefined ? null : `${held[column]}px`),
+    );
   });
   /** Whether every column's width is known, so that content need not be measured again as rows come and go. */
   readonly isHeld = computed(() => this.isLong() && this.heldWidths().length > 0 && this.widths().every((width) => width !== null));
