@@ -1,7 +1,19 @@
-import { LIMITS, isNumber, saysTypes, textOf, textsOf, withWholeTypes, type Merge, type Row } from '../table';
+import { LIMITS, isNumber, saysTypes, textOf, textsOf, withWholeTypes } from '../table';
 import type { Raw } from './raw';
 import { isBlankCell, placesWhere, tableFrom, type Intake } from './square';
-import { anyOf } from '../languages';
+import {
+  filledIn,
+  firstColumnNamesRows,
+  firstText,
+  headerRowsOf,
+  isBlank,
+  isFilledOver,
+  isNote,
+  isNumberOnly,
+  isTotal,
+  widestOf,
+  type State,
+} from './told';
 
 /** What can be found in rows that came from elsewhere, in the order in which it is looked for. */
 const findingKinds = ['merged', 'marks', 'title', 'below', 'blank-rows', 'blank-columns', 'header', 'row-headers', 'footer'] as const;
@@ -17,19 +29,6 @@ export interface Finding {
 
 export interface Arranged extends Intake {
   readonly findings: readonly Finding[];
-}
-
-/** Rows under way to a table: cells, merges, and which source row each came from. */
-interface State {
-  readonly rows: readonly Row[];
-  readonly merges: readonly Merge[];
-  readonly caption: string;
-  readonly description: string;
-  readonly note: string;
-  readonly headerRows: number;
-  readonly rowHeaders: number;
-  readonly footerRows: number;
-  readonly groups: readonly number[];
 }
 
 /** What texts below a table become: a text that is seen there too, or part of the description. */
@@ -80,16 +79,6 @@ export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind
   return { table, notes: [...intake.notes, ...saysTypes(types)], findings };
 }
 
-const isBlank = (text: string): boolean => text === '' || text.trim() === '';
-const filledIn = (cells: Row): readonly number[] => cells.flatMap((cell, i) => (isBlankCell(cell) ? [] : [i]));
-/** Whether a row has more than `most` filled cells: no further is counted. */
-function isFilledOver(cells: Row, most: number): boolean {
-  let filled = 0;
-  for (let i = 0; i < cells.length && filled <= most; i++) if (!isBlankCell(cells[i])) filled++;
-  return filled > most;
-}
-/** The first text of a row that is not blank. */
-const firstText = (cells: Row): string => textOf(cells.find((cell) => !isBlankCell(cell)));
 const times = (n: number, one: string, many: string): string => (n === 1 ? `1 ${one}` : `${n.toLocaleString('en')} ${many}`);
 const quoted = (text: string): string => `“${text.length > 60 ? `${text.slice(0, 57)}…` : text}”`;
 
@@ -237,91 +226,3 @@ const finders: Readonly<Record<FindingKind, (state: State, raw: Raw, below: Belo
     return { say: `The last row, ${quoted(firstText(last))}, is the footer.`, state: { ...state, footerRows: 1 } };
   },
 };
-
-const isNumberOnly = (cells: Row): boolean => isFilledOver(cells, 0) && textsOf(cells).every((text) => isBlank(text) || isNumber(text));
-const widestOf = (rows: readonly Row[]): number => rows.reduce((most, cells) => Math.max(most, cells.length), 0);
-
-/** How notes below tables begin, in the languages that the interface will speak. */
-const NOTE =
-  /^(?:[*†‡§¹²³]|\(?\d\)\s|(?:source|sources|note|notes|remark|as of|quelle|quellen|hinweis|anmerkung|stand|remarque|note de|fuente|nota|πηγή|σημείωση|المصدر|ملاحظة)(?:[\s:.]|$))/iu;
-const isNote = (text: string): boolean => NOTE.test(text.trim());
-
-/**
- * Rows at the top that name columns: texts only, no two alike unless merged, above rows of which some column is
- * of numbers or dates, or which are at least not of the same kind. Up to three tiers, the upper ones with merged or blank cells.
- */
-function headerRowsOf({ rows, merges }: State): number {
-  if (rows.length < 2) return 0;
-  const isTexts = (cells: Row): boolean => isFilledOver(cells, 0) && !textsOf(cells).some(isValue);
-  const reaches = (row: number): number => Math.max(row, ...merges.filter((merge) => merge.row === row).map((merge) => merge.row + merge.rows - 1));
-  const isTier = (row: number): boolean => isTexts(rows[row] ?? []) && merges.some((merge) => merge.row === row && merge.columns > 1);
-  let count = 0;
-  while (count < 2 && isTier(count)) count++;
-  const lowest = Math.max(count, ...Array.from({ length: count }, (_, row) => reaches(row)));
-  if (lowest >= rows.length - 1 || lowest > 2 || !isTexts(rows[lowest] ?? [])) return 0;
-  const names = textsOf(rows[lowest])
-    .filter((text) => !isBlank(text))
-    .map((text) => text.trim());
-  const isTold = count > 0 || new Set(names).size === names.length;
-  const below = rows.slice(lowest + 1, lowest + 40);
-  const width = widestOf(below);
-  const isWide = names.length >= Math.max(1, Math.min(width, rows[lowest]?.length ?? 0) - 1);
-  return isTold && (isWide || count > 0) && below.some((cells) => isFilledOver(cells, 0)) ? lowest + 1 : 0;
-}
-
-/** A number, a date, a time: what a header seldom is. Years are the exception. */
-const isValue = (text: string): boolean =>
-  (isNumber(text) && !/^(1[89]|20)\d\d$/.test(text.trim())) || /^\d{1,4}[-./:]\d{1,2}(?:[-./:]\d{1,4})?$/.test(text.trim());
-
-/** Rows of a long table whose names are looked at. */
-const TOLD_BY = 5000;
-
-/** Rows that are looked at where some tell of all, evenly strewn. */
-function sampled(rows: readonly Row[], count = 500): readonly Row[] {
-  const step = Math.max(1, Math.floor(rows.length / count));
-  return step === 1 ? rows : rows.filter((_, i) => i % step === 0);
-}
-
-/** The first column is of texts that are all there and all different, and another column is of values. */
-function firstColumnNamesRows({ rows, headerRows, footerRows }: State): boolean {
-  const body = rows.slice(headerRows, rows.length - footerRows);
-  if (body.length < 2) return false;
-  const some = sampled(body);
-  const isOfValues = (column: number): boolean => {
-    const texts = some.map((cells) => textOf(cells[column])).filter((text) => !isBlank(text));
-    return texts.length > 0 && texts.filter(isValue).length >= texts.length * 0.6;
-  };
-  if (some.some((cells) => isValue(textOf(cells[0])))) return false;
-  if (!Array.from({ length: widestOf(some) - 1 }, (_, i) => i + 1).some(isOfValues)) return false;
-  const seen = new Set<string>();
-  // Where there are many, a part of them tells of all here as well.
-  for (const cells of body.length > TOLD_BY * 4 ? sampled(body, TOLD_BY) : body) {
-    const text = textOf(cells[0]).trim();
-    if (text === '' || seen.has(text)) return false;
-    seen.add(text);
-  }
-  return true;
-}
-
-const TOTAL = new RegExp(`^(?:${anyOf(({ totals }) => totals)})(?:[\\s:.]|$)`, 'iu');
-
-const plain = (text: string): number => Number(text.replace(/[^\d.−-]/g, '').replace('−', '-'));
-
-/** Rows over which a last row is looked at as their sum. */
-const SUMMED_MOST = 20_000;
-
-/** A last row that says it is a total, or whose numbers are the sums of those above. */
-function isTotal({ rows, headerRows }: State, last: Row): boolean {
-  if (TOTAL.test(firstText(last).trim())) return true;
-  // Sums over so many rows are not what a person put below them by hand.
-  if (rows.length > SUMMED_MOST) return false;
-  const body = rows.slice(headerRows, -1);
-  const columns = filledIn(last).filter((column) => isNumber(textOf(last[column])));
-  // A row of data is seldom the sum of those above in one column; the first that is not tells.
-  const isSum = (column: number): boolean => {
-    const numbers = body.map((cells) => plain(textOf(cells[column]))).filter((n) => !Number.isNaN(n));
-    const sum = numbers.reduce((a, b) => a + b, 0);
-    return numbers.length > 2 && sum !== 0 && Math.abs(sum - plain(textOf(last[column]))) < 0.005 * numbers.length;
-  };
-  return columns.length > 0 && columns.every(isSum);
-}

@@ -14,6 +14,7 @@ export {
   type Section,
   type Table,
   type TableKind,
+  type TableHead,
 } from './table';
 export {
   cellOf,
@@ -61,7 +62,10 @@ export { turnedTable } from './grid/turned';
 export { headersOf, namedHeaders } from './grid/assignment';
 export { saysTypes, typeOfColumn, withWholeTypes } from './columns/found-types';
 export { bringAgain, columnNames, possibleKeys, type Again, type CellChange } from './edit/bring-again';
-export { LIMITS, cellProblem, gridProblem, readHead, readTable, upgradeTable, rowsProblem, type TableHead } from './read-table';
+export { LIMITS } from './reading/limits';
+export { cellProblem, rowsProblem } from './reading/read-rows';
+export { gridProblem } from './reading/grid-problem';
+export { readHead, readTable, upgradeTable } from './reading/read-table';
 export {
   applyChange,
   backOf,

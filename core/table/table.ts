@@ -60,6 +60,9 @@ export interface Table {
   readonly theme: string;
 }
 
+/** A table without its rows, as large ones are sent and kept. */
+export type TableHead = Omit<Table, 'rows'>;
+
 export const TABLE_FORMAT = 'zest-table/5';
 
 export const widthOf = (table: Table): number => table.rows[0]?.length ?? 0;

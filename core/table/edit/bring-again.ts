@@ -2,7 +2,7 @@ import { bad, good, type Outcome } from '../../outcome';
 import { retype, textOf, textsOf, type Cell, type Row } from '../cell';
 import { plainColumns } from '../columns/column';
 import { movedExceptions } from '../looks/exception';
-import { LIMITS } from '../read-table';
+import { LIMITS } from '../reading/limits';
 import { gridOf } from '../grid/grid';
 import { sectionRows, widthOf, type Merge, type Table } from '../table';
 

@@ -2,9 +2,10 @@ import { array, mixed, object, string, type ObjectSchema } from 'yup';
 import type { Outcome } from '../../outcome';
 import { checkShape } from '../../problems-of';
 import { isSameCell, type Cell, type Row } from '../cell';
-import { LIMITS, cellProblem, rowsProblem, type TableHead } from '../read-table';
+import { LIMITS } from '../reading/limits';
+import { cellProblem, rowsProblem } from '../reading/read-rows';
 import { orderBetween, rememberOrder } from './reordered';
-import type { Table } from '../table';
+import type { Table, TableHead } from '../table';
 
 /**
  * An edit of rows, by where they stand when it is their turn: other cells in one row, so many rows taken out and others put

@@ -3,7 +3,7 @@ import { mergeAcrossGroups } from './merge-groups';
 import { bad, good, type Outcome } from '../../outcome';
 import { insertColumn, insertRow, type Edited } from './edit-grid';
 import { gridOf } from '../grid/grid';
-import { LIMITS } from '../read-table';
+import { LIMITS } from '../reading/limits';
 import { heightOf, sectionOf, widthOf, type Merge, type Table } from '../table';
 
 /** Cells that came from somewhere: rows of any length, and which of them are merged. */

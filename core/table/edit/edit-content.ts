@@ -2,7 +2,7 @@ import { columnNames } from './bring-again';
 import { cutCell, isSameCell, retype, type Cell } from '../cell';
 import { renameIn } from '../computed/formula';
 import { groupsWithin } from '../grid/groups';
-import { LIMITS } from '../read-table';
+import { LIMITS } from '../reading/limits';
 import { splitAcross } from './edit-merges';
 import { gridOf } from '../grid/grid';
 import { heightOf, widthOf, type Table } from '../table';

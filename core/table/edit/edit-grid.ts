@@ -3,7 +3,7 @@ import { axes, closeMerges, openMerges, type Axis } from './axis';
 import type { Row } from '../cell';
 import { PLAIN_COLUMN } from '../columns/column';
 import { closeExceptions, openExceptions } from '../looks/exception';
-import { LIMITS } from '../read-table';
+import { LIMITS } from '../reading/limits';
 import { sectionOf, widthOf, type Merge, type Table } from '../table';
 
 /** An edited table, or why it cannot be done. The given table is never changed. */

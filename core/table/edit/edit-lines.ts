@@ -7,7 +7,7 @@ import { splitAcross } from './edit-merges';
 import { movedExceptions, turnedExceptions, type Exception } from '../looks/exception';
 import { groupsWithin } from '../grid/groups';
 import { mergeAcrossGroups } from './merge-groups';
-import { LIMITS } from '../read-table';
+import { LIMITS } from '../reading/limits';
 import { heightOf, sectionOf, widthOf, type Merge, type Table } from '../table';
 
 /** Neighbouring rows or columns, from one to another, both counted from 0 and both meant. */

@@ -1,6 +1,5 @@
 import { movedExceptions } from '../looks/exception';
-import type { TableHead } from '../read-table';
-import { sectionRows, type Table } from '../table';
+import { sectionRows, type Table, type TableHead } from '../table';
 
 /**
  * A table's head after `cut` rows were taken out of the body from row `end` on: merges are cut with the body, and headings
