@@ -27,9 +27,9 @@ export async function openFolder(folder: string): Promise<Database> {
 }
 
 /** A database in memory, for specs and trials. */
-export async function openMemory(): Promise<Database> {
+export async function openMemory(upTo?: number): Promise<Database> {
   const database = wrap(await PGlite.create());
-  await migrate(database);
+  await migrate(database, upTo);
   return database;
 }
 

@@ -75,7 +75,7 @@ export class PageStore extends DocumentStore<Page> {
         'tables',
         placed.map(({ table }) => table),
       );
-      const known = await this.tables.newestNumbers(tables, queries);
+      const known = await this.tables.editions.newestNumbers(tables, queries);
       for (const table of tables) if (!known.has(table) || isAlong('table', table)) await this.tables.publish(table, queries);
       const published = await this.themes.newestNumbers(queries);
       for (const theme of await ids(
@@ -124,7 +124,7 @@ export class PageStore extends DocumentStore<Page> {
   async publishFor(published: Published, hold: readonly string[]): Promise<Edition> {
     const edition = await this.database.transaction(async (queries) => {
       const { kind, id } = published;
-      const newest = kind === 'theme' ? await this.themes.newestNumbers(queries) : await this.tables.newestNumbers([id], queries);
+      const newest = kind === 'theme' ? await this.themes.newestNumbers(queries) : await this.tables.editions.newestNumbers([id], queries);
       const number = newest.get(id);
       const made = await (kind === 'theme' ? this.themes : this.tables).publish(id, queries);
       if (number !== undefined && number !== made.number)
@@ -159,7 +159,7 @@ export class PageStore extends DocumentStore<Page> {
     const themes = placed.filter(({ held }) => held === undefined).map(({ theme }) => theme);
     const tables = placed.filter(({ heldTable }) => heldTable === undefined).map(({ table }) => table);
     const all = [
-      ...(await this.tables.changed(tables)).map((each) => ({ kind: 'table' as const, ...each })),
+      ...(await this.tables.editions.changed(tables)).map((each) => ({ kind: 'table' as const, ...each })),
       ...(await this.themes.changed(themes)).map((each) => ({ kind: 'theme' as const, ...each })),
     ];
     return Promise.all(
@@ -223,7 +223,7 @@ export class PageStore extends DocumentStore<Page> {
     );
     if (!row) return undefined;
     const placed = tablesOn(row.document);
-    const editions = await this.tables.editionTexts(placed.map(({ table, heldTable }) => ({ id: table, held: heldTable })));
+    const editions = await this.tables.editions.texts(placed.map(({ table, heldTable }) => ({ id: table, held: heldTable })));
     const tables = new Map<string, string>();
     for (const block of placed) {
       const own = Object.hasOwn(row.tables, block.table) ? JSON.stringify(row.tables[block.table]) : undefined;

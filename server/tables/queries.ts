@@ -14,10 +14,10 @@ import {
   type TableHead,
 } from '../../core/table';
 import { documentKinds } from '../../core/documents';
-import { changesOf } from '../changes/changes';
 import type { Database, Queries } from '../database/database';
 import { DocumentStore, keptOf, type Edition, type Kept } from '../documents/store';
 import { Refusal, invalid } from '../problems';
+import { TableEditions } from './editions';
 import { TableRows } from './rows';
 
 /** A table as it is kept: without its rows, with their number. */
@@ -46,6 +46,8 @@ const splitTable = ({ rows, ...head }: Table): { readonly head: TableHead; reado
  * changes and no more; and what was done to each, with the way back.
  */
 export class TableStore extends DocumentStore<Table> {
+  readonly editions = new TableEditions(this.database);
+
   constructor(database: Database) {
     super(database, { kind: documentKinds.tables });
   }
@@ -142,7 +144,7 @@ export class TableStore extends DocumentStore<Table> {
       const { head, rows } = splitTable(document);
       await new TableRows(queries).clear(id);
       await new TableRows(queries).append(id, rows);
-      return record(queries, before, head, rows.length, widthOf(document), ['save the whole table'], [changeBetween(document, old.document)]);
+      return record(queries, before, head, rows.length, widthOf(document), ['save the whole table'], [changeBetween(document, old.document)], true);
     });
     this.saySaved(id);
     return { ...kept, document };
@@ -179,7 +181,7 @@ export class TableStore extends DocumentStore<Table> {
       if (!read.ok) throw invalid(read.problems);
       const { head } = changeBetween({ ...read.value, rows: [] }, { ...before.document, rows: [] });
       const undone: TableChange = { ...(head ? { head } : {}), ...(back.length > 0 ? { rows: back } : {}) };
-      return record(queries, before, read.value, height, width, said, [undone]);
+      return record(queries, before, read.value, height, width, said, [undone], change.rows !== undefined);
     });
     this.saySaved(id);
     return kept;
@@ -207,90 +209,11 @@ export class TableStore extends DocumentStore<Table> {
     return steps.flatMap(({ back }) => back).reduce((table, change) => applyChange(table, change), now.document);
   }
 
-  async editions(id: string): Promise<readonly Edition[]> {
-    const rows = await this.database.query<{ number: number; published_at: Date }>(
-      'select number, published_at from table_editions where table_id = $1 order by number desc',
-      [id],
-    );
-    return rows.map(editionOf);
-  }
-
-  /** One edition, whole, or undefined. */
-  async edition(id: string, number: number): Promise<Table | undefined> {
-    const [row] = await this.database.query<{ document: Table }>('select document from table_editions where table_id = $1 and number = $2', [
-      id,
-      number,
-    ]);
-    return row?.document;
-  }
-
-  /**
-   * Editions of tables as JSON text, by a table's id and the number at which it is held; one that is gone gives way to the newest,
-   * and a table without editions has none. As many queries for one table as for many.
-   */
-  async editionTexts(
-    wanted: readonly { readonly id: string; readonly held: number | undefined }[],
-  ): Promise<{ readonly get: (id: string, held: number | undefined) => string | undefined }> {
-    const newest = await this.newestNumbers(wanted.map(({ id }) => id));
-    const texts = new Map<string, string>();
-    const read = async (asked: readonly { readonly id: string; readonly number: number | undefined }[]): Promise<void> => {
-      const there = asked.flatMap(({ id, number }) => (number === undefined ? [] : [{ id, number }]));
-      if (there.length === 0) return;
-      const rows = await this.database.query<{ table_id: string; number: number; json: string }>(
-        `select table_id, number, document::text as json from table_editions
-         where (table_id, number) in (select * from unnest($1::text[], $2::int[]))`,
-        [there.map(({ id }) => id), there.map(({ number }) => number)],
-      );
-      for (const { table_id, number, json } of rows) texts.set(`${table_id}@${number}`, json);
-    };
-    const at = (id: string, number: number | undefined): string | undefined => (number === undefined ? undefined : texts.get(`${id}@${number}`));
-    await read(wanted.map(({ id, held }) => ({ id, number: held ?? newest.get(id) })));
-    await read(wanted.filter(({ id, held }) => at(id, held ?? newest.get(id)) === undefined).map(({ id }) => ({ id, number: newest.get(id) })));
-    return { get: (id, held) => at(id, held) ?? at(id, newest.get(id)) };
-  }
-
-  /** Numbers of the newest editions, of each of these tables that has one. */
-  async newestNumbers(ids: readonly string[], queries: Queries = this.database): Promise<ReadonlyMap<string, number>> {
-    const rows = await queries.query<{ table_id: string; number: number }>(
-      'select table_id, max(number) as number from table_editions where table_id = any($1) group by table_id',
-      [ids],
-    );
-    return new Map(rows.map(({ table_id, number }) => [table_id, number]));
-  }
-
-  /** Those of these tables that are no longer as their newest edition has them. */
-  async changed(ids: readonly string[]): Promise<readonly { readonly id: string; readonly name: string; readonly edition: number }[]> {
-    const found = await this.database.query<{ id: string; name: string; number: number }>(
-      `select t.id, t.document ->> 'name' as name, e.number from tables t join table_editions e on e.table_id = t.id
-       where t.id = any($1) and t.deleted_at is null and e.number = (select max(number) from table_editions where table_id = t.id)
-       and e.document <> t.document || jsonb_build_object('rows',
-         (select coalesce(jsonb_agg(cells order by place), '[]') from table_rows where table_id = t.id)) order by t.id`,
-      [ids],
-    );
-    return found.map(({ id, name, number }) => ({ id, name, edition: number }));
-  }
-
-  /** The table as it stands becomes its next edition. One that is the same as the newest gets no new one. */
+  /** The table as it stands becomes its next edition. Refuses `not-found`. */
   async publish(id: string, queries?: Queries): Promise<Edition> {
-    if (!queries) {
-      const edition = await this.database.transaction((inside) => this.publish(id, inside));
-      changesOf(this.database).say({ kind: 'table', id, what: 'published' });
-      return edition;
-    }
-    const document = JSON.stringify((await this.get(id, queries)).document);
-    const [same] = await queries.query<{ number: number; published_at: Date }>(
-      `select number, published_at from table_editions where table_id = $1 and document = $2::jsonb
-       and number = (select max(number) from table_editions where table_id = $1)`,
-      [id, document],
-    );
-    if (same) return editionOf(same);
-    const [row] = await queries.query<{ number: number; published_at: Date }>(
-      `insert into table_editions (table_id, number, document)
-       select $1, coalesce(max(number), 0) + 1, $2::jsonb from table_editions where table_id = $1 returning number, published_at`,
-      [id, document],
-    );
-    if (!row) throw new Error('The edition did not come back');
-    return editionOf(row);
+    const edition = await this.editions.publish(id, queries);
+    if (!edition) throw this.missing(id);
+    return edition;
   }
 
   private async whole(kept: KeptHead, queries: Queries): Promise<Kept<Table>> {
@@ -308,11 +231,6 @@ export class TableStore extends DocumentStore<Table> {
     throw new Refusal('changed-elsewhere', `“${document.name}” was saved in another window in the meantime.`, { current });
   }
 }
-
-const editionOf = ({ number, published_at }: { number: number; published_at: Date }): Edition => ({
-  number,
-  publishedAt: new Date(published_at).toISOString(),
-});
 
 async function insertHead(queries: Queries, id: string, head: TableHead, height: number, width: number): Promise<KeptHead> {
   const [row] = await queries.query<HeadRow>(
@@ -343,11 +261,13 @@ async function record(
   width: number,
   said: readonly string[],
   back: readonly TableChange[],
+  isOfRows: boolean,
 ): Promise<KeptHead> {
   const [row] = await queries.query<HeadRow>(
-    `update tables set document = $2, revision = revision + 1, updated_at = now(), row_count = $3, column_count = $4
+    `update tables set document = $2, revision = revision + 1, updated_at = now(), row_count = $3, column_count = $4,
+       rows_id = case when $5 then null else rows_id end
      where id = $1 returning ${headColumns}`,
-    [before.id, JSON.stringify(head), height, width],
+    [before.id, JSON.stringify(head), height, width, isOfRows],
   );
   if (!row) throw new Error('The saved row did not come back');
   await queries.query('insert into table_changes (table_id, revision, said, back) values ($1, $2, $3, $4)', [

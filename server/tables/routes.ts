@@ -76,11 +76,11 @@ export function tableRoutes(store: TableStore, themes: ThemeStore, pages: PageSt
   });
   router.get('/:id/editions', async (request, response) => {
     await store.head(idOf(request));
-    response.set('Cache-Control', 'no-store').json(await store.editions(idOf(request)));
+    response.set('Cache-Control', 'no-store').json(await store.editions.all(idOf(request)));
   });
   /** One edition with its first body rows only, as a preview shows it. */
   router.get('/:id/editions/:number/preview', async (request, response) => {
-    const found = await store.edition(idOf(request), countIn(request.params['number'], 1e9));
+    const found = await store.editions.one(idOf(request), countIn(request.params['number'], 1e9));
     if (!found) throw new Refusal('not-found', 'There is no edition of this number.');
     response.json(previewOf(found, PREVIEW_ROWS));
   });
