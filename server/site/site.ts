@@ -79,11 +79,12 @@ export class Site {
   private async themesOf(placed: readonly TableBlock[]): Promise<Parts['themes']> {
     const { themes, views } = this.options;
     const newest = new Map((await themes.newest([...new Set(placed.map(({ theme }) => theme))])).map((each) => [each.id, each]));
+    const heldOnes = await themes.editionsAt(placed.flatMap(({ theme: id, held: number }) => (number === undefined ? [] : [{ id, number }])));
     const found = new Map<string, Parts['themes'][number][1]>();
     for (const block of placed) {
       const now = newest.get(block.theme);
       if (!now || found.has(themeRef(block))) continue;
-      const held = block.held === undefined ? undefined : await themes.edition(block.theme, block.held);
+      const held = heldOnes.get(themeRef(block));
       const key = held ? heldKey(now.key, block.held ?? 0) : now.key;
       found.set(themeRef(block), { key, chain: views.of(held ?? now.theme).chain });
     }

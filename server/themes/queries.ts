@@ -44,6 +44,17 @@ export class ThemeStore extends DocumentStore<Theme> {
     return row?.document;
   }
 
+  /** Some editions' documents, by id and number as in `ID@NUMBER`; those that are there. One query for all. */
+  async editionsAt(wanted: readonly { readonly id: string; readonly number: number }[]): Promise<ReadonlyMap<string, Theme>> {
+    if (wanted.length === 0) return new Map();
+    const rows = await this.database.query<{ theme_id: string; number: number; document: Theme }>(
+      `select theme_id, number, document from theme_editions
+       where (theme_id, number) in (select * from unnest($1::text[], $2::int[]))`,
+      [wanted.map(({ id }) => id), wanted.map(({ number }) => number)],
+    );
+    return new Map(rows.map(({ theme_id, number, document }) => [`${theme_id}@${number}`, document]));
+  }
+
   /** Number of the newest edition of each theme that has one. */
   async newestNumbers(queries: Queries = this.database): Promise<ReadonlyMap<string, number>> {
     const rows = await queries.query<{ theme_id: string; number: number }>(
