@@ -143,8 +143,17 @@ async function painted(url: string): Promise<void> {
     {},
   );
   const { id } = await send(`${url}/api/tables`, 'POST', table);
-  const block = { id: 'a', kind: 'table', table: id, theme: 'harbour-dusk', width: 'fill', align: 'start', room: '0', visitor: null };
-  const page = await send(`${url}/api/pages`, 'POST', { format: 'zest-page/5', name: 'Long', slug: 'long', blocks: [block] });
+  const block = {
+    id: 'a',
+    kind: 'table',
+    shows: { kind: 'tables', id },
+    dress: { kind: 'themes', id: 'harbour-dusk' },
+    width: 'fill',
+    align: 'start',
+    room: '0',
+    visitor: null,
+  };
+  const page = await send(`${url}/api/pages`, 'POST', { format: 'zest-page/6', name: 'Long', slug: 'long', blocks: [block] });
   await send(`${url}/api/pages/${String(page['id'])}/publish`, 'POST');
   const html = await (await fetch(`${url}/site/long`)).text();
   const house = await (await fetch(`${url}/site/-house.css`)).text();
@@ -214,14 +223,14 @@ async function followed(url: string): Promise<void> {
     const blocks = [0, 1, 2].map((each) => ({
       id: `b${each}`,
       kind: 'table',
-      table: 'fares-by-age',
-      theme: 'ticket-stub',
+      shows: { kind: 'tables', id: 'fares-by-age' },
+      dress: { kind: 'themes', id: 'ticket-stub' },
       width: 'fill',
       align: 'start',
       room: '0',
       visitor: null,
     }));
-    const page = await send(`${url}/api/pages`, 'POST', { format: 'zest-page/5', name: `Stop ${i}`, slug: `stop-${i}`, blocks });
+    const page = await send(`${url}/api/pages`, 'POST', { format: 'zest-page/6', name: `Stop ${i}`, slug: `stop-${i}`, blocks });
     await send(`${url}/api/pages/${String(page['id'])}/publish`, 'POST');
   }
   let begun = performance.now();
@@ -248,7 +257,16 @@ async function besideLarge(url: string): Promise<void> {
   );
   const table = await send(`${url}/api/tables`, 'POST', tableOf('Large', rows));
   const [theme] = (await (await fetch(`${url}/api/themes`)).json()) as readonly { readonly id: string }[];
-  const block = { id: 'a', kind: 'table', table: table['id'], theme: theme?.id, width: 'fill', align: 'start', room: '0', visitor: null };
+  const block = {
+    id: 'a',
+    kind: 'table',
+    shows: { kind: 'tables', id: table['id'] },
+    dress: { kind: 'themes', id: theme?.id },
+    width: 'fill',
+    align: 'start',
+    room: '0',
+    visitor: null,
+  };
   const page = await send(`${url}/api/pages`, 'POST', { ...emptyPage('Large', 'large'), blocks: [block] });
   await send(`${url}/api/pages/${String(page['id'])}/publish`, 'POST');
   const timed = async (path: string): Promise<number> => {

@@ -61,7 +61,7 @@ export async function benchVisitor(): Promise<void> {
     ]);
     const names = ['Crossing', 'To', 'Day', ...Array.from({ length: COLUMNS - 3 }, (_, c) => `Reading ${c + 1}`)];
     const { id } = await send('/api/tables', tableOf('Log', [names, ...rows], { rowHeaders: 1 }));
-    const block = { id: 'a', kind: 'table', table: id, theme: '', width: 'fill', align: 'start', room: '0' };
+    const block = { id: 'a', kind: 'table', shows: { kind: 'tables', id }, dress: null, width: 'fill', align: 'start', room: '0' };
     for (const [slug, pageRows] of [
       ['pages', 20],
       ['whole', 0],

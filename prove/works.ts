@@ -145,13 +145,13 @@ export function* works(count: number): Generator<readonly [string, string]> {
   for (const [id, page] of read('pages')) {
     const t = new Map(
       tablesOn(page).flatMap((b) => {
-        const f = tables.get(b.table);
+        const f = tables.get(b.shows.id);
         return f ? [[tableRef(b), f] as const] : [];
       }),
     );
     const th = new Map(
       tablesOn(page).flatMap((b) => {
-        const f = themes.get(b.theme);
+        const f = themes.get(b.dress?.id ?? '');
         return f ? [[themeRef(b), f] as const] : [];
       }),
     );
@@ -193,8 +193,8 @@ export function* works(count: number): Generator<readonly [string, string]> {
       {
         id: 'b3',
         kind: 'table',
-        table: 't',
-        theme: 'th',
+        shows: { kind: 'tables', id: 't' },
+        dress: { kind: 'themes', id: 'th' },
         width: d.pick(['content', 'fill', 'bleed', '32rem']),
         align: d.pick(['start', 'center', 'end'] as const),
         room: '16px 0',
@@ -205,7 +205,12 @@ export function* works(count: number): Generator<readonly [string, string]> {
         id: 'b4',
         kind: 'columns',
         columns: [
-          { share: 2, blocks: [{ id: 'b5', kind: 'table', table: 't', theme: '', width: 'fill', align: 'start', room: '0', visitor: null }] },
+          {
+            share: 2,
+            blocks: [
+              { id: 'b5', kind: 'table', shows: { kind: 'tables', id: 't' }, dress: null, width: 'fill', align: 'start', room: '0', visitor: null },
+            ],
+          },
           { share: 1, blocks: [{ id: 'b6', kind: 'spacer', height: '2rem' }] },
         ],
       },
@@ -217,7 +222,7 @@ export function* works(count: number): Generator<readonly [string, string]> {
         blocks: [{ id: 'b8', kind: 'picture', src: '/pictures/a.png', alt: 'x', caption: 'y', width: 'content', align: 'start' }],
       },
     ];
-    const page: Page = { format: 'zest-page/5', name: 'P', slug: 'p', blocks };
+    const page: Page = { format: 'zest-page/6', name: 'P', slug: 'p', blocks };
     const held = randomHeld(d, table);
     yield [
       `random ${seed}`,

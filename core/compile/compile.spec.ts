@@ -143,9 +143,36 @@ describe('A page', () => {
     blocks: [
       { id: 'a', kind: 'heading', level: 2, text: 'When <they> leave' },
       { id: 'b', kind: 'text', text: 'One.\nStill one.\n\nTwo.' },
-      { id: 'c', kind: 'table', table: 't', theme: 'h', width: 'fill', align: 'center', room: '24px 0', visitor: null },
-      { id: 'd', kind: 'table', table: 't', theme: 'h', width: '20rem', align: 'end', room: '0', visitor: null },
-      { id: 'e', kind: 'table', table: 'gone', theme: 'gone', width: 'content', align: 'start', room: '0', visitor: null },
+      {
+        id: 'c',
+        kind: 'table',
+        shows: { kind: 'tables', id: 't' },
+        dress: { kind: 'themes', id: 'h' },
+        width: 'fill',
+        align: 'center',
+        room: '24px 0',
+        visitor: null,
+      },
+      {
+        id: 'd',
+        kind: 'table',
+        shows: { kind: 'tables', id: 't' },
+        dress: { kind: 'themes', id: 'h' },
+        width: '20rem',
+        align: 'end',
+        room: '0',
+        visitor: null,
+      },
+      {
+        id: 'e',
+        kind: 'table',
+        shows: { kind: 'tables', id: 'gone' },
+        dress: { kind: 'themes', id: 'gone' },
+        width: 'content',
+        align: 'start',
+        room: '0',
+        visitor: null,
+      },
     ],
   };
   const compiled = (starter = 0): { html: string; css: string } => {
@@ -180,7 +207,7 @@ describe('A page', () => {
     if (!held || !follows) throw new Error('The page has two tables');
     const { html, css: sheet } = compilePage(
       {
-        page: { ...page, blocks: [{ ...held, held: 3 }, follows] },
+        page: { ...page, blocks: [{ ...held, dress: { kind: 'themes', id: 'h', held: 3 } }, follows] },
         tables: new Map([['t', table]]),
         themes: new Map([
           ['h', { key: 'h', view: viewOf(now) }],

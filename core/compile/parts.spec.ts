@@ -105,10 +105,21 @@ describe('What is published', () => {
         compilePage(
           {
             page: {
-              format: 'zest-page/5',
+              format: 'zest-page/6',
               name: 'p',
               slug: 'p',
-              blocks: [{ id: 'a', kind: 'table', table: 't', theme: 'x', width: 'fill', align: 'start', room: '0', visitor: null }],
+              blocks: [
+                {
+                  id: 'a',
+                  kind: 'table',
+                  shows: { kind: 'tables', id: 't' },
+                  dress: { kind: 'themes', id: 'x' },
+                  width: 'fill',
+                  align: 'start',
+                  room: '0',
+                  visitor: null,
+                },
+              ],
             },
             tables: new Map([['t', tableOf('t', [[text]])]]),
             themes: new Map([['x', { key: 'x', view: viewOf(themeWith({ table: { rest: { font } } })) }]]),

@@ -16,7 +16,18 @@ const boats = tableOf('Boats', [
 const placed = (visitor: Visitor | null, table: Table = boats, dressed = starters[0]?.theme): { readonly html: string; readonly css: string } => {
   const page: Page = {
     ...emptyPage('p', 'p'),
-    blocks: [{ id: 'a', kind: 'table', table: 't', theme: 'h', width: '20rem', align: 'start', room: '8px', visitor }],
+    blocks: [
+      {
+        id: 'a',
+        kind: 'table',
+        shows: { kind: 'tables', id: 't' },
+        dress: { kind: 'themes', id: 'h' },
+        width: '20rem',
+        align: 'start',
+        room: '8px',
+        visitor,
+      },
+    ],
   };
   const themes = new Map((dressed ? [dressed] : []).map((theme) => ['h', { key: 'harbour', view: viewOf(theme) }] as const));
   const { html, css } = compilePage(
@@ -88,7 +99,16 @@ describe('Fonts of a page', () => {
 
 describe('What visitors can do, in a page document', () => {
   const says = (visitor: unknown): string => {
-    const block = { id: 'a', kind: 'table', table: 't', theme: 'h', width: 'fill', align: 'start', room: '0', visitor };
+    const block = {
+      id: 'a',
+      kind: 'table',
+      shows: { kind: 'tables', id: 't' },
+      dress: { kind: 'themes', id: 'h' },
+      width: 'fill',
+      align: 'start',
+      room: '0',
+      visitor,
+    };
     const read = readPage({ ...emptyPage('p', 'p'), blocks: [block] });
     return read.ok ? 'good' : read.problems.map(({ say }) => say).join(' ');
   };

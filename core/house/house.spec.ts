@@ -36,8 +36,8 @@ const theme = (values: Theme['values'] = {}): Theme => ({ format: 'zest-theme/2'
 const block = (id: string, dressed = 'h'): Page['blocks'][number] => ({
   id,
   kind: 'table',
-  table: 't',
-  theme: dressed,
+  shows: { kind: 'tables', id: 't' },
+  dress: dressed === '' ? null : { kind: 'themes', id: dressed },
   width: 'content',
   align: 'start',
   room: '0',
@@ -46,7 +46,7 @@ const block = (id: string, dressed = 'h'): Page['blocks'][number] => ({
 const pageWith = (...blocks: Page['blocks']): CompiledPage =>
   compilePage(
     {
-      page: { format: 'zest-page/5', name: 'P', slug: 'p', blocks },
+      page: { format: 'zest-page/6', name: 'P', slug: 'p', blocks },
       tables: new Map([['t', gridTable(3, 2)]]),
       themes: new Map([['h', { key: 'plain', view: viewOf(theme({ 'body-rows': { rest: { ink: '#112233' } } })) }]]),
     },
@@ -236,7 +236,7 @@ describe('What a house stylesheet takes from tables', () => {
   it('leaves marked text to the house but for what a theme hands to it', () => {
     const text = compilePage(
       {
-        page: { format: 'zest-page/5', name: 'P', slug: 'p', blocks: [block('a')] },
+        page: { format: 'zest-page/6', name: 'P', slug: 'p', blocks: [block('a')] },
         tables: new Map([['t', { ...gridTable(2, 1), rows: [['Head'], [{ text: 'bold', marks: [{ from: 0, to: 4, kind: 'bold' }] }]] }]]),
         themes: new Map([['h', { key: 'plain', view: viewOf(theme({ 'body-rows': { rest: { ink: '#112233' } } })) }]]),
       },

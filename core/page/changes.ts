@@ -43,10 +43,10 @@ export function pageChanges(from: Page, to: Page, nameOf: NameOf): readonly stri
 const fields: Readonly<Record<string, string>> = {
   text: 'text',
   level: 'level',
-  table: 'table',
-  theme: 'theme',
-  held: 'edition of its theme',
-  heldTable: 'edition of its table',
+  'shows id': 'table',
+  'dress id': 'theme',
+  'dress held': 'edition of its theme',
+  'shows held': 'edition of its table',
   reach: 'reach',
   isolated: 'form',
   bare: 'caption',
@@ -62,8 +62,15 @@ const fields: Readonly<Record<string, string>> = {
   ink: 'ink',
 };
 
+/** A block's fields; what it is made of is told by its id and by its edition. */
+function fieldsOf(block: Block): Readonly<Record<string, unknown>> {
+  if (block.kind !== 'table') return { ...block };
+  const { shows, dress, ...rest } = block;
+  return { 'shows id': shows.id, 'dress id': dress?.id, 'dress held': dress?.held, 'shows held': shows.held, ...rest };
+}
+
 function differing(a: Block, b: Block): readonly string[] {
-  const [old = {}, now = {}]: readonly Readonly<Record<string, unknown>>[] = [{ ...a }, { ...b }];
+  const [old = {}, now = {}] = [a, b].map(fieldsOf);
   const names = [...new Set([...Object.keys(old), ...Object.keys(now)])].filter((name) => JSON.stringify(old[name]) !== JSON.stringify(now[name]));
   // What stands in a block is told by itself.
   return names.filter((name) => name !== 'blocks' && name !== 'columns').map((name) => fields[name] ?? name);

@@ -2,7 +2,7 @@ import { array, object, string } from 'yup';
 import { bad, good, type Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
 import { mapBlocks, tablesOn } from './blocks/blocks';
-import type { TableBlock } from './blocks/kinds';
+import type { Ref, TableBlock } from './blocks/kinds';
 import type { Page } from './page';
 import { dressed, type Dress } from './reach';
 
@@ -14,9 +14,8 @@ export interface Published {
 
 /** The placements of a page that follow a theme or a table, so that they change when it is published. */
 export function following(page: Pick<Page, 'blocks'>, { kind, id }: Published, site?: Dress): readonly TableBlock[] {
-  return tablesOn(dressed(page, site)).filter((block) =>
-    kind === 'theme' ? block.theme === id && block.held === undefined : block.table === id && block.heldTable === undefined,
-  );
+  const isMeant = (ref: Ref<string> | null): boolean => ref?.id === id && ref.held === undefined;
+  return tablesOn(dressed(page, site)).filter(({ dress, shows }) => isMeant(kind === 'theme' ? dress : shows));
 }
 
 /** The page with those placements held at an edition. One that a theme reaches from elsewhere gets it as its own, so that it can stay. */
@@ -26,7 +25,9 @@ export function heldAt<P extends Pick<Page, 'blocks'>>(page: P, published: Publi
     ...page,
     blocks: mapBlocks(page.blocks, (block) => {
       if (block.kind !== 'table' || !ids.has(block.id)) return block;
-      return published.kind === 'theme' ? { ...block, theme: published.id, held: edition } : { ...block, heldTable: edition };
+      return published.kind === 'theme'
+        ? { ...block, dress: { kind: 'themes', id: published.id, held: edition } }
+        : { ...block, shows: { ...block.shows, held: edition } };
     }),
   };
 }

@@ -5,7 +5,16 @@ describe('Reading a page document', () => {
     ...emptyPage('Night boats', 'night-boats'),
     blocks: [
       { id: 'a', kind: 'heading', level: 2, text: '' },
-      { id: 'b', kind: 'table', table: 't', theme: 'h', width: 'fill', align: 'start', room: '16px 0', visitor: null },
+      {
+        id: 'b',
+        kind: 'table',
+        shows: { kind: 'tables', id: 't' },
+        dress: { kind: 'themes', id: 'h' },
+        width: 'fill',
+        align: 'start',
+        room: '16px 0',
+        visitor: null,
+      },
     ],
   };
   const says = (json: unknown): string => {
@@ -48,7 +57,16 @@ describe('A placement', () => {
     expect(readRoom('1px 2px 3px 4px 5px').ok).toBeFalse();
   });
   it('sits where it is told by automatic margins', () => {
-    const block = { id: 'a', kind: 'table', table: 't', theme: 'h', width: 'content', align: 'center', room: '8px', visitor: null } as const;
+    const block = {
+      id: 'a',
+      kind: 'table',
+      shows: { kind: 'tables', id: 't' },
+      dress: { kind: 'themes', id: 'h' },
+      width: 'content',
+      align: 'center',
+      room: '8px',
+      visitor: null,
+    } as const;
     expect(placementCss(block)).toEqual({ box: [['margin', '8px 8px 8px 8px']], table: [['margin', '0 auto']] });
     expect(placementCss({ ...block, width: 'fill' }).table).toEqual([['width', '100%']]);
   });

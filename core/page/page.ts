@@ -1,15 +1,16 @@
-import type { Block, TableBlock } from './blocks/kinds';
+import type { Block, Ref, TableBlock } from './blocks/kinds';
 
-/** What a placement is dressed in: the id of its theme, with the edition at which it is held. */
-export const themeRef = ({ theme, held }: Pick<TableBlock, 'theme' | 'held'>): string => (held === undefined ? theme : `${theme}@${held}`);
+const refText = ({ id, held }: Ref<string>): string => (held === undefined ? id : `${id}@${held}`);
+
+/** What a placement is dressed in: the id of its theme, with the edition at which it is held; empty for nothing of its own. */
+export const themeRef = ({ dress }: Pick<TableBlock, 'dress'>): string => (dress ? refText(dress) : '');
 
 /** The table of a placement: its id, with the edition at which it is held. */
-export const tableRef = ({ table, heldTable }: Pick<TableBlock, 'table' | 'heldTable'>): string =>
-  heldTable === undefined ? table : `${table}@${heldTable}`;
+export const tableRef = ({ shows }: Pick<TableBlock, 'shows'>): string => refText(shows);
 
-/** A page as it is kept and exchanged: `"format": "zest-page/5"`. */
+/** A page as it is kept and exchanged: `"format": "zest-page/6"`. */
 export interface Page {
-  readonly format: 'zest-page/5';
+  readonly format: 'zest-page/6';
   readonly name: string;
   /** Its address below /site/. */
   readonly slug: string;
@@ -32,7 +33,7 @@ export interface PageWeight {
   readonly classes: number;
 }
 
-export const PAGE_FORMAT = 'zest-page/5';
+export const PAGE_FORMAT = 'zest-page/6';
 export const emptyPage = (name: string, slug: string): Page => ({ format: PAGE_FORMAT, name, slug, blocks: [] });
 
 /** A page's address from its name: letters and digits of any script, hyphens between. */

@@ -1,10 +1,11 @@
 import { emptyPage, following, heldAt, pageChanges, readAlong, readPublishing, tableRef, type Page, type TableBlock } from '.';
 
+const dress = (id: string, held?: number): TableBlock['dress'] => ({ kind: 'themes', id, ...(held === undefined ? {} : { held }) });
 const block = (id: string, theme: string, more: Partial<TableBlock> = {}): TableBlock => ({
   id,
   kind: 'table',
-  table: 't',
-  theme,
+  shows: { kind: 'tables', id: 't' },
+  dress: theme === '' ? null : dress(theme),
   width: 'fill',
   align: 'start',
   room: '0',
@@ -13,19 +14,29 @@ const block = (id: string, theme: string, more: Partial<TableBlock> = {}): Table
 });
 const page: Page = {
   ...emptyPage('Night', 'night'),
-  blocks: [block('a', 'x'), block('b', 'x', { held: 2 }), block('c', ''), block('d', 'y', { heldTable: 1 })],
+  blocks: [
+    block('a', 'x'),
+    block('b', 'x', { dress: dress('x', 2) }),
+    block('c', ''),
+    block('d', 'y', { shows: { kind: 'tables', id: 't', held: 1 } }),
+  ],
 };
 
 describe('What follows a theme or a table', () => {
   const ids = (blocks: readonly TableBlock[]): readonly string[] => blocks.map(({ id }) => id);
   it('is not held, and reached ones are among it', () => {
     expect(ids(following(page, { kind: 'theme', id: 'x' }))).toEqual(['a']);
-    expect(ids(following(page, { kind: 'theme', id: 'x' }, { theme: 'x' }))).toEqual(['a', 'c']);
+    expect(ids(following(page, { kind: 'theme', id: 'x' }, { kind: 'themes', id: 'x' }))).toEqual(['a', 'c']);
     expect(ids(following(page, { kind: 'table', id: 't' }))).toEqual(['a', 'b', 'c']);
   });
   it('can be held as it is, and nothing else is touched', () => {
-    const held = heldAt(page, { kind: 'theme', id: 'x' }, 3, { theme: 'x' });
-    expect(held.blocks).toEqual([block('a', 'x', { held: 3 }), page.blocks[1], block('c', 'x', { held: 3 }), page.blocks[3]] as never);
+    const held = heldAt(page, { kind: 'theme', id: 'x' }, 3, { kind: 'themes', id: 'x' });
+    expect(held.blocks).toEqual([
+      block('a', 'x', { dress: dress('x', 3) }),
+      page.blocks[1],
+      block('c', 'x', { dress: dress('x', 3) }),
+      page.blocks[3],
+    ] as never);
     expect(following(held, { kind: 'theme', id: 'x' })).toEqual([]);
     expect(tableRef(heldAt(page, { kind: 'table', id: 't' }, 5).blocks[0] as TableBlock)).toBe('t@5');
   });

@@ -3,14 +3,14 @@ import { compilePage, writeCss } from '../compile';
 import { Cascade, nodesOf, readOwn, treeOf } from '../house';
 import { dice, randomTable, randomTheme, starterNames } from '../tests/random';
 
-import { dressed, emptyPage, pageDress, reached, siteDress, type Page, type TableBlock } from '.';
+import { dressed, emptyPage, pageDress, reached, siteDress, type Dress, type Page, type TableBlock } from '.';
 
+const dress = (id: string, held?: number): Dress => ({ kind: 'themes', id, ...(held === undefined ? {} : { held }) });
 const block = (id: string, theme: string, reach?: 'page' | 'site', held?: number): TableBlock => ({
   id,
   kind: 'table',
-  table: `table of ${id}`,
-  theme,
-  ...(held === undefined ? {} : { held }),
+  shows: { kind: 'tables', id: `table of ${id}` },
+  dress: theme === '' ? null : dress(theme, held),
   width: 'fill',
   align: 'start',
   room: '0',
@@ -18,7 +18,7 @@ const block = (id: string, theme: string, reach?: 'page' | 'site', held?: number
   visitor: null,
 });
 const page = (name: string, ...blocks: Page['blocks']): Page => ({ ...emptyPage(name, name), blocks });
-const themesOf = ({ blocks }: Page): readonly string[] => blocks.flatMap((each) => (each.kind === 'table' ? [each.theme] : []));
+const themesOf = ({ blocks }: Page): readonly string[] => blocks.flatMap((each) => (each.kind === 'table' ? [each.dress?.id ?? ''] : []));
 
 describe('The reach of a theme', () => {
   it('is its own table alone where nothing else is said', () => {
@@ -28,7 +28,7 @@ describe('The reach of a theme', () => {
   });
   it('is the page: what has no theme of its own, held at the same edition', () => {
     const one = page('one', block('a', 'x', 'page', 3), block('b', ''), block('c', 'y'));
-    expect(dressed(one, { theme: 'z' }).blocks[1]).toEqual({ ...block('b', 'x'), held: 3 });
+    expect(dressed(one, dress('z')).blocks[1]).toEqual(block('b', 'x', undefined, 3));
     expect(themesOf(dressed(one, undefined))).toEqual(['x', 'x', 'y']);
   });
   it('is the whole site, but for pages with a nearer one', () => {
@@ -36,7 +36,7 @@ describe('The reach of a theme', () => {
     const two = page('two', block('a', ''), block('b', 'y'));
     const three = page('three', block('c', ''), block('d', 'z', 'page'));
     const site = siteDress([one, two, three]);
-    expect(site).toEqual({ theme: 'x' });
+    expect(site).toEqual(dress('x'));
     expect([one, two, three].map((each) => themesOf(dressed(each, site)))).toEqual([
       ['x', 'x'],
       ['x', 'y'],
@@ -48,7 +48,7 @@ describe('The reach of a theme', () => {
   });
   it('is that of the first where two say so, and the second reaches nothing', () => {
     const one = page('one', block('a', 'x', 'page'), block('b', 'y', 'page'), block('c', ''));
-    expect(pageDress(one)).toEqual({ theme: 'x' });
+    expect(pageDress(one)).toEqual(dress('x'));
     expect(reached(one.blocks[1] as TableBlock, one, [one]).follow).toEqual([]);
   });
 
@@ -64,15 +64,15 @@ describe('The reach of a theme', () => {
           [name, `${name}@2`].map((ref) => [ref, { key: ref.replace('@', '-e'), view: viewOf(randomTheme(d, starterNames)) }] as const),
         ),
       );
-      const site = d.chance(0.5) ? { theme: 'y' } : undefined;
+      const site = d.chance(0.5) ? dress('y') : undefined;
       const given = page('p', ...blocks);
       const compiled = compilePage(
-        { page: given, site, themes, tables: new Map(blocks.map(({ table }) => [table, randomTable(d)])) },
+        { page: given, site, themes, tables: new Map(blocks.map(({ shows }) => [shows.id, randomTable(d)])) },
         { stylesheet: '', siteName: 'S' },
       );
       const cascade = new Cascade({ house: [], ours: readOwn(writeCss(compiled.css, 'compact')) });
       const wanted = dressed(given, site).blocks.map((each) =>
-        each.kind === 'table' && each.theme !== '' ? `zp-${each.theme}${each.held === undefined ? '' : '-e2'}` : undefined,
+        each.kind === 'table' && each.dress ? `zp-${each.dress.id}${each.dress.held === undefined ? '' : '-e2'}` : undefined,
       );
       for (const box of [...nodesOf(treeOf(compiled.html))].filter(({ id }) => /^box-\d+$/.test(id))) {
         const own = wanted[Number(box.id.slice(4)) - 1];

@@ -1,24 +1,23 @@
 import { mapBlocks, tablesOn } from './blocks/blocks';
-import type { TableBlock } from './blocks/kinds';
+import type { Ref, TableBlock } from './blocks/kinds';
 import type { Page } from './page';
 
 /** What a placement is dressed in: a theme, held at an edition or not. */
-export type Dress = Pick<TableBlock, 'theme' | 'held'>;
+export type Dress = Ref<'themes'>;
 
 /** A placement of no theme of its own takes the one that reaches it. */
-export const follows = ({ theme }: TableBlock): boolean => theme === '';
-const dressIn = ({ theme, held }: TableBlock): Dress => (held === undefined ? { theme } : { theme, held });
+export const follows = ({ dress }: TableBlock): boolean => dress === null;
 
 /** The theme that reaches a whole page from one of its placements: the first that says so. */
 export function pageDress(page: Pick<Page, 'blocks'>): Dress | undefined {
   const found = tablesOn(page).find((block) => block.reach === 'page' && !follows(block));
-  return found && dressIn(found);
+  return found?.dress ?? undefined;
 }
 
 /** The theme that reaches the whole site: from the first of these pages that has a placement which says so. */
 export function siteDress(pages: readonly Pick<Page, 'blocks'>[]): Dress | undefined {
   const found = pages.flatMap(tablesOn).find((block) => block.reach === 'site' && !follows(block));
-  return found && dressIn(found);
+  return found?.dress ?? undefined;
 }
 
 /**
@@ -30,7 +29,7 @@ export function dressed<P extends Pick<Page, 'blocks'>>(page: P, site: Dress | u
   if (!tablesOn(page).some(follows)) return page;
   return {
     ...page,
-    blocks: mapBlocks(page.blocks, (block) => (block.kind === 'table' && follows(block) && reaching ? { ...block, ...reaching } : block)),
+    blocks: mapBlocks(page.blocks, (block) => (block.kind === 'table' && follows(block) && reaching ? { ...block, dress: reaching } : block)),
   };
 }
 

@@ -62,19 +62,48 @@ const since3 = { choose: false, columns: false, rowLink: false, header: false, t
 /**
  * In `zest-page/1` visitors could do nothing with a table but read it; in `zest-page/2` they could not choose rows, see hidden
  * columns, follow a row's link, keep the header in view and have totals of what was found; in `zest-page/3` all columns could be
- * sorted by, and the first sort knew its column by its place alone; in `zest-page/4` there were only headings, texts and tables.
+ * sorted by, and the first sort knew its column by its place alone; in `zest-page/4` there were only headings, texts and tables; in
+ * `zest-page/5` a placement named its table and its theme by `table`, `heldTable`, `theme` and `held`.
  */
 export function upgradePage(json: unknown): unknown {
   const old = json as { readonly format?: unknown; readonly blocks?: unknown } | null;
-  if (typeof old !== 'object' || typeof old?.format !== 'string' || !/^zest-page\/[1234]$/.test(old.format) || !Array.isArray(old?.blocks))
+  if (typeof old !== 'object' || typeof old?.format !== 'string' || !/^zest-page\/[12345]$/.test(old.format) || !Array.isArray(old?.blocks))
     return json;
-  const blocks = (old.blocks as readonly unknown[]).map((each) => {
-    const block = each as { readonly kind?: unknown; readonly visitor?: unknown } | null;
-    if (typeof block !== 'object' || block?.kind !== 'table') return each;
-    const { visitor = null } = block;
-    return { ...block, visitor: typeof visitor === 'object' && visitor ? upgradedVisitor(visitor) : visitor };
-  });
-  return { ...old, blocks, format: PAGE_FORMAT };
+  return { ...old, blocks: old.blocks.map((block: unknown) => upgradedBlock(block)), format: PAGE_FORMAT };
+}
+
+interface OldBlock {
+  readonly kind?: unknown;
+  readonly visitor?: unknown;
+  readonly table?: unknown;
+  readonly heldTable?: unknown;
+  readonly theme?: unknown;
+  readonly held?: unknown;
+  readonly blocks?: unknown;
+  readonly columns?: unknown;
+}
+/** A block of before, whatever came, and what stands in it; deeper than blocks stand is refused by their kinds. */
+function upgradedBlock(each: unknown, depth = 0): unknown {
+  const old = each as OldBlock | null;
+  if (typeof old !== 'object' || old === null || depth > 3) return each;
+  const inner = (list: unknown): unknown => (Array.isArray(list) ? list.map((block: unknown) => upgradedBlock(block, depth + 1)) : list);
+  if (old.kind === 'section') return { ...old, blocks: inner(old.blocks) };
+  if (old.kind === 'columns' && Array.isArray(old.columns))
+    return {
+      ...old,
+      columns: old.columns.map((column: unknown) =>
+        typeof column === 'object' && column !== null ? { ...column, blocks: inner((column as OldBlock).blocks) } : column,
+      ),
+    };
+  if (old.kind !== 'table') return each;
+  const { visitor = null, table, heldTable, theme, held, ...rest } = old;
+  const at = (edition: unknown): object => (edition === undefined ? {} : { held: edition });
+  return {
+    ...rest,
+    shows: { kind: 'tables', id: table, ...at(heldTable) },
+    dress: theme === '' ? null : { kind: 'themes', id: theme, ...at(held) },
+    visitor: typeof visitor === 'object' && visitor ? upgradedVisitor(visitor) : visitor,
+  };
 }
 function upgradedVisitor(old: object): object {
   const { first = null } = old as { readonly first?: unknown };

@@ -35,8 +35,8 @@ describe('Live pages', () => {
   const placed = (id: string, table: string, theme: string, visitor: object | null = null): object => ({
     id,
     kind: 'table',
-    table,
-    theme,
+    shows: { kind: 'tables', id: table },
+    dress: { kind: 'themes', id: theme },
     width: 'content',
     align: 'start',
     room: '8px 0',
@@ -53,7 +53,7 @@ describe('Live pages', () => {
         .on('error', reject);
     });
   const publish = async (slug: string, blocks: readonly object[]): Promise<void> => {
-    const { id } = await post('/api/pages', { format: 'zest-page/5', name: slug, slug, blocks });
+    const { id } = await post('/api/pages', { format: 'zest-page/6', name: slug, slug, blocks });
     await post(`/api/pages/${id}/publish`, {});
   };
 

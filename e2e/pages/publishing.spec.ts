@@ -15,10 +15,21 @@ describe('Publishing', () => {
     // Three live pages with one table.
     for (const address of ['pier', 'quay', 'slip']) {
       const page = {
-        format: 'zest-page/5',
+        format: 'zest-page/6',
         name: `At the ${address}`,
         slug: address,
-        blocks: [{ id: 'a', kind: 'table', table: 'fares-by-age', theme: 'ticket-stub', width: 'fill', align: 'start', room: '0', visitor: null }],
+        blocks: [
+          {
+            id: 'a',
+            kind: 'table',
+            shows: { kind: 'tables', id: 'fares-by-age' },
+            dress: { kind: 'themes', id: 'ticket-stub' },
+            width: 'fill',
+            align: 'start',
+            room: '0',
+            visitor: null,
+          },
+        ],
       };
       const made = (await (await send('/api/pages', page)).json()) as { id: string };
       await send(`/api/pages/${made.id}/publish`, { along: [] });

@@ -87,10 +87,21 @@ describe('What is painted: lines and corners of a table with merged cells', () =
     ] as const) {
       const dressed = await post('/api/themes', theme(values));
       const page = {
-        format: 'zest-page/5',
+        format: 'zest-page/6',
         name: slug,
         slug,
-        blocks: [{ id: 'a', kind: 'table', table: id, theme: dressed.id, width: '400px', align: 'start', room: '0', visitor: null }],
+        blocks: [
+          {
+            id: 'a',
+            kind: 'table',
+            shows: { kind: 'tables', id },
+            dress: { kind: 'themes', id: dressed.id },
+            width: '400px',
+            align: 'start',
+            room: '0',
+            visitor: null,
+          },
+        ],
       };
       await post(`/api/pages/${(await post('/api/pages', page)).id}/publish`);
     }

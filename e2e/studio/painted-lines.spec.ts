@@ -157,15 +157,15 @@ describe('Lines as they are painted, for a hundred random tables with merged cel
         blocks.push({
           id: `b${seed}`,
           kind: 'table',
-          table: id,
-          theme: themes[seed % looks.length]?.id ?? '',
+          shows: { kind: 'tables', id },
+          dress: { kind: 'themes', id: themes[seed % looks.length]?.id ?? '' },
           width: '340px',
           align: 'start',
           room: '0',
           visitor: null,
         });
       }
-      const page = { format: 'zest-page/5', name: `p${first}`, slug: `p${first}`, blocks };
+      const page = { format: 'zest-page/6', name: `p${first}`, slug: `p${first}`, blocks };
       await post(`/api/pages/${(await post('/api/pages', page)).id}/publish`);
     }
   }, 1080_000);
@@ -232,8 +232,17 @@ describe('Lines as they are painted, for a hundred random tables with merged cel
       footerRows: 0,
       rowHeaders: 0,
     });
-    const block = { id: 'a', kind: 'table', table: id, theme: dressed.id, width: '340px', align: 'start', room: '0', visitor: null };
-    await post(`/api/pages/${(await post('/api/pages', { format: 'zest-page/5', name: 'dashed', slug: 'dashed', blocks: [block] })).id}/publish`);
+    const block = {
+      id: 'a',
+      kind: 'table',
+      shows: { kind: 'tables', id },
+      dress: { kind: 'themes', id: dressed.id },
+      width: '340px',
+      align: 'start',
+      room: '0',
+      visitor: null,
+    };
+    await post(`/api/pages/${(await post('/api/pages', { format: 'zest-page/6', name: 'dashed', slug: 'dashed', blocks: [block] })).id}/publish`);
     await devTools(driver, 'Emulation.setDeviceMetricsOverride', { width: 820, height: 700, deviceScaleFactor: 2, mobile: false });
     await driver.get(`${app.url}/site/dashed`);
     const [table] = await driver.executeScript<readonly { readonly whole: Cell; readonly cells: readonly Cell[] }[]>(collect);

@@ -3,7 +3,16 @@ import { gridTable, starter, themeWith, viewOf } from '../../core/tests/themes';
 import { compiled, type Job, type PageJob } from './job';
 import { CompilePool } from './pool';
 
-const block = { kind: 'table', id: 'a', table: 't', theme: 'l', width: 'fill', align: 'start', room: '0', visitor: null } as const;
+const block = {
+  kind: 'table',
+  id: 'a',
+  shows: { kind: 'tables', id: 't' },
+  dress: { kind: 'themes', id: 'l' },
+  width: 'fill',
+  align: 'start',
+  room: '0',
+  visitor: null,
+} as const;
 /** A job whose table has so many rows of ten columns. */
 const jobOf = (rows: number): PageJob => {
   const table = gridTable(1, 10, {

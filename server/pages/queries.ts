@@ -73,14 +73,14 @@ export class PageStore extends DocumentStore<Page> {
       const isAlong = (kind: Published['kind'], each: string): boolean => along.some((other) => other.kind === kind && other.id === each);
       const tables = await ids(
         'tables',
-        placed.map(({ table }) => table),
+        placed.map(({ shows }) => shows.id),
       );
       const known = await this.tables.editions.newestNumbers(tables, queries);
       for (const table of tables) if (!known.has(table) || isAlong('table', table)) await this.tables.publish(table, queries);
       const published = await this.themes.newestNumbers(queries);
       for (const theme of await ids(
         'themes',
-        placed.map(({ theme }) => theme),
+        placed.flatMap(({ dress }) => dress?.id ?? []),
       ))
         if (!published.has(theme) || isAlong('theme', theme)) await this.themes.publish(theme, queries);
       const [holder] = await queries.query<{ page_id: string }>('select page_id from live_pages where slug = $1 and page_id <> $2', [
@@ -156,8 +156,8 @@ export class PageStore extends DocumentStore<Page> {
     const { document } = await this.get(id);
     const live = await this.liveOnes(this.database);
     const placed = tablesOn(dressed(document, siteDress(live.map(({ page }) => page))));
-    const themes = placed.filter(({ held }) => held === undefined).map(({ theme }) => theme);
-    const tables = placed.filter(({ heldTable }) => heldTable === undefined).map(({ table }) => table);
+    const themes = placed.flatMap(({ dress }) => (dress && dress.held === undefined ? [dress.id] : []));
+    const tables = placed.flatMap(({ shows }) => (shows.held === undefined ? [shows.id] : []));
     const all = [
       ...(await this.tables.editions.changed(tables)).map((each) => ({ kind: 'table' as const, ...each })),
       ...(await this.themes.changed(themes)).map((each) => ({ kind: 'theme' as const, ...each })),
@@ -223,11 +223,12 @@ export class PageStore extends DocumentStore<Page> {
     );
     if (!row) return undefined;
     const placed = tablesOn(row.document);
-    const editions = await this.tables.editions.texts(placed.map(({ table, heldTable }) => ({ id: table, held: heldTable })));
+    const editions = await this.tables.editions.texts(placed.map(({ shows }) => shows));
     const tables = new Map<string, string>();
     for (const block of placed) {
-      const own = Object.hasOwn(row.tables, block.table) ? JSON.stringify(row.tables[block.table]) : undefined;
-      const found = editions.get(block.table, block.heldTable) ?? own;
+      const { id, held } = block.shows;
+      const own = Object.hasOwn(row.tables, id) ? JSON.stringify(row.tables[id]) : undefined;
+      const found = editions.get(id, held) ?? own;
       if (found !== undefined) tables.set(tableRef(block), found);
     }
     return { page: row.document, tables, publishedAt: new Date(row.published_at).toISOString() };

@@ -20,7 +20,15 @@ describe('Published placements for other sites', () => {
     const rows = [[{ text: '¤', marks: [{ from: 0, to: 1, kind: 'picture' as const, href: `/pictures/${used}` }] }, 'to see']];
     tableId = (await server.stores.tables.create(gridTable(1, 2, { caption: 'Boats', rows }))).id;
     themeId = (await server.stores.themes.create(look)).id;
-    const block = { kind: 'table' as const, table: tableId, theme: themeId, width: 'fill', align: 'start' as const, room: '0', visitor: null };
+    const block = {
+      kind: 'table' as const,
+      shows: { kind: 'tables' as const, id: tableId },
+      dress: { kind: 'themes' as const, id: themeId },
+      width: 'fill',
+      align: 'start' as const,
+      room: '0',
+      visitor: null,
+    };
     pageId = (await server.stores.pages.create({ ...emptyPage('Night', 'night'), blocks: [{ ...block, id: 'a' }] })).id;
     await server.stores.pages.publish(pageId);
   }, 60_000);

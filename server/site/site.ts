@@ -71,21 +71,23 @@ export class Site {
     const all = await this.options.pages.livePages();
     const site = siteDress(all);
     const placed = tablesOn(dressed(page, site));
-    const of = new Set(placed.flatMap(({ theme, table }) => [`theme/${theme}`, `table/${table}`]));
+    const of = new Set(placed.flatMap(({ dress, shows }) => [`theme/${dress?.id ?? ''}`, `table/${shows.id}`]));
     return { parts: { page, tables: [...tables], site, themes: await this.themesOf(placed) }, all, of };
   }
 
   /** Each placement's theme: its newest edition, or the one at which it is held, under a class of its own. One that is gone gives way to the newest. */
   private async themesOf(placed: readonly TableBlock[]): Promise<Parts['themes']> {
     const { themes, views } = this.options;
-    const newest = new Map((await themes.newest([...new Set(placed.map(({ theme }) => theme))])).map((each) => [each.id, each]));
-    const heldOnes = await themes.editionsAt(placed.flatMap(({ theme: id, held: number }) => (number === undefined ? [] : [{ id, number }])));
+    const newest = new Map((await themes.newest([...new Set(placed.flatMap(({ dress }) => dress?.id ?? []))])).map((each) => [each.id, each]));
+    const heldOnes = await themes.editionsAt(
+      placed.flatMap(({ dress }) => (dress?.held === undefined ? [] : [{ id: dress.id, number: dress.held }])),
+    );
     const found = new Map<string, Parts['themes'][number][1]>();
     for (const block of placed) {
-      const now = newest.get(block.theme);
+      const now = newest.get(block.dress?.id ?? '');
       if (!now || found.has(themeRef(block))) continue;
       const held = heldOnes.get(themeRef(block));
-      const key = held ? heldKey(now.key, block.held ?? 0) : now.key;
+      const key = held ? heldKey(now.key, block.dress?.held ?? 0) : now.key;
       found.set(themeRef(block), { key, chain: views.of(held ?? now.theme).chain });
     }
     return [...found];

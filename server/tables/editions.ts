@@ -6,7 +6,7 @@ import type { Edition } from '../documents/store';
 /** Which edition of a table is wanted: the one at which it is held, else the newest. */
 interface Wanted {
   readonly id: string;
-  readonly held: number | undefined;
+  readonly held?: number;
 }
 
 /** A table's rows as they stand, as one value. */

@@ -13,7 +13,16 @@ const table = tableOf(
   ],
   { headerRows: 1, rowHeaders: 1 },
 );
-const block: TableBlock = { id: 'a', kind: 'table', table: 't', theme: 'x', width: 'fill', align: 'start', room: '0', visitor: null };
+const block: TableBlock = {
+  id: 'a',
+  kind: 'table',
+  shows: { kind: 'tables', id: 't' },
+  dress: { kind: 'themes', id: 'x' },
+  width: 'fill',
+  align: 'start',
+  room: '0',
+  visitor: null,
+};
 const html = (theme: Theme, lasting = false): string =>
   writeHtml(
     compilePage(

@@ -16,8 +16,8 @@ import {
 const block = (id: string, given: Partial<TableBlock> = {}): TableBlock => ({
   id,
   kind: 'table',
-  table: 't',
-  theme: 'x',
+  shows: { kind: 'tables', id: 't' },
+  dress: { kind: 'themes', id: 'x' },
   width: 'fill',
   align: 'start',
   room: '8px 0',
@@ -61,9 +61,9 @@ describe('A placement elsewhere', () => {
   it('is dressed as on its page, in the theme that reaches it too', () => {
     const own = writeCss(compileElsewhere(input(block('a')), 'a', options)?.page.css ?? []);
     expect(own).toContain('#abcdef');
-    const reached = compileElsewhere(input(block('b', { reach: 'page' }), block('a', { theme: '' })), 'a', options);
+    const reached = compileElsewhere(input(block('b', { reach: 'page' }), block('a', { dress: null })), 'a', options);
     expect(writeCss(reached?.page.css ?? [])).toContain('#abcdef');
-    const fromSite = compileElsewhere({ ...input(block('a', { theme: '' })), site: { theme: 'x' } }, 'a', options);
+    const fromSite = compileElsewhere({ ...input(block('a', { dress: null })), site: { kind: 'themes', id: 'x' } }, 'a', options);
     expect(writeCss(fromSite?.page.css ?? [])).toContain('#abcdef');
   });
 
@@ -94,7 +94,7 @@ describe('A placement elsewhere', () => {
 
   it('is not there where its block or its table is gone', () => {
     expect(compileElsewhere(input(block('a')), 'b', options)).toBeUndefined();
-    expect(compileElsewhere(input(block('a', { table: 'gone' })), 'a', options)).toBeUndefined();
+    expect(compileElsewhere(input(block('a', { shows: { kind: 'tables', id: 'gone' } })), 'a', options)).toBeUndefined();
   });
 });
 

@@ -6,6 +6,13 @@ import { readRoom, readSpace, readWidth, type PlacementAlign, type PlacementWidt
 import type { Visitor } from '../visitor';
 import { visitorSchema } from '../visitor-schema';
 
+/** A document that something on a page is made of: its kind, its id, and the edition at which it is held; without one it follows the newest. */
+export interface Ref<Kind extends string> {
+  readonly kind: Kind;
+  readonly id: string;
+  readonly held?: number;
+}
+
 /** What stands on a page, from top to bottom. Ids are unique on the page. */
 export type Block =
   | { readonly id: string; readonly kind: 'heading'; readonly level: 2 | 3; readonly text: string }
@@ -34,17 +41,14 @@ export type Block =
   | {
       readonly id: string;
       readonly kind: 'table';
-      /** Ids of the table and of the theme that dresses it; without a theme of its own, it takes the one that reaches it. */
-      readonly table: string;
-      readonly theme: string;
-      /** Number of the table's edition at which it stays; without one, it follows the newest. */
-      readonly heldTable?: number;
+      /** What it shows. */
+      readonly shows: Ref<'tables'>;
+      /** The theme that dresses it; null for none of its own: it takes the one that reaches it. */
+      readonly dress: Ref<'themes'> | null;
       /** How far its theme goes beyond it: to what on this page, or on the whole site, has no theme of its own. */
       readonly reach?: 'page' | 'site';
       /** Whether it stands in a shadow root of its own, which the house stylesheet cannot enter. */
       readonly isolated?: boolean;
-      /** Number of the theme's edition at which it stays; without one, it follows the newest. */
-      readonly held?: number;
       /** Whether its table's caption is left out; it is heard all the same. */
       readonly bare?: boolean;
       /** `content`, `fill`, `bleed` for the window's whole width, or a length as in `32rem`. */
@@ -120,6 +124,13 @@ const colourText = string()
   .test('colour', 'Write a colour such as #f4f1ea or teal, or nothing for none.', (text) => text === '' || parseColour(text ?? '') !== undefined);
 const SIDES = 'A picture’s natural sides are from 1 to 100,000 px.';
 const side = number().strict().required().integer().min(1, SIDES).max(100_000, SIDES);
+/** A document of a kind that is named by its id, with the edition at which it is held. */
+const refTo = (kind: string, say: string) =>
+  object({
+    kind: string().strict().required(say).oneOf([kind], say),
+    id: string().strict().defined('What is named has an id.').max(100),
+    held: number().strict().integer('An edition’s number is a whole one.').min(1, 'Editions are counted from 1.').optional().default(undefined),
+  }).noUnknown();
 /** What nothing else stands in. */
 const leaves: { readonly [K in Exclude<Block['kind'], 'columns' | 'section'>]: AnySchema } = {
   heading: object({
@@ -167,10 +178,11 @@ const leaves: { readonly [K in Exclude<Block['kind'], 'columns' | 'section'>]: A
   table: object({
     id,
     kind: string().strict().required(),
-    table: string().strict().defined().max(100),
-    theme: string().strict().defined().max(100),
-    held: number().strict().integer('An edition’s number is a whole one.').min(1, 'Editions are counted from 1.').optional().default(undefined),
-    heldTable: number().strict().integer('An edition’s number is a whole one.').min(1, 'Editions are counted from 1.').optional().default(undefined),
+    shows: refTo('tables', 'A placement shows a table.').required('A placement says what it shows.'),
+    dress: refTo('themes', 'A placement is dressed in a theme.')
+      .nullable()
+      .defined('It is missing what dresses a placement; it may be null.')
+      .default(undefined),
     reach: string().strict().oneOf(['page', 'site'], 'A theme reaches its own table, the page or the site.').optional(),
     isolated: boolean().strict().optional(),
     bare: boolean().strict().optional(),

@@ -9,4 +9,9 @@ export const steps: Readonly<Record<string, (queries: Queries) => Promise<void>>
     await upgradeLying(queries, { table: 'themes', column: 'document', key: ['id'] }, documentKinds.themes);
     await upgradeLying(queries, { table: 'theme_editions', column: 'document', key: ['theme_id', 'number'] }, documentKinds.themes);
   },
+  /** zest-page/6: a placement names what it shows and what dresses it by kind, id and edition. */
+  '016-placements': async (queries) => {
+    await upgradeLying(queries, { table: 'pages', column: 'document', key: ['id'] }, documentKinds.pages);
+    await upgradeLying(queries, { table: 'page_editions', column: 'document', key: ['page_id', 'number'] }, documentKinds.pages);
+  },
 };

@@ -37,7 +37,7 @@ const read = (source: string): HouseSheet => {
 /** A page with one table, two where `isDouble`. */
 function pageOf(theme: Theme, table: Table, visitor = false): CompiledPage {
   const page: Page = {
-    format: 'zest-page/5',
+    format: 'zest-page/6',
     name: 'Crossings',
     slug: 'crossings',
     blocks: [
@@ -45,8 +45,8 @@ function pageOf(theme: Theme, table: Table, visitor = false): CompiledPage {
       {
         id: 'b',
         kind: 'table',
-        table: 't',
-        theme: 'h',
+        shows: { kind: 'tables', id: 't' },
+        dress: { kind: 'themes', id: 'h' },
         width: 'content',
         align: 'start',
         room: '8px 0',

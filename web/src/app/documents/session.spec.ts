@@ -46,7 +46,7 @@ class FakeDrafts extends Drafts {
   }
 }
 
-const merging: Merging<Doc> = { merge: threeWayMerge, take: takeTheirs, where: ({ path }) => path.join(', ') };
+const merging: Merging<Doc> = { merge: threeWayMerge, take: takeTheirs, where: ({ path }) => path.join(', '), upgrade: (json) => json };
 
 describe('A document being edited', () => {
   let server: FakeServer;

@@ -31,7 +31,7 @@ export type KeepState =
   | { readonly kind: 'conflict'; readonly conflicts: readonly Conflict[] };
 
 /** What of a kind of documents a session goes by. */
-export type Merging<T> = Pick<DocumentKind<T>, 'merge' | 'take' | 'where'>;
+export type Merging<T> = Pick<DocumentKind<T>, 'merge' | 'take' | 'where' | 'upgrade'>;
 
 export interface SessionOptions<T> {
   readonly api: Api;
@@ -262,12 +262,15 @@ export class DocumentSession<T extends { readonly name: string }> {
       if (taken) this.act('take up what was not kept', 'draft', () => taken);
       return;
     }
-    if (same(draft.document, this.document)) return;
-    const { conflicts, value } = this.options.merging.merge(draft.base, draft.document, this.document);
+    const { merge, upgrade } = this.options.merging;
+    // It may lie here since before the tool knew a newer format.
+    const [base, document] = [upgrade(draft.base) as T, upgrade(draft.document) as T];
+    if (same(document, this.document)) return;
+    const { conflicts, value } = merge(base, document, this.document);
     if (conflicts.length > 0 && draft.revision !== this.revision) {
       this.theirs = { ...this.options.kept };
-      this.base = draft.base;
-      this.historySubject.next(startHistory(draft.document));
+      this.base = base;
+      this.historySubject.next(startHistory(document));
       this.stateSubject.next({ kind: 'conflict', conflicts });
       return;
     }

@@ -130,9 +130,14 @@ export class PageEditor implements OnInit {
 
   protected editionsOf = (id: string, held: number | undefined): readonly Edition[] => this.stands.editionsOf(id, held);
   /** Holds the picked placement at an edition of its theme or its table, or lets it follow. */
-  protected hold(what: 'held' | 'heldTable', edition: string): void {
-    this.set({ [what]: edition === '' ? undefined : Number(edition) });
+  protected hold(what: 'shows' | 'dress', edition: string): void {
+    const block = this.picked();
+    const ref = block?.kind === 'table' ? block[what] : undefined;
+    if (ref) this.set({ [what]: { kind: ref.kind, id: ref.id, ...(edition === '' ? {} : { held: Number(edition) }) } });
   }
+  /** Another table, or another theme, at its newest edition. */
+  protected show = (table: string): void => this.set({ shows: { kind: 'tables', id: table } });
+  protected dress = (theme: string): void => this.set({ dress: theme === '' ? null : { kind: 'themes', id: theme } });
 
   /** The page's editions: what has changed since, and a way back. */
   protected async showEditions(): Promise<void> {
@@ -149,34 +154,32 @@ export class PageEditor implements OnInit {
   protected readonly title = (block: Block): string => titleOf(block, this.tables());
   protected readonly about = (block: Block): string => (block.kind === 'table' ? `Table in ${this.themeName(block)}` : blockName(block.kind));
   protected columnsOf(block: TableBlock): readonly string[] {
-    const table = this.tables().find(({ id }) => id === block.table)?.document;
+    const table = this.tables().find(({ id }) => id === block.shows.id)?.document;
     return table ? columnNames(table) : [];
   }
   protected themeName(block: TableBlock): string {
     const named = (theme: string): string => this.themes().find(({ id }) => id === theme)?.document.name ?? 'no theme';
-    return block.theme === '' ? `${named(this.reachingTheme())}, as it is reached` : named(block.theme);
+    return block.dress ? named(block.dress.id) : `${named(this.reachingTheme())}, as it is reached`;
   }
   /** The theme that reaches what has none of its own on this page. */
   protected reachingTheme(): string {
     const page = this.page();
     const found = page && (pageDress(page) ?? siteDress([page, ...this.stands.otherPages()]));
-    return found?.theme ?? '';
+    return found?.id ?? '';
   }
   protected readonly reaching = computed(() => {
     const [page, block] = [this.page(), this.picked()];
     if (!page || block?.kind !== 'table' || !block.reach) return undefined;
     const { follow, keep } = reached(block, page, [page, ...this.stands.otherPages()]);
     const name = (spot: Spot<Page>): string => this.title(spot.block) + (spot.page === page ? '' : ` on “${spot.page.name}”`);
-    return { follow: follow.map(name), keep: keep.map(name), here: keep.filter((spot) => spot.page === page && spot.block.theme !== '').length };
+    return { follow: follow.map(name), keep: keep.map(name), here: keep.filter((spot) => spot.page === page && spot.block.dress !== null).length };
   });
   /** Lets the page's other tables have no theme of their own, so that the picked one's reaches them. */
   protected letFollow(): void {
     const id = this.pickedId();
     this.change('let the page’s tables follow', '', (page) => ({
       ...page,
-      blocks: mapBlocks(page.blocks, (block) =>
-        block.kind === 'table' && block.id !== id ? { ...block, theme: '', held: undefined, reach: undefined } : block,
-      ),
+      blocks: mapBlocks(page.blocks, (block) => (block.kind === 'table' && block.id !== id ? { ...block, dress: null, reach: undefined } : block)),
     }));
   }
 
@@ -184,7 +187,16 @@ export class PageEditor implements OnInit {
     if (kind !== 'table') return emptyBlock(kind, id);
     const first = this.tables()[0];
     const theme = this.reachingTheme() ? '' : first?.document.theme || (this.themes()[0]?.id ?? '');
-    return { id, kind, table: first?.id ?? '', theme, width: 'fill', align: 'start', room: '16px 0 24px', visitor: null };
+    return {
+      id,
+      kind,
+      shows: { kind: 'tables', id: first?.id ?? '' },
+      dress: theme === '' ? null : { kind: 'themes', id: theme },
+      width: 'fill',
+      align: 'start',
+      room: '16px 0 24px',
+      visitor: null,
+    };
   }
   /** Adds a block: into the picked one where that is an empty part of the page, else below it. */
   protected add(kind: Block['kind']): void {

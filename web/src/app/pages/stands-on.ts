@@ -51,10 +51,11 @@ export class StandsOn {
     const themes = new Map(this.themes().map(({ id, key, document }) => [id, { key, view: this.views.of(document) }]));
     // A held edition that is on its way, or gone, is seen as the theme is now.
     for (const block of tablesOn(dressed(page, undefined))) {
-      const now = block.held === undefined ? undefined : themes.get(block.theme);
-      if (block.held === undefined || !now) continue;
+      const edition = block.dress?.held;
+      const now = edition === undefined ? undefined : themes.get(block.dress?.id ?? '');
+      if (edition === undefined || !now) continue;
       const held = this.heldThemes().get(themeRef(block));
-      themes.set(themeRef(block), held ? { key: heldKey(now.key, block.held), view: this.views.of(held) } : now);
+      themes.set(themeRef(block), held ? { key: heldKey(now.key, edition), view: this.views.of(held) } : now);
     }
     const site = siteDress([page, ...this.otherPages()]);
     return { page, tables: new Map([...this.fullTables(), ...this.heldTables()]), themes, site };
@@ -62,7 +63,7 @@ export class StandsOn {
 
   constructor() {
     effect(() => {
-      const wanted = [...new Set(this.placements().map(({ table }) => table))].filter(Boolean);
+      const wanted = [...new Set(this.placements().map(({ shows }) => shows.id))].filter(Boolean);
       for (const id of wanted) if (!this.fullTables().has(id)) void this.fetchTable(id);
     });
     effect(() => {
@@ -107,7 +108,8 @@ export class StandsOn {
   }
 
   private async fetchEditions(block: TableBlock): Promise<void> {
-    const { theme, held, table, heldTable } = block;
+    const { id: theme = '', held } = block.dress ?? {};
+    const { id: table, held: heldTable } = block.shows;
     const isNew = (what: string): boolean => what !== '' && !this.asked.has(what) && this.asked.add(what).size > 0;
     if (isNew(theme)) {
       const found = await firstValueFrom(this.api.editions(theme)).catch(() => []);

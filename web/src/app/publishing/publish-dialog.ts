@@ -86,8 +86,8 @@ export class PublishDialog {
   }
 
   private async pairFor(block: TableBlock): Promise<Pair> {
-    const [liveTable, liveTheme] = await Promise.all([this.newestTable(block.table), this.newestTheme(block.theme)]);
-    const draft = await this.once(`table ${block.table}`, this.api.tablePreview(block.table));
+    const [liveTable, liveTheme] = await Promise.all([this.newestTable(block.shows.id), this.newestTheme(block.dress?.id ?? '')]);
+    const draft = await this.once(`table ${block.shows.id}`, this.api.tablePreview(block.shows.id));
     const now = liveTable && { table: liveTable, view: liveTheme };
     const then =
       this.data.kind === 'tables'

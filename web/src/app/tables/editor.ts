@@ -8,11 +8,9 @@ import { RouterLink } from '@angular/router';
 import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { firstValueFrom } from 'rxjs';
 import { dataFormats } from '../../../../core/hand-off/choices';
-import { sayProblem } from '../../../../core/outcome';
 import {
   computedIn,
   ruleProblem,
-  clearBlock,
   gridOf,
   heightOf,
   isWrong,
@@ -34,14 +32,11 @@ import type { AgainData } from './bring-in/again-dialog';
 import { FreshNotes } from './bring-in/fresh-notes';
 import type { NewTable } from './bring-in/new-table-dialog';
 import { IntakeService } from '../workers/intake';
-import { SortService } from '../workers/sort';
 import { dataTypes } from '../../../../core/data-types';
 import type { Choice } from './choice';
 import { totalsFromWorker } from './grid/totals';
-import { Finding } from './grid/finding';
-import { Grid, type Pasted } from './grid/grid';
+import { Grid } from './grid/grid';
 import type { HistoryData } from './history-dialog';
-import type { Carried } from './grid/strip';
 import type { TextData } from './text/text-dialog';
 import { Looks } from './looks/looks';
 import { TableEdits } from './table-edits';

@@ -137,7 +137,8 @@ export class TableLibrary {
     const standing = new Map<string, string[]>();
     for (const { document } of pages ?? [])
       for (const block of tablesOn(document))
-        if (!standing.get(block.table)?.includes(document.name)) standing.set(block.table, [...(standing.get(block.table) ?? []), document.name]);
+        if (!standing.get(block.shows.id)?.includes(document.name))
+          standing.set(block.shows.id, [...(standing.get(block.shows.id) ?? []), document.name]);
     this.pages.set(standing);
     this.themes.set(new Map(themes?.map((theme) => [theme.id, theme])));
     this.tables.set(tables ?? this.tables());

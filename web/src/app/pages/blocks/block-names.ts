@@ -6,7 +6,7 @@ import type { KeptTable } from '../../documents/api';
 export function titleOf(block: Block, tables: readonly KeptTable[]): string {
   switch (block.kind) {
     case 'table':
-      return tables.find(({ id }) => id === block.table)?.document.name ?? 'A table that is gone';
+      return tables.find(({ id }) => id === block.shows.id)?.document.name ?? 'A table that is gone';
     case 'heading':
     case 'text':
       return textOf(block.text).trim().replace(/\s+/g, ' ').slice(0, 60) || `Empty ${block.kind}`;

@@ -67,7 +67,7 @@ export class HouseView {
       if (kept?.manner === '') this.own.set(kept);
     });
     effect(() => {
-      for (const { table } of tablesOn(this.page() ?? { blocks: [] })) if (!this.tables().has(table)) void this.fetch(table);
+      for (const { shows } of tablesOn(this.page() ?? { blocks: [] })) if (!this.tables().has(shows.id)) void this.fetch(shows.id);
     });
     void this.load();
   }

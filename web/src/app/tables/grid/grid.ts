@@ -20,7 +20,7 @@ import {
 } from '@angular/core';
 import { contract, ownClasses, writeCss } from '../../../../../core/compile';
 import type { Clipboard } from '../../../../../core/intake';
-import { blockOf, gridOf, heightOf, sectionOf, sectionRows, widthOf, type GridCell, type Table } from '../../../../../core/table';
+import { blockOf, gridOf, heightOf, sectionOf, widthOf, type GridCell, type Table } from '../../../../../core/table';
 import { clipboardOf } from '../../../../../core/clipboard';
 import type { ThemeView } from '../../../../../core/theme';
 import { Markup } from '../../controls/dressed/markup';
