@@ -7,7 +7,6 @@ import fleet from '../../../demo/tables/fleet-tonight.json';
 import islands from '../../../demo/tables/islands.json';
 import log from '../../../demo/tables/crossing-log.json';
 import workshops from '../../../demo/tables/workshop-prices.json';
-import { boxed } from '../../../core/compile';
 import { setValue } from '../../../core/edit';
 import { stretchesOfWidth } from '../../../core/fit';
 import { readTable, setExceptions, tableOf, type Table } from '../../../core/table';
