@@ -7,7 +7,7 @@ import { firstValueFrom, type Observable } from 'rxjs';
 import type { TableBlock } from '../../../../core/page';
 import { previewOf, type Table } from '../../../../core/table';
 import type { Theme, ThemeView } from '../../../../core/theme';
-import { MarkedValue } from '../controls/dressed/dressed';
+import { Dressed } from '../controls/dressed/dressed';
 import { Api, type Follower } from '../documents/api';
 import { ThemeViews } from '../controls/dressed/theme-views';
 
@@ -37,7 +37,7 @@ const ROWS = 6;
 @Component({
   selector: 'zest-publish-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MarkedValue, MatButtonModule, MatCheckboxModule, MatDialogModule, MatProgressBarModule],
+  imports: [Dressed, MatButtonModule, MatCheckboxModule, MatDialogModule, MatProgressBarModule],
   templateUrl: './publish-dialog.html',
   styleUrl: './publish-dialog.scss',
 })

@@ -10,7 +10,7 @@ import type { ThemeView } from '../../../../core/theme';
 import { CardWall } from '../controls/card-wall';
 import { tablesOn } from '../../../../core/page';
 import { Deleting } from '../controls/deleting';
-import { MarkedValue } from '../controls/dressed/dressed';
+import { Dressed } from '../controls/dressed/dressed';
 import { askName } from '../controls/name-dialog';
 import { Api, type KeptTable, type KeptTheme } from '../documents/api';
 import { FreshNotes } from './bring-in/fresh-notes';
@@ -20,7 +20,7 @@ import { ThemeViews } from '../controls/dressed/theme-views';
 @Component({
   selector: 'zest-table-library',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CardWall, MarkedValue, MatButtonModule, MatIconModule, MatMenuModule, RouterLink],
+  imports: [CardWall, Dressed, MatButtonModule, MatIconModule, MatMenuModule, RouterLink],
   template: `
     <div class="zest-bar">
       <h1>Tables</h1>

@@ -15,7 +15,7 @@ import { Turns } from './turns';
   styles: ':host { display: block; overflow: hidden; }',
   host: { 'aria-hidden': 'true', inert: '' },
 })
-export class MarkedValue implements OnInit {
+export class Dressed implements OnInit {
   readonly view = input.required<ThemeView | undefined>();
   readonly table = input.required<Table>();
   /** Share of the real size. */

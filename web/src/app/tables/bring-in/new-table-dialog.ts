@@ -8,7 +8,7 @@ import type { Below, Finding, FindingKind, SourceOptions } from '../../../../../
 import { good, type Outcome } from '../../../../../core/outcome';
 import { LIMITS, emptyTable, previewOf, type Table, type TableHead } from '../../../../../core/table';
 import { nameSchema } from '../../../../../core/theme';
-import { MarkedValue } from '../../controls/dressed/dressed';
+import { Dressed } from '../../controls/dressed/dressed';
 import { IntakeService, Stopped } from '../../workers/intake';
 import type { CameIn } from '../../workers/intake.worker';
 
@@ -22,7 +22,7 @@ export type NewTable = ({ readonly table: Table } | { readonly head: TableHead; 
 @Component({
   selector: 'zest-new-table-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MarkedValue, MatButtonModule, MatCheckboxModule, MatDialogModule, MatProgressBarModule],
+  imports: [Dressed, MatButtonModule, MatCheckboxModule, MatDialogModule, MatProgressBarModule],
   templateUrl: './new-table-dialog.html',
   styles: `
     .ways {

@@ -18,7 +18,7 @@ import {
   type Table,
 } from '../../../../../core/table';
 import { propertyOf, type ThemeView } from '../../../../../core/theme';
-import { MarkedValue } from '../../controls/dressed/dressed';
+import { Dressed } from '../../controls/dressed/dressed';
 
 export interface ValueMarkData {
   readonly table: Table;
@@ -61,7 +61,7 @@ const hints: { readonly [name in ValueMarkSetting]?: string } = {
 @Component({
   selector: 'zest-value-mark-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MarkedValue, MatButtonModule, MatDialogModule, MatIconModule, MatMenuModule],
+  imports: [Dressed, MatButtonModule, MatDialogModule, MatIconModule, MatMenuModule],
   templateUrl: './value-mark-dialog.html',
   styleUrl: './value-mark-dialog.scss',
 })

@@ -8,7 +8,7 @@ import { firstValueFrom } from 'rxjs';
 import { countValues, type Theme, type ThemeView } from '../../../../../core/theme';
 import { CardWall } from '../../controls/card-wall';
 import { Deleting } from '../../controls/deleting';
-import { MarkedValue } from '../../controls/dressed/dressed';
+import { Dressed } from '../../controls/dressed/dressed';
 import { askName } from '../../controls/name-dialog';
 import { sampleTable } from '../../controls/dressed/sample-table';
 import { Api, type KeptTheme } from '../../documents/api';
@@ -17,7 +17,7 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
 @Component({
   selector: 'zest-theme-library',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CardWall, MarkedValue, MatButtonModule, MatIconModule, MatMenuModule, RouterLink],
+  imports: [CardWall, Dressed, MatButtonModule, MatIconModule, MatMenuModule, RouterLink],
   template: `
     <div class="zest-bar">
       <h1>Themes</h1>

@@ -3,7 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { THEME_FORMAT, starters, type Starter, type Theme } from '../../../../../core/theme';
 import { previewOf, type Table } from '../../../../../core/table';
-import { MarkedValue } from '../../controls/dressed/dressed';
+import { Dressed } from '../../controls/dressed/dressed';
 import { Api, type KeptTable } from '../../documents/api';
 import { sampleTable } from '../../controls/dressed/sample-table';
 import { ThemeViews } from '../../controls/dressed/theme-views';
@@ -11,7 +11,7 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
 @Component({
   selector: 'zest-starter-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MarkedValue, MatButtonModule, MatDialogModule],
+  imports: [Dressed, MatButtonModule, MatDialogModule],
   template: `
     <h2 mat-dialog-title>Choose a starter</h2>
     <mat-dialog-content>

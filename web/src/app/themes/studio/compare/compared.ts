@@ -3,7 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import type { ThemeChange } from '../../../../../../core/edit';
 import type { Table } from '../../../../../../core/table';
 import type { ThemeView } from '../../../../../../core/theme';
-import { MarkedValue } from '../../../controls/dressed/dressed';
+import { Dressed } from '../../../controls/dressed/dressed';
 
 /** One state of a theme: what it is called here, and how it looks. */
 export interface Side {
@@ -17,7 +17,7 @@ export interface Side {
 @Component({
   selector: 'zest-compared',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MarkedValue, MatButtonModule],
+  imports: [Dressed, MatButtonModule],
   template: `
     <div class="pair">
       @for (side of sides(); track side.name) {
