@@ -1,1 +1,16 @@
 export { documentKinds, kindNames, type DocumentKind, type Documents, type KindName } from './kinds';
+export {
+  answers,
+  type Answer,
+  type Done,
+  type Edition,
+  type Follower,
+  type Kept,
+  type KeptHead,
+  type KeptHouse,
+  type KeptPage,
+  type KeptTable,
+  type KeptTheme,
+  type Pending,
+  type RowsPiece,
+} from './answers';

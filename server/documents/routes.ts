@@ -2,7 +2,8 @@ import { Router, type Request, type Response } from 'express';
 import type { Bases } from '../../core/theme';
 import { readPublishing } from '../../core/page';
 import { Refusal, invalid } from '../problems';
-import type { DocumentStore, Kept } from './store';
+import type { Kept } from '../../core/documents';
+import type { DocumentStore } from './store';
 
 export interface DocumentRoutes<T extends { readonly name: string }> {
   readonly store: DocumentStore<T>;

@@ -1,22 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { changesOf } from '../changes/changes';
 import { Refusal } from '../problems';
-import type { DocumentKind } from '../../core/documents';
+import type { DocumentKind, Kept } from '../../core/documents';
 import type { Database, Queries } from '../database/database';
-
-/** A kept document with its revision, which grows by one with each save. */
-export interface Kept<T> {
-  readonly id: string;
-  readonly document: T;
-  readonly revision: number;
-  readonly updatedAt: string;
-}
-
-/** One edition of a document: immutable, counted from 1. */
-export interface Edition {
-  readonly number: number;
-  readonly publishedAt: string;
-}
 
 interface Row<T> {
   id: string;

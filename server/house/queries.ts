@@ -1,13 +1,8 @@
+import type { KeptHouse } from '../../core/documents';
 import type { House } from '../../core/house';
 import { changesOf } from '../changes/changes';
 import type { Database } from '../database/database';
 import { Refusal } from '../problems';
-
-export interface KeptHouse {
-  readonly document: House;
-  readonly revision: number;
-  readonly updatedAt: string;
-}
 
 interface Row {
   document: House;

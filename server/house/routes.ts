@@ -2,7 +2,8 @@ import { Router, type Response } from 'express';
 import { readHouseDocument } from '../../core/house';
 import { revisionOf } from '../documents/routes';
 import { invalid } from '../problems';
-import type { HouseStore, KeptHouse } from './queries';
+import type { KeptHouse } from '../../core/documents';
+import type { HouseStore } from './queries';
 
 /** The site's house stylesheet: read, and saved under If-Match. */
 export function houseRoutes(store: HouseStore): Router {

@@ -1,10 +1,10 @@
-import { dressed, following, heldAt, siteDress, tableRef, tablesOn, type Page, type Published, type TableBlock } from '../../core/page';
+import { dressed, following, heldAt, siteDress, tableRef, tablesOn, type Page, type Published } from '../../core/page';
 import type { Table } from '../../core/table';
-import { documentKinds } from '../../core/documents';
+import { documentKinds, type Edition, type Follower, type Pending } from '../../core/documents';
 import { changesOf } from '../changes/changes';
 import { Refusal } from '../problems';
 import type { Database, Queries } from '../database/database';
-import { DocumentStore, type Edition } from '../documents/store';
+import { DocumentStore } from '../documents/store';
 import type { TableStore } from '../tables/queries';
 import type { ThemeStore } from '../themes/queries';
 
@@ -13,23 +13,6 @@ export interface LivePage {
   /** Documents of tables as JSON text, by what placements name: whoever compiles them reads them. */
   readonly tables: ReadonlyMap<string, string>;
   readonly publishedAt: string;
-}
-
-/** A live page of which some placements follow a theme or a table. */
-export interface Follower {
-  readonly id: string;
-  readonly name: string;
-  readonly slug: string;
-  readonly blocks: readonly TableBlock[];
-}
-
-/** Something that a page follows and that has changed since its newest edition. */
-export interface Pending extends Published {
-  readonly name: string;
-  /** Number of that edition. */
-  readonly edition: number;
-  /** Names of other live pages that would change with it. */
-  readonly others: readonly string[];
 }
 
 export class PageStore extends DocumentStore<Page> {

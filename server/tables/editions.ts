@@ -1,7 +1,7 @@
+import type { Edition } from '../../core/documents';
 import type { Table } from '../../core/table';
 import { changesOf } from '../changes/changes';
 import type { Database, Queries } from '../database/database';
-import type { Edition } from '../documents/store';
 
 /** Which edition of a table is wanted: the one at which it is held, else the newest. */
 interface Wanted {

@@ -13,21 +13,12 @@ import {
   type TableChange,
   type TableHead,
 } from '../../core/table';
-import { documentKinds } from '../../core/documents';
+import { documentKinds, type Done, type Edition, type Kept, type KeptHead } from '../../core/documents';
 import type { Database, Queries } from '../database/database';
-import { DocumentStore, keptOf, type Edition, type Kept } from '../documents/store';
+import { DocumentStore, keptOf } from '../documents/store';
 import { Refusal, invalid } from '../problems';
 import { TableEditions } from './editions';
 import { TableRows } from './rows';
-
-/** A table as it is kept: without its rows, with their number. */
-export type KeptHead = Kept<TableHead> & { readonly rows: number; readonly columns: number };
-/** What was done in one save, in words. */
-export interface Done {
-  readonly revision: number;
-  readonly said: readonly string[];
-  readonly madeAt: string;
-}
 
 interface HeadRow {
   id: string;

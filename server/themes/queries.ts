@@ -1,8 +1,8 @@
 import { keyFrom, type Theme } from '../../core/theme';
-import { documentKinds } from '../../core/documents';
+import { documentKinds, type Edition } from '../../core/documents';
 import { changesOf } from '../changes/changes';
 import type { Database, Queries } from '../database/database';
-import { DocumentStore, type Edition } from '../documents/store';
+import { DocumentStore } from '../documents/store';
 
 /** A theme as pages use it: the key that names its class, and its newest edition. */
 export interface PublishedTheme {

@@ -1,60 +1,31 @@
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
-import { catchError, throwError, type Observable } from 'rxjs';
-import type { KindName } from '../../../../core/documents';
+import { catchError, map, throwError, type Observable } from 'rxjs';
+import {
+  answers,
+  type Answer,
+  type Documents,
+  type Done,
+  type Edition,
+  type Follower,
+  type Kept,
+  type KeptHead,
+  type KeptHouse,
+  type KeptPage,
+  type KeptTable,
+  type KeptTheme,
+  type KindName,
+  type Pending,
+  type RowsPiece,
+} from '../../../../core/documents';
 import { elsewhereAddress } from '../../../../core/compile';
 import type { House } from '../../../../core/house';
-import type { Page, Published, TableBlock } from '../../../../core/page';
+import { good, type Outcome } from '../../../../core/outcome';
+import type { Page, Published } from '../../../../core/page';
 import type { Row, Table, TableHead } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
 
-export interface Kept<T> {
-  readonly id: string;
-  readonly document: T;
-  readonly revision: number;
-  readonly updatedAt: string;
-}
-export type KeptTheme = Kept<Theme> & { readonly key: string; readonly edition: number };
-export type KeptTable = Kept<Table> & { readonly rows: number; readonly columns: number };
-export type KeptPage = Kept<Page> & { readonly live?: { readonly slug: string; readonly number: number; readonly publishedAt: string } };
-/** A table without its rows, and how many there are. */
-export type KeptHead = Kept<TableHead> & { readonly rows: number; readonly columns: number };
-/** Some rows of a table, and where the next ones begin. */
-export interface RowsPiece {
-  readonly revision: number;
-  readonly rows: readonly Row[];
-  readonly count: number;
-  readonly last: number;
-}
-/** What was done to a table in one save, in words. */
-export interface Done {
-  readonly revision: number;
-  readonly said: readonly string[];
-  readonly madeAt: string;
-}
-export interface Edition {
-  readonly number: number;
-  readonly publishedAt: string;
-}
-/** The site's house stylesheet as it is kept. */
-export interface KeptHouse {
-  readonly document: House;
-  readonly revision: number;
-  readonly updatedAt: string;
-}
-/** A live page of which some placements follow a theme or a table. */
-export interface Follower {
-  readonly id: string;
-  readonly name: string;
-  readonly slug: string;
-  readonly blocks: readonly TableBlock[];
-}
-/** Something that a page follows and that has changed since its newest edition. */
-export interface Pending extends Published {
-  readonly name: string;
-  readonly edition: number;
-  readonly others: readonly string[];
-}
+export type { Done, Edition, Follower, Kept, KeptHead, KeptHouse, KeptPage, KeptTable, KeptTheme, Pending, RowsPiece };
 export type Kind = KindName;
 
 /** A request that did not do what it was for: the server could not be reached (status 0), or it refused. */
@@ -73,64 +44,79 @@ export class ApiError extends Error {
 export class Api {
   private readonly http = inject(HttpClient);
 
-  themes = (): Observable<readonly KeptTheme[]> => this.ask(this.http.get<readonly KeptTheme[]>('/api/themes'));
-  tables = (): Observable<readonly KeptTable[]> => this.ask(this.http.get<readonly KeptTable[]>('/api/tables'));
-  pages = (): Observable<readonly KeptPage[]> => this.ask(this.http.get<readonly KeptPage[]>('/api/pages'));
-  get = <T>(kind: Kind, id: string): Observable<Kept<T>> => this.ask(this.http.get<Kept<T>>(`/api/${kind}/${id}`));
-  create = <T>(kind: Kind, document: T): Observable<Kept<T>> => this.ask(this.http.post<Kept<T>>(`/api/${kind}`, document));
-  save = <T>(kind: Kind, id: string, revision: number, document: T): Observable<Kept<T>> =>
-    this.ask(this.http.put<Kept<T>>(`/api/${kind}/${id}`, document, { headers: { 'If-Match': `"${revision}"` } }));
+  themes = (): Observable<readonly KeptTheme[]> => this.get('/api/themes', answers.themes);
+  tables = (): Observable<readonly KeptTable[]> => this.get('/api/tables', answers.tables);
+  pages = (): Observable<readonly KeptPage[]> => this.get('/api/pages', answers.pages);
+  document = <K extends Kind>(kind: K, id: string): Observable<Kept<Documents[K]>> => this.get(`/api/${kind}/${id}`, answers.kept(kind));
+  create = <K extends Kind>(kind: K, document: Documents[K]): Observable<Kept<Documents[K]>> =>
+    this.ask(this.http.post(`/api/${kind}`, document), answers.kept(kind));
+  save = <K extends Kind>(kind: K, id: string, revision: number, document: Documents[K]): Observable<Kept<Documents[K]>> =>
+    this.ask(this.http.put(`/api/${kind}/${id}`, document, startedFrom(revision)), answers.kept(kind));
   patch = (kind: Kind, id: string, revision: number, change: unknown): Observable<{ readonly revision: number }> =>
-    this.ask(this.http.patch<{ readonly revision: number }>(`/api/${kind}/${id}`, change, { headers: { 'If-Match': `"${revision}"` } }));
-  tableHead = (id: string): Observable<KeptHead> => this.ask(this.http.get<KeptHead>(`/api/tables/${id}/head`));
-  tableRows = (id: string, after: number): Observable<RowsPiece> => this.ask(this.http.get<RowsPiece>(`/api/tables/${id}/rows?after=${after}`));
+    this.ask(this.http.patch(`/api/${kind}/${id}`, change, startedFrom(revision)), answers.revision);
+  tableHead = (id: string): Observable<KeptHead> => this.get(`/api/tables/${id}/head`, answers.head);
+  tableRows = (id: string, after: number): Observable<RowsPiece> => this.get(`/api/tables/${id}/rows?after=${after}`, answers.rows);
   /** A table with its first body rows only. */
-  tablePreview = (id: string): Observable<Kept<Table>> => this.ask(this.http.get<Kept<Table>>(`/api/tables/${id}/preview`));
-  sendRows = (id: string, rows: readonly Row[]): Observable<unknown> => this.ask(this.http.post(`/api/tables/${id}/upload`, rows));
+  tablePreview = (id: string): Observable<Kept<Table>> => this.get(`/api/tables/${id}/preview`, answers.kept('tables'));
+  sendRows = (id: string, rows: readonly Row[]): Observable<unknown> => this.ask(this.http.post(`/api/tables/${id}/upload`, rows), whatever);
   /** Makes a table of rows that were sent ahead. */
-  createFromRows = (id: string, head: TableHead): Observable<KeptHead> => this.ask(this.http.post<KeptHead>(`/api/tables/${id}/from-upload`, head));
-  duplicateTable = (id: string): Observable<KeptHead> => this.ask(this.http.post<KeptHead>(`/api/tables/${id}/duplicate`, null));
-  tableHistory = (id: string): Observable<readonly Done[]> => this.ask(this.http.get<readonly Done[]>(`/api/tables/${id}/history`));
-  tableAt = (id: string, revision: number): Observable<Table> => this.ask(this.http.get<Table>(`/api/tables/${id}/history/${revision}`));
-  delete = (kind: Kind, id: string): Observable<unknown> => this.ask(this.http.delete(`/api/${kind}/${id}`));
-  restore = <T>(kind: Kind, id: string): Observable<Kept<T>> => this.ask(this.http.post<Kept<T>>(`/api/${kind}/${id}/restore`, null));
+  createFromRows = (id: string, head: TableHead): Observable<KeptHead> =>
+    this.ask(this.http.post(`/api/tables/${id}/from-upload`, head), answers.head);
+  duplicateTable = (id: string): Observable<KeptHead> => this.ask(this.http.post(`/api/tables/${id}/duplicate`, null), answers.head);
+  tableHistory = (id: string): Observable<readonly Done[]> => this.get(`/api/tables/${id}/history`, answers.history);
+  tableAt = (id: string, revision: number): Observable<Table> => this.get(`/api/tables/${id}/history/${revision}`, answers.document('tables'));
+  delete = (kind: Kind, id: string): Observable<unknown> => this.ask(this.http.delete(`/api/${kind}/${id}`), whatever);
+  restore = (kind: Kind, id: string): Observable<unknown> => this.ask(this.http.post(`/api/${kind}/${id}/restore`, null), whatever);
   /** Publishes a theme or a table; pages of these ids stay as they are. */
   publish = (kind: 'themes' | 'tables', id: string, hold: readonly string[]): Observable<Edition> =>
-    this.ask(this.http.post<Edition>(`/api/${kind}/${id}/editions`, { hold }));
+    this.ask(this.http.post(`/api/${kind}/${id}/editions`, { hold }), answers.edition);
   /** Live pages that would change if it were published. */
-  followers = (kind: 'themes' | 'tables', id: string): Observable<readonly Follower[]> =>
-    this.ask(this.http.get<readonly Follower[]>(`/api/${kind}/${id}/followers`));
-  publishPage = (id: string, along: readonly Published[]): Observable<Edition & { slug: string }> =>
-    this.ask(this.http.post<Edition & { slug: string }>(`/api/pages/${id}/publish`, { along }));
-  pending = (id: string): Observable<readonly Pending[]> => this.ask(this.http.get<readonly Pending[]>(`/api/pages/${id}/pending`));
-  unpublishPage = (id: string): Observable<unknown> => this.ask(this.http.delete(`/api/pages/${id}/publish`));
+  followers = (kind: 'themes' | 'tables', id: string): Observable<readonly Follower[]> => this.get(`/api/${kind}/${id}/followers`, answers.followers);
+  publishPage = (id: string, along: readonly Published[]): Observable<Edition & { readonly slug: string }> =>
+    this.ask(this.http.post(`/api/pages/${id}/publish`, { along }), answers.pageEdition);
+  pending = (id: string): Observable<readonly Pending[]> => this.get(`/api/pages/${id}/pending`, answers.pending);
+  unpublishPage = (id: string): Observable<unknown> => this.ask(this.http.delete(`/api/pages/${id}/publish`), whatever);
 
-  editions = (id: string, kind: Kind = 'themes'): Observable<readonly Edition[]> =>
-    this.ask(this.http.get<readonly Edition[]>(`/api/${kind}/${id}/editions`));
-  pageEdition = (id: string, number: number): Observable<Page> => this.ask(this.http.get<Page>(`/api/pages/${id}/editions/${number}`));
+  editions = (id: string, kind: Kind = 'themes'): Observable<readonly Edition[]> => this.get(`/api/${kind}/${id}/editions`, answers.editions);
+  pageEdition = (id: string, number: number): Observable<Page> => this.get(`/api/pages/${id}/editions/${number}`, answers.document('pages'));
   /** An edition of a table with its first body rows only. */
-  tableEdition = (id: string, number: number): Observable<Table> => this.ask(this.http.get<Table>(`/api/tables/${id}/editions/${number}/preview`));
-  edition = (id: string, number: number): Observable<Theme> => this.ask(this.http.get<Theme>(`/api/themes/${id}/editions/${number}`));
-  house = (): Observable<KeptHouse> => this.ask(this.http.get<KeptHouse>('/api/house'));
+  tableEdition = (id: string, number: number): Observable<Table> =>
+    this.get(`/api/tables/${id}/editions/${number}/preview`, answers.document('tables'));
+  edition = (id: string, number: number): Observable<Theme> => this.get(`/api/themes/${id}/editions/${number}`, answers.document('themes'));
+  house = (): Observable<KeptHouse> => this.get('/api/house', answers.house);
   saveHouse = (revision: number, house: House): Observable<KeptHouse> =>
-    this.ask(this.http.put<KeptHouse>('/api/house', house, { headers: { 'If-Match': `"${revision}"` } }));
+    this.ask(this.http.put('/api/house', house, startedFrom(revision)), answers.house);
   /** Where the neighbouring site answers; null where there is none. */
-  neighbour = (): Observable<{ readonly address: string | null }> => this.ask(this.http.get<{ readonly address: string | null }>('/api/neighbour'));
+  neighbour = (): Observable<{ readonly address: string | null }> => this.get('/api/neighbour', answers.neighbour);
   /** A live placement as other sites get it: a link to its stylesheet, then its table. */
-  elsewhere = (page: string, block: string): Observable<string> => this.ask(this.http.get(elsewhereAddress(page, block), { responseType: 'text' }));
+  elsewhere = (page: string, block: string): Observable<string> =>
+    this.ask(this.http.get(elsewhereAddress(page, block), { responseType: 'text' }), good);
   keepPicture = (file: File): Observable<{ readonly id: string }> =>
     this.ask(
-      this.http.post<{ readonly id: string }>(`/api/media?name=${encodeURIComponent(file.name)}`, file, {
-        headers: { 'Content-Type': 'application/octet-stream' },
-      }),
+      this.http.post(`/api/media?name=${encodeURIComponent(file.name)}`, file, { headers: { 'Content-Type': 'application/octet-stream' } }),
+      answers.picture,
     );
 
-  private ask<T>(request: Observable<T>): Observable<T> {
-    return request.pipe(catchError((error: unknown) => throwError(() => readError(error))));
+  private get = <T>(address: string, read: Answer<T>): Observable<T> => this.ask(this.http.get(address), read);
+  /** Asks, and reads what is answered: nothing goes on into the tool that is not what it goes by. */
+  private ask<A, T>(request: Observable<A>, read: (answer: A) => Outcome<T>): Observable<T> {
+    return request.pipe(
+      map((answer) => {
+        const outcome = read(answer);
+        if (!outcome.ok) throw new ApiError(0, `The server answers as this window does not know: ${outcome.problems[0]?.say ?? ''} Load it anew.`);
+        return outcome.value;
+      }),
+      catchError((error: unknown) => throwError(() => readError(error))),
+    );
   }
 }
 
+const startedFrom = (revision: number): { readonly headers: { readonly 'If-Match': string } } => ({ headers: { 'If-Match': `"${revision}"` } });
+/** For answers of which nothing is asked but that they came. */
+const whatever: Answer<unknown> = good;
+
 function readError(error: unknown): ApiError {
+  if (error instanceof ApiError) return error;
   if (!(error instanceof HttpErrorResponse)) return new ApiError(0, 'Something went wrong in this window.');
   if (error.status === 0) return new ApiError(0, 'The server cannot be reached.');
   const body = (typeof error.error === 'string' ? parse(error.error) : error.error) as Record<string, unknown> | null;

@@ -1,6 +1,6 @@
 import { type Observable, defer, firstValueFrom, of, throwError } from 'rxjs';
 import { filter } from 'rxjs/operators';
-import { ApiError, type Api, type Kept, type Kind } from './api';
+import { ApiError, type Kept, type Kind } from './api';
 import { type Draft, Drafts } from './drafts';
 import { takeTheirs, threeWayMerge } from '../../../../core/edit';
 import { DocumentSession, type KeepState, type Merging } from './session';
@@ -16,17 +16,15 @@ class FakeServer {
   isUp = true;
   saves = 0;
 
-  readonly api = {
-    save: (_kind: Kind, _id: string, revision: number, document: Doc): Observable<Kept<Doc>> =>
-      defer(() => {
-        if (!this.isUp) return throwError(() => new ApiError(0, 'gone'));
-        if (revision !== this.kept.revision) return throwError(() => new ApiError(412, 'stale', { current: this.kept }));
-        if (document.name === '') return throwError(() => new ApiError(400, 'Give it a name.'));
-        this.saves++;
-        this.kept = { ...this.kept, document, revision: revision + 1 };
-        return of(this.kept);
-      }),
-  } as unknown as Api;
+  readonly save = (_id: string, revision: number, document: Doc): Observable<Kept<Doc>> =>
+    defer(() => {
+      if (!this.isUp) return throwError(() => new ApiError(0, 'gone'));
+      if (revision !== this.kept.revision) return throwError(() => new ApiError(412, 'stale', { current: this.kept }));
+      if (document.name === '') return throwError(() => new ApiError(400, 'Give it a name.'));
+      this.saves++;
+      this.kept = { ...this.kept, document, revision: revision + 1 };
+      return of(this.kept);
+    });
 
   elsewhere(values: Doc['values']): void {
     this.kept = { ...this.kept, document: { ...this.kept.document, values }, revision: this.kept.revision + 1 };
@@ -54,7 +52,7 @@ describe('A document being edited', () => {
   let notices: string[];
   let session: DocumentSession<Doc>;
   const open = (): DocumentSession<Doc> =>
-    new DocumentSession<Doc>({ api: server.api, drafts, kind: 'themes', kept: server.kept, merging, notice: (said) => void notices.push(said) });
+    new DocumentSession<Doc>({ save: server.save, drafts, kind: 'themes', kept: server.kept, merging, notice: (said) => void notices.push(said) });
   const set = (key: string, value: string): void =>
     session.act(`set ${key}`, '', (document) => ({ ...document, values: { ...document.values, [key]: value } }));
   const state = (kind: KeepState['kind']): Promise<KeepState> => firstValueFrom(session.state$.pipe(filter((each) => each.kind === kind)));

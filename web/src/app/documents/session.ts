@@ -19,7 +19,7 @@ import {
 } from 'rxjs';
 import { act, redo, redoLabel, same, startHistory, undo, undoLabel, type Conflict, type History } from '../../../../core/edit';
 import type { DocumentKind } from '../../../../core/documents';
-import { ApiError, type Api, type Kept, type Kind } from './api';
+import { ApiError, type Kept, type Kind } from './api';
 import type { Drafts } from './drafts';
 
 /** Whether everything is kept, and if not, why. */
@@ -34,7 +34,8 @@ export type KeepState =
 export type Merging<T> = Pick<DocumentKind<T>, 'merge' | 'take' | 'where' | 'upgrade'>;
 
 export interface SessionOptions<T> {
-  readonly api: Api;
+  /** Sends a document to the server, over the revision that it started from. */
+  readonly save: (id: string, revision: number, document: T) => Observable<{ readonly revision: number }>;
   readonly drafts: Drafts;
   readonly kind: Kind;
   readonly kept: Kept<T>;
@@ -191,10 +192,8 @@ export class DocumentSession<T extends { readonly name: string }> {
   }
 
   private send(document: T, said: readonly string[]): Promise<{ readonly revision: number } | ApiError> {
-    const { api, kind, keeping } = this.options;
-    const sending = keeping
-      ? defer(() => keeping.save(this.id, this.revision, this.base, document, said))
-      : api.save(kind, this.id, this.revision, document);
+    const { save, keeping } = this.options;
+    const sending = keeping ? defer(() => keeping.save(this.id, this.revision, this.base, document, said)) : save(this.id, this.revision, document);
     return firstValueFrom(sending.pipe(catchError((error: unknown) => (error instanceof ApiError ? of(error) : throwError(() => error)))));
   }
 

@@ -27,10 +27,10 @@ export class Sessions {
   /** Opens a document. The stream gives one session and closes it when it is left. */
   open<K extends KindName>(kind: K, id: string): Observable<DocumentSession<Documents[K]>> {
     const keeping = this.keepings.of(kind);
-    return (keeping ? from(keeping.fetch(id)) : this.api.get<Documents[K]>(kind, id)).pipe(
+    return (keeping ? from(keeping.fetch(id)) : this.api.document(kind, id)).pipe(
       map((kept) => {
         const session = new DocumentSession<Documents[K]>({
-          api: this.api,
+          save: (at, revision, document) => this.api.save(kind, at, revision, document),
           drafts: this.drafts,
           kind,
           kept,

@@ -6,7 +6,7 @@ import { MatProgressBarModule } from '@angular/material/progress-bar';
 import { firstValueFrom, type Observable } from 'rxjs';
 import type { TableBlock } from '../../../../core/page';
 import { previewOf, type Table } from '../../../../core/table';
-import type { Theme, ThemeView } from '../../../../core/theme';
+import type { ThemeView } from '../../../../core/theme';
 import { Dressed } from '../controls/dressed/dressed';
 import { Api, type Follower } from '../documents/api';
 import { ThemeViews } from '../controls/dressed/theme-views';
@@ -94,7 +94,7 @@ export class PublishDialog {
         ? { table: draft.document, view: liveTheme }
         : {
             table: liveTable ?? draft.document,
-            view: this.views.of((await this.once(`theme ${this.data.id}`, this.api.get<Theme>('themes', this.data.id))).document),
+            view: this.views.of((await this.once(`theme ${this.data.id}`, this.api.document('themes', this.data.id))).document),
           };
     const short = ({ table, view }: Picture): Picture => ({ table: previewOf(table, ROWS), view });
     return { name: draft.document.name, now: now && short(now), then: short(then) };

@@ -5,7 +5,7 @@ import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
-import { tableKinds, textsOf, type Table } from '../../../../core/table';
+import { tableKinds, textsOf } from '../../../../core/table';
 import type { ThemeView } from '../../../../core/theme';
 import { CardWall } from '../controls/card-wall';
 import { tablesOn } from '../../../../core/page';
@@ -157,7 +157,7 @@ export class TableLibrary {
     if (!made) return;
     const theme = [...this.themes().keys()][0] ?? '';
     const making =
-      'upload' in made ? this.api.createFromRows(made.upload, { ...made.head, theme }) : this.api.create<Table>('tables', { ...made.table, theme });
+      'upload' in made ? this.api.createFromRows(made.upload, { ...made.head, theme }) : this.api.create('tables', { ...made.table, theme });
     const kept = await this.deleting.attempt(() => firstValueFrom<{ readonly id: string }>(making));
     if (!kept) return;
     this.fresh.leave(kept.id, made.notes);
