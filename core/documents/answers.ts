@@ -72,7 +72,10 @@ const answer =
 
 /** A document in the format of this version. What stands in it was read when it came in, and is not read again. */
 const document = (format: string): AnySchema =>
-  mixed().test('format', `A document is not in the format ${format}.`, (value) => value?.format === format);
+  mixed().test('format', `A document is not in the format ${format}.`, (value: unknown) => {
+    const found = value as { readonly format?: unknown } | null | undefined;
+    return found?.format === format;
+  });
 const keptAs = (format: string, more: Readonly<Record<string, AnySchema>> = {}): AnySchema =>
   object({ id: text, revision: whole, updatedAt: text, document: document(format), ...more });
 const formatOf = (kind: KindName): string => documentKinds[kind].format;
