@@ -1,14 +1,12 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { MatDialog } from '@angular/material/dialog';
 import { MatIconModule } from '@angular/material/icon';
-import { Router, RouterLink } from '@angular/router';
-import { firstValueFrom } from 'rxjs';
+import { RouterLink } from '@angular/router';
 import { emptyPage, slugOf, tablesOn } from '../../../../core/page';
-import { Deleting } from '../controls/deleting';
 import { askName } from '../controls/name-dialog';
-import { Api, type KeptPage } from '../documents/api';
+import type { KeptPage } from '../documents/api';
+import { Library } from '../documents/library';
 
 @Component({
   selector: 'zest-page-library',
@@ -17,21 +15,21 @@ import { Api, type KeptPage } from '../documents/api';
   template: `
     <div class="zest-bar">
       <h1>Pages</h1>
-      <span class="zest-note">{{ pages().length === 1 ? '1 page' : pages().length + ' pages' }}</span>
+      <span class="zest-note">{{ count() }}</span>
       <span class="fill"></span>
       <a mat-button routerLink="/pages/house">House stylesheet</a>
       <button mat-flat-button (click)="create()">New page</button>
     </div>
     <div class="zest-view">
-      @if (loaded() && pages().length === 0) {
+      @if (loaded() && items().length === 0) {
         <p>No pages yet. <button mat-stroked-button (click)="create()">Make the first one</button></p>
       }
       <ul aria-label="Pages">
-        @for (page of pages(); track page.id) {
+        @for (page of items(); track page.id) {
           <li>
             <div class="names">
               <a [routerLink]="['/pages', page.id]">{{ page.document.name }}</a>
-              <p class="zest-note">{{ count(page) }}</p>
+              <p class="zest-note">{{ about(page) }}</p>
             </div>
             @if (page.live; as live) {
               <a class="live" [href]="'/site/' + live.slug" target="_blank" rel="noopener">/site/{{ live.slug }}</a>
@@ -99,36 +97,30 @@ import { Api, type KeptPage } from '../documents/api';
     }
   `,
 })
-export class PageLibrary {
-  private readonly api = inject(Api);
-  private readonly router = inject(Router);
-  private readonly dialog = inject(MatDialog);
-  private readonly deleting = inject(Deleting);
-  protected readonly pages = signal<readonly KeptPage[]>([]);
-  protected readonly loaded = signal(false);
+export class PageLibrary extends Library<'pages', KeptPage> {
+  protected readonly kind = 'pages';
+  protected readonly ask = this.api.pages;
 
   constructor() {
+    super();
     void this.load();
   }
 
-  protected count({ document }: KeptPage): string {
+  protected said = ({ document }: KeptPage): readonly string[] => [document.name, document.slug];
+
+  protected about({ document }: KeptPage): string {
     const tables = tablesOn(document).length;
     const blocks = document.blocks.length === 1 ? '1 block' : `${document.blocks.length} blocks`;
     return `${blocks}, ${tables === 1 ? '1 table' : `${tables} tables`}`;
   }
-  protected async load(): Promise<void> {
-    this.pages.set((await this.deleting.attempt(() => firstValueFrom(this.api.pages()))) ?? this.pages());
-    this.loaded.set(true);
-  }
+
   protected async create(): Promise<void> {
     const name = await askName(this.dialog, { title: 'New page', name: '', action: 'Create page' });
     if (name === undefined) return;
-    const slugs = new Set(this.pages().map(({ document }) => document.slug));
+    const slugs = new Set(this.items().map(({ document }) => document.slug));
     const slug =
       [slugOf(name), ...Array.from({ length: 500 }, (_, i) => `${slugOf(name).slice(0, 55)}-${i + 2}`)].find((each) => !slugs.has(each)) ??
       slugOf(name);
-    const kept = await this.deleting.attempt(() => firstValueFrom(this.api.create('pages', emptyPage(name, slug))));
-    if (kept) await this.router.navigate(['/pages', kept.id]);
+    await this.begin(emptyPage(name, slug));
   }
-  protected remove = (page: KeptPage): Promise<void> => this.deleting.delete('pages', page, () => void this.load());
 }

@@ -1,17 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { MatDialog } from '@angular/material/dialog';
 import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
-import { Router, RouterLink } from '@angular/router';
+import { RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import { countValues, type Theme, type ThemeView } from '../../../../../core/theme';
 import { CardWall } from '../../controls/card-wall';
-import { Deleting } from '../../controls/deleting';
 import { Dressed } from '../../controls/dressed/dressed';
-import { askName } from '../../controls/name-dialog';
 import { sampleTable } from '../../controls/dressed/sample-table';
-import { Api, type KeptTheme } from '../../documents/api';
+import type { KeptTheme } from '../../documents/api';
+import { Library } from '../../documents/library';
 import { ThemeViews } from '../../controls/dressed/theme-views';
 
 @Component({
@@ -21,7 +19,7 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
   template: `
     <div class="zest-bar">
       <h1>Themes</h1>
-      <span class="zest-note">{{ themes().length === 1 ? '1 theme' : themes().length + ' themes' }}</span>
+      <span class="zest-note">{{ count() }}</span>
       <span class="fill"></span>
       <input
         class="zest-field find"
@@ -34,7 +32,7 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
       <button mat-flat-button (click)="create()">New theme</button>
     </div>
     <div class="zest-view">
-      @if (loaded() && themes().length === 0) {
+      @if (loaded() && items().length === 0) {
         <p>No themes yet. Begin with a starter: <button mat-stroked-button (click)="create()">Choose a starter</button></p>
       }
       <zest-card-wall label="Themes" [items]="found()">
@@ -67,7 +65,7 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
           <button mat-menu-item (click)="remove(theme)">Delete</button>
         </ng-template>
       </mat-menu>
-      @if (loaded() && themes().length > 0 && found().length === 0) {
+      @if (loaded() && items().length > 0 && found().length === 0) {
         <p role="status">No theme has these words. <button mat-button (click)="search.set('')">Show all</button></p>
       }
     </div>
@@ -75,28 +73,20 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
   styles: '.find { width: 220px; }',
   styleUrl: '../../controls/card.scss',
 })
-export class ThemeLibrary {
+export class ThemeLibrary extends Library<'themes', KeptTheme> {
   protected readonly views = inject(ThemeViews);
-  private readonly api = inject(Api);
-  private readonly router = inject(Router);
-  private readonly dialog = inject(MatDialog);
-  private readonly deleting = inject(Deleting);
-  protected readonly themes = signal<readonly KeptTheme[]>([]);
-  protected readonly loaded = signal(false);
-  protected readonly search = signal('');
+  protected readonly kind = 'themes';
+  protected readonly ask = this.api.themes;
   /** Themes whose name or base theme has every word of the search. */
-  protected readonly found = computed(() => {
-    const words = this.search().trim().toLocaleLowerCase().split(/\s+/);
-    return this.themes().filter(({ document }) => {
-      const text = `${document.name} ${baseOf(this.views.of(document))}`.toLocaleLowerCase();
-      return words.every((word) => text.includes(word));
-    });
-  });
+  protected readonly found = computed(() => this.items().filter((theme) => this.isFound(theme)));
   protected readonly sample = sampleTable;
 
   constructor() {
+    super();
     void this.load();
   }
+
+  protected said = ({ document }: KeptTheme): readonly string[] => [document.name, baseOf(this.views.of(document))];
 
   protected about({ document, edition }: KeptTheme): string {
     const own = countValues(document);
@@ -104,35 +94,13 @@ export class ThemeLibrary {
     return `From ${baseOf(this.views.of(document))}, ${values}${edition > 0 ? `, edition ${edition}` : ''}`;
   }
 
-  protected async load(): Promise<void> {
-    this.themes.set((await this.deleting.attempt(() => firstValueFrom(this.api.themes()))) ?? this.themes());
-    this.loaded.set(true);
-  }
-
   protected async create(): Promise<void> {
     const { StarterDialog } = await import('./starter-dialog');
     const theme = await firstValueFrom(
       this.dialog.open<InstanceType<typeof StarterDialog>, undefined, Theme>(StarterDialog, { width: '1120px', maxWidth: '94vw' }).afterClosed(),
     );
-    const kept = theme && (await this.deleting.attempt(() => firstValueFrom(this.api.create('themes', theme))));
-    if (kept) await this.router.navigate(['/themes', kept.id]);
+    if (theme) await this.begin(theme);
   }
-
-  protected async rename(theme: KeptTheme): Promise<void> {
-    const name = await askName(this.dialog, { title: 'Rename the theme', name: theme.document.name, action: 'Rename' });
-    if (name === undefined) return;
-    await this.deleting.attempt(() => firstValueFrom(this.api.save('themes', theme.id, theme.revision, { ...theme.document, name })));
-    await this.load();
-  }
-
-  protected async duplicate(theme: KeptTheme): Promise<void> {
-    await this.deleting.attempt(() =>
-      firstValueFrom(this.api.create('themes', { ...theme.document, name: `${theme.document.name} copy`.slice(0, 120) })),
-    );
-    await this.load();
-  }
-
-  protected remove = (theme: KeptTheme): Promise<void> => this.deleting.delete('themes', theme, () => void this.load());
 }
 
 /** Name of what a theme grows from. */

@@ -1,0 +1,77 @@
+import { Directive, inject, signal } from '@angular/core';
+import { MatDialog } from '@angular/material/dialog';
+import { Router } from '@angular/router';
+import { firstValueFrom, type Observable } from 'rxjs';
+import { documentKinds, type Documents, type KindName } from '../../../../core/documents';
+import { Deleting } from '../controls/deleting';
+import { askName } from '../controls/name-dialog';
+import { Api, type Kept } from './api';
+
+/** What a library of a kind of documents has, whatever the kind: all of them, a search in what is said of each, and what is done to one. */
+@Directive()
+export abstract class Library<K extends KindName, Item extends Kept<Documents[K]>> {
+  protected readonly api = inject(Api);
+  protected readonly router = inject(Router);
+  protected readonly dialog = inject(MatDialog);
+  protected readonly deleting = inject(Deleting);
+  protected readonly items = signal<readonly Item[]>([]);
+  protected readonly loaded = signal(false);
+  protected readonly search = signal('');
+
+  protected abstract readonly kind: K;
+  /** Asks for all of them. */
+  protected abstract readonly ask: () => Observable<readonly Item[]>;
+  /** Everything that a search looks in. */
+  protected abstract said(item: Item): readonly string[];
+
+  protected async load(): Promise<void> {
+    this.items.set((await this.deleting.attempt(() => firstValueFrom(this.ask()))) ?? this.items());
+    this.loaded.set(true);
+  }
+
+  /** How many there are: `3 themes`. */
+  protected count(): string {
+    const { word, words } = documentKinds[this.kind];
+    return this.items().length === 1 ? `1 ${word}` : `${this.items().length} ${words}`;
+  }
+
+  /** Whether every word of the search is in what is said of one. */
+  protected isFound(item: Item): boolean {
+    const text = this.said(item).join(' ').toLocaleLowerCase();
+    return this.search()
+      .trim()
+      .toLocaleLowerCase()
+      .split(/\s+/)
+      .every((word) => text.includes(word));
+  }
+
+  /** Keeps a new one and opens it. */
+  protected async begin(document: Documents[K]): Promise<void> {
+    const kept = await this.deleting.attempt(() => firstValueFrom(this.api.create(this.kind, document)));
+    if (kept) await this.router.navigate([`/${this.kind}`, kept.id]);
+  }
+
+  /** Asks for another name, and gives it. */
+  protected async rename(item: Item): Promise<void> {
+    const name = await askName(this.dialog, {
+      title: `Rename the ${documentKinds[this.kind].word}`,
+      name: item.document.name,
+      action: 'Rename',
+    });
+    if (name !== undefined) await this.then(() => this.named(item, name));
+  }
+  protected duplicate = (item: Item): Promise<void> => this.then(() => this.copied(item));
+  protected remove = (item: Item): Promise<void> => this.deleting.delete(this.kind, item, () => void this.load());
+
+  protected async named(item: Item, name: string): Promise<void> {
+    await firstValueFrom(this.api.save(this.kind, item.id, item.revision, { ...item.document, name }));
+  }
+  protected async copied(item: Item): Promise<void> {
+    await firstValueFrom(this.api.create(this.kind, { ...item.document, name: `${item.document.name} copy`.slice(0, 120) }));
+  }
+
+  private async then(work: () => Promise<void>): Promise<void> {
+    await this.deleting.attempt(work);
+    await this.load();
+  }
+}
