@@ -83,6 +83,7 @@ export { cutHead, previewOf } from './grid/preview';
 export { ORDINARY_BAND, heldOn, isHeaderGroup, partOfCell, slotOf, type Band, type Held } from './grid/slots';
 export { isUnevenRow, marksOf, type Marks } from './grid/marks';
 export { isWrong, isTotal, rememberTotal, shownCell, shownText, totalIn, valueIn, valuesOf } from './columns/shown';
+export { valueConditions } from './grid/value-conditions';
 export { isNegative, isNegativeCell, isNumber, isNumberCell, numberColumns, padOf, type NumberColumn } from './columns/numbers';
 export { computedIn, computedTable, type Computed } from './computed/computed';
 export { formulaFunctions, readFormula, wholeFunctions, type Formula } from './computed/formula';

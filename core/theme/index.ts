@@ -1,5 +1,14 @@
 /* The catalogue */
-export { conditionNames, conditionOf, conditions, together, type Condition, type ConditionName } from './catalogue/conditions';
+export {
+  conditionNames,
+  conditionOf,
+  conditions,
+  markedConditions,
+  together,
+  type Condition,
+  type ConditionName,
+  type MarkedCondition,
+} from './catalogue/conditions';
 export { lineage, outsideParts, partNames, partOf, parts, type Box, type Part, type PartIn, type PartName } from './catalogue/parts';
 export {
   bundles,

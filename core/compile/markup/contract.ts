@@ -13,7 +13,6 @@ export const contract = {
   last: 'zp-last',
   even: 'zp-even',
   number: 'zp-number',
-  negative: 'zp-negative',
   pad: 'data-pad',
   sorted: 'zp-sorted',
   columnHovered: 'zp-over',

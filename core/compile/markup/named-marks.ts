@@ -1,4 +1,5 @@
 import type { Element, MarkupNode } from './markup';
+import { markedConditions } from '../../theme';
 import { contract } from './contract';
 import { walk, type Stylesheet } from '../sheet/stylesheet';
 
@@ -12,7 +13,7 @@ const CLASSES: readonly string[] = [
   contract.last,
   contract.even,
   contract.number,
-  contract.negative,
+  ...markedConditions.map(({ mark }) => mark),
 ];
 
 /** A page's markup without those marks of cells that no rule of its stylesheet names. */

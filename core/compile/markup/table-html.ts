@@ -5,7 +5,7 @@ import {
   gridOf,
   headerRole,
   heldOn,
-  isNegativeCell,
+  valueConditions,
   isGroupHeading,
   isNumberCell,
   isUnevenRow,
@@ -307,7 +307,7 @@ export function classesOf(table: Table, cell: GridCell, tag: 'th' | 'td', condit
     [contract.last, marks.last],
     [contract.even, marks.even],
     [contract.number, number],
-    [contract.negative, number && isNegativeCell(table, cell)],
+    ...valueConditions(table, cell).map(({ mark }) => [mark, true] as const),
     [contract.sorted, conditions.includes('sorted')],
     [contract.columnHovered, conditions.includes('column-hovered')],
   ];

@@ -1,5 +1,5 @@
 import { contract } from '../markup/contract';
-import { conditionOf, type ConditionName, type PartIn, type PartName, type Place } from '../../theme';
+import { conditionOf, markedConditions, type ConditionName, type MarkedCondition, type PartIn, type PartName, type Place } from '../../theme';
 
 /**
  * How places become selectors. Everything behind the theme's class stands in :where(), so each rule weighs
@@ -54,8 +54,8 @@ const bandOf = ({ band }: Asked): string => `:nth-child(${band} of ${VISIBLE})`;
 const othersOf = (asked: Asked): string =>
   asked.band === 'even' ? `:nth-child(odd of ${VISIBLE})` : asked.band === 'odd' ? `:nth-child(even of ${VISIBLE})` : `:not(${bandOf(asked)})`;
 
-/** What each condition asks of the row and of the cell; bands, first and last count visible rows only. */
-const tests: { readonly [condition in ConditionName]: Test | ((asked: Asked) => Test) } = {
+/** What each condition asks of the row and of the cell; bands, first and last count visible rows only. What a value brings is asked by its mark. */
+const tests: { readonly [condition in Exclude<ConditionName, MarkedCondition>]: Test | ((asked: Asked) => Test) } = {
   rest: ofRow(''),
   odd: (asked) => ofRow(othersOf(asked)),
   even: (asked) => ofRow(bandOf(asked)),
@@ -63,7 +63,6 @@ const tests: { readonly [condition in ConditionName]: Test | ((asked: Asked) => 
   'even-columns': ofCell(EVEN),
   first: ofRow(`:nth-child(1 of ${VISIBLE})`),
   last: ofRow(`:nth-last-child(1 of ${VISIBLE})`),
-  negative: ofCell(`.${contract.negative}`),
   sorted: ({ isHeader }) => ofCell(isHeader ? '[aria-sort$=ending]' : `.${contract.sorted}`),
   'sorted-odd': (asked) => ({ row: othersOf(asked), cell: `.${contract.sorted}` }),
   'sorted-even': (asked) => ({ row: bandOf(asked), cell: `.${contract.sorted}` }),
@@ -76,8 +75,13 @@ const tests: { readonly [condition in ConditionName]: Test | ((asked: Asked) => 
   current: ofCell('[aria-current]'),
 };
 
+const allTests = new Map<string, Test | ((asked: Asked) => Test)>([
+  ...Object.entries(tests),
+  ...markedConditions.map(({ name, mark }) => [name, ofCell(`.${mark}`)] as const),
+]);
+
 function testOf(condition: ConditionName, isHeader: boolean, band: string): Test {
-  const test = tests[condition];
+  const test = allTests.get(condition) ?? ofRow('');
   return typeof test === 'function' ? test({ isHeader, band }) : test;
 }
 

@@ -1,7 +1,8 @@
 import type { ConditionName, PartName, Slot } from '../../theme';
 import { exceptionsOn } from '../looks/exceptions-on';
 import type { GridCell } from './grid';
-import { isNegative, isNumberCell } from '../columns/numbers';
+import { isNumberCell } from '../columns/numbers';
+import { valueConditions } from './value-conditions';
 import { isGroupHeading, rowGroupOf } from './groups';
 import type { Table } from '../table';
 
@@ -68,7 +69,7 @@ export function slotOf(table: Table, cell: GridCell, held: readonly ConditionNam
   if (index === count - 1) conditions.push('last');
   if (held.includes('sorted')) conditions.push(`sorted-${parity}`);
   const number = isNumberCell(table, cell);
-  if (number && isNegative(cell.text)) conditions.push('negative');
+  conditions.push(...valueConditions(table, cell).map(({ name }) => name));
   const excepted = exceptionsOn(table, cell);
   return {
     part: partOfCell(table, cell),

@@ -9,6 +9,7 @@ interface Row {
   readonly tier: Tier;
   readonly of: readonly Family[] | 'all';
   readonly held?: true;
+  readonly mark?: string;
 }
 
 /**
@@ -16,7 +17,7 @@ interface Row {
  * cell stands; `column`, that its column is sorted; `hand`, what comes and goes under the visitor's hand. A
  * later tier is stronger than any earlier one; within a tier the later row of this list wins. `of` says which families
  * of parts can have it, and `held` that only a hand can bring it, so that a preview has to hold it open; every other
- * one is marked on the page itself.
+ * one is marked on the page itself. `mark` is the class of the cells whose value brings it (`table/grid/value-conditions.ts`).
  */
 const rows = [
   { name: 'rest', label: 'At rest', tier: 'place', of: 'all' },
@@ -26,7 +27,7 @@ const rows = [
   { name: 'even-columns', label: 'Even columns', tier: 'place', of: ['headers', 'upper-headers'] },
   { name: 'first', label: 'First', tier: 'place', of: ['headers', 'rows', 'footer'] },
   { name: 'last', label: 'Last', tier: 'place', of: ['headers', 'rows', 'footer'] },
-  { name: 'negative', label: 'Negative', tier: 'place', of: ['numbers'] },
+  { name: 'negative', label: 'Negative', tier: 'place', of: ['numbers'], mark: 'zp-negative' },
   { name: 'sorted', label: 'Sorted column', tier: 'column', of: ['headers', 'corner', 'rows'] },
   { name: 'sorted-odd', label: 'Sorted, odd', tier: 'column', of: ['rows'] },
   { name: 'sorted-even', label: 'Sorted, even', tier: 'column', of: ['rows'] },
@@ -41,10 +42,16 @@ const rows = [
 
 export type ConditionName = (typeof rows)[number]['name'];
 
+/** Conditions that a cell's value brings, which the markup marks by a class. */
+export type MarkedCondition = Extract<(typeof rows)[number], { readonly mark: string }>['name'];
+
 export interface Condition extends Row {
   readonly name: ConditionName;
 }
 export const conditions: readonly Condition[] = rows;
+export const markedConditions = rows.flatMap((row): readonly { readonly name: MarkedCondition; readonly mark: string }[] =>
+  'mark' in row ? [row] : [],
+);
 export const conditionNames: readonly ConditionName[] = rows.map(({ name }) => name);
 
 /**
