@@ -1,4 +1,4 @@
-import { emptyPage, placementCss, readPage, readRoom, readWidth, slugOf, type Page } from './index';
+import { blockKinds, blockTitle, emptyBlock, emptyPage, placementCss, readPage, readRoom, readWidth, slugOf, type Page } from './index';
 
 describe('Reading a page document', () => {
   const page: Page = {
@@ -84,4 +84,34 @@ describe('Addresses', () => {
       expect(readPage(emptyPage('x', slug)).ok).toBeTrue();
     });
   }
+});
+
+describe('What a block is called in a list', () => {
+  const names = (id: string): string | undefined => (id === 't' ? 'Fares' : undefined);
+  it('is what it shows, of every kind', () => {
+    const kinds = blockKinds.filter((kind) => kind !== 'table');
+    expect(kinds.map((kind) => blockTitle(emptyBlock(kind, 'a'), names))).toEqual([
+      'Empty heading',
+      'Empty text',
+      'A picture',
+      '2rem',
+      '2 : 1',
+      '#f2f0e9',
+    ]);
+    const table = {
+      id: 'a',
+      kind: 'table',
+      shows: { kind: 'tables', id: 't' },
+      dress: null,
+      width: 'fill',
+      align: 'start',
+      room: '0',
+      visitor: null,
+    } as const;
+    expect(blockTitle(table, names)).toBe('Fares');
+    expect(blockTitle({ ...table, shows: { kind: 'tables', id: 'gone' } }, names)).toBe('A table that is gone');
+    expect(blockTitle({ id: 'a', kind: 'text', text: { text: ' Two\n lines ', marks: [{ from: 0, to: 4, kind: 'bold' }] } }, names)).toBe(
+      'Two lines',
+    );
+  });
 });

@@ -1,7 +1,7 @@
 import { array, boolean, lazy, mixed, number, object, string, type AnySchema } from 'yup';
 import { parseColour } from '../../colour';
 import type { Outcome } from '../../outcome';
-import { cellProblem, isPictureAddress, type Cell } from '../../table';
+import { cellProblem, isPictureAddress, textOf, type Cell } from '../../table';
 import { readRoom, readSpace, readWidth, type PlacementAlign, type PlacementWidth } from '../placement';
 import type { Visitor } from '../visitor';
 import { visitorSchema } from '../visitor-schema';
@@ -72,19 +72,25 @@ interface BlockKind<K extends Block['kind']> {
   readonly one: string;
   /** What a person would begin with; a placement begins with its table. */
   readonly empty: K extends 'table' ? null : Omit<Extract<Block, { kind: K }>, 'id' | 'kind'>;
+  /** What one shows, short enough for a list. */
+  readonly title: (block: Extract<Block, { kind: K }>, names: TableNames) => string;
 }
+/** Names of tables by their ids. */
+export type TableNames = (id: string) => string | undefined;
+const short = (text: Cell): string => textOf(text).trim().replace(/\s+/g, ' ').slice(0, 60);
 
 /** The kinds of blocks in the order in which they are offered. */
 const rows: { readonly [K in Block['kind']]: BlockKind<K> } = {
-  heading: { name: 'Heading', one: 'a heading', empty: { level: 2, text: '' } },
-  text: { name: 'Text', one: 'a text', empty: { text: '' } },
-  table: { name: 'Table', one: 'a table', empty: null },
+  heading: { name: 'Heading', one: 'a heading', empty: { level: 2, text: '' }, title: ({ text }) => short(text) || 'Empty heading' },
+  text: { name: 'Text', one: 'a text', empty: { text: '' }, title: ({ text }) => short(text) || 'Empty text' },
+  table: { name: 'Table', one: 'a table', empty: null, title: ({ shows }, names) => names(shows.id) ?? 'A table that is gone' },
   picture: {
     name: 'Picture',
     one: 'a picture',
     empty: { src: '', alt: '', caption: '', width: 'content', align: 'start' },
+    title: ({ caption, alt }) => caption || alt || 'A picture',
   },
-  spacer: { name: 'Room', one: 'room', empty: { height: '2rem' } },
+  spacer: { name: 'Room', one: 'room', empty: { height: '2rem' }, title: ({ height }) => height },
   columns: {
     name: 'Columns',
     one: 'columns',
@@ -94,10 +100,13 @@ const rows: { readonly [K in Block['kind']]: BlockKind<K> } = {
         { share: 1, blocks: [] },
       ],
     },
+    title: (block) => block.columns.map(({ share }) => share).join(' : '),
   },
-  section: { name: 'Section', one: 'a section', empty: { fill: '#f2f0e9', ink: '', blocks: [] } },
+  section: { name: 'Section', one: 'a section', empty: { fill: '#f2f0e9', ink: '', blocks: [] }, title: ({ fill }) => fill || 'no fill' },
 };
 export const blockKinds = Object.keys(rows) as readonly Block['kind'][];
+/** What a block shows, short enough for a list. */
+export const blockTitle = (block: Block, names: TableNames): string => rows[block.kind].title(block as never, names);
 export const blockName = (kind: Block['kind']): string => rows[kind].name;
 /** A new block of a kind, with what a person would begin with. */
 export const emptyBlock = (kind: Exclude<Block['kind'], 'table'>, id: string): Block => ({ id, kind, ...rows[kind].empty }) as Block;

@@ -14,6 +14,7 @@ import {
   copyOf,
   blockKinds,
   blockName,
+  blockTitle,
   emptyBlock,
   everyBlock,
   mapBlocks,
@@ -47,7 +48,6 @@ import { PutElsewhere } from '../publishing/put-elsewhere';
 import { detailOf, verdictOf, type Seen } from './seen/page-verdict';
 import { Preview } from './seen/preview';
 import { BlockForm } from './blocks/block-form';
-import { titleOf } from './blocks/block-names';
 import { BlockOutline, type Moved } from './blocks/block-outline';
 import type { PageEditions } from './editions-dialog';
 import { HouseFindings } from './house/house-findings';
@@ -151,7 +151,7 @@ export class PageEditor implements OnInit {
     if (taken) this.change('go back to an edition', '', () => taken);
   }
 
-  protected readonly title = (block: Block): string => titleOf(block, this.tables());
+  protected readonly title = (block: Block): string => blockTitle(block, (id) => this.tables().find((table) => table.id === id)?.document.name);
   protected readonly about = (block: Block): string => (block.kind === 'table' ? `Table in ${this.themeName(block)}` : blockName(block.kind));
   protected columnsOf(block: TableBlock): readonly string[] {
     const table = this.tables().find(({ id }) => id === block.shows.id)?.document;
