@@ -11,7 +11,7 @@ export { frameRules } from './sheet/frame';
 export { faceRule, fontRules } from './sheet/font-rules';
 export { contract } from './markup/contract';
 export { surrounded, type AroundOptions } from './markup/around-html';
-export { valueMarkClass, wornOf } from './rules/value-mark-rules';
+export { valueMarkClass, wornOf } from './rules/value-marks';
 export { element, escapeText, textWithBreaks, writeHtml, type Element, type MarkupNode } from './markup/markup';
 export { rule, walk, writeCss, type CssNode, type Declaration, type Stylesheet } from './sheet/stylesheet';
 export { sheetOf, type SheetFor, type SheetUse } from './sheet/sheet';
@@ -19,7 +19,7 @@ export { arrangementRules, leavesOut, stacks, turns } from './rules/arrangement-
 export { byWidth } from './sheet/by-width';
 export { columnLabels, labelRules } from './markup/labels';
 export { besideIn, besideOf, type Beside } from './sheet/beside';
-export { markedNodes } from './markup/value-mark-html';
+export { markedNodes } from './rules/value-marks';
 export { cellNodes } from './markup/cell-html';
 export { pinnedRules } from './rules/pinned-rules';
 export { visitedTable, visitorRules, type VisitorOptions } from './markup/visitor-html';

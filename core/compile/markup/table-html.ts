@@ -24,7 +24,7 @@ import {
   type Table,
 } from '../../table';
 import { cellNodes } from './cell-html';
-import { markedNodes } from './value-mark-html';
+import { markedNodes } from '../rules/value-marks';
 import { exceptionClasses } from '../rules/exception-rules';
 import { totalOnPage } from './found-totals';
 import { columnLabels, isPlain, labelOf } from './labels';

@@ -2,7 +2,7 @@ import { turnedTable, type Exception, type Table } from '../../table';
 import type { ThemeView } from '../../theme';
 import { turns } from '../rules/arrangement-rules';
 import { exceptionsIn } from '../rules/exception-rules';
-import { wornIn, type Worn } from '../rules/value-mark-rules';
+import { wornIn, type Worn } from '../rules/value-marks';
 
 /** What tables have beside the theme that dresses them, for its stylesheet: looks of places, and value marks of values. */
 export interface Beside {

@@ -20,7 +20,7 @@ import { cornerRules } from '../rules/corners';
 import { canHold } from './combinations';
 import { declare, type SetValue } from './declare';
 import { NOTHING_BESIDE, type Beside } from './beside';
-import { valueMarkRules } from '../rules/value-mark-rules';
+import { valueMarkRules } from '../rules/value-marks';
 import { edgeRules, exceptedProperties, exceptionRules, ownIconRules, setsHeight, setsPicture } from '../rules/exception-rules';
 import { feltValues, type Felt } from './lean';
 import { iconSides } from '../rules/icon-sides';
