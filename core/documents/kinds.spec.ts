@@ -43,6 +43,21 @@ describe('Every kind of document', () => {
       expect((kind.take as unknown as (...given: readonly unknown[]) => { readonly name: string })(value, conflict).name).toBe('Theirs');
     });
   }
+  it('names what a page is made of, wherever it stands, with the editions at which it is held', () => {
+    const rest = { kind: 'table', width: 'fill', align: 'start', room: '0', visitor: null } as const;
+    const shows = { kind: 'tables', id: 't', held: 2 } as const;
+    const dress = { kind: 'themes', id: 'h' } as const;
+    const inside = { ...rest, id: 'b', shows, dress } as const;
+    const page = {
+      ...emptyPage('P', 'p'),
+      blocks: [
+        { ...rest, id: 'a', shows: { kind: 'tables', id: 'u' }, dress: null },
+        { id: 's', kind: 'section', fill: '', ink: '', blocks: [inside] },
+      ],
+    } as const;
+    expect(documentKinds.pages.follows(page)).toEqual([{ kind: 'tables', id: 'u' }, shows, dress]);
+    expect(documentKinds.tables.follows(gridTable(2, 2))).toEqual([]);
+  });
   it('says where in the words and numbers of its view', () => {
     const { where: inTable } = documentKinds.tables;
     expect(inTable({ path: ['rows', '2', '1'], mine: 'a', theirs: 'b' }, gridTable(3, 2))).toBe('Row 3, r0c1');

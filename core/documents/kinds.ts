@@ -1,6 +1,6 @@
 import { placeInWords, takeTheirs, threeWayMerge, type Conflict, type Merged } from '../edit';
 import type { Outcome } from '../outcome';
-import { PAGE_FORMAT, blockInWords, everyBlock, mergePages, readPage, takeTheirPage, upgradePage, type Page } from '../page';
+import { PAGE_FORMAT, blockInWords, everyBlock, mergePages, readPage, tablesOn, takeTheirPage, upgradePage, type Page, type Ref } from '../page';
 import { TABLE_FORMAT, columnNames, mergeTables, readTable, upgradeTable, type Table } from '../table';
 import { THEME_FORMAT, readTheme, upgradeTheme, type Bases, type ConditionName, type PartName, type PropertyName, type Theme } from '../theme';
 
@@ -23,6 +23,8 @@ export interface DocumentKind<T> {
   readonly read: (json: unknown, bases: Bases) => Outcome<T>;
   /** The steps from every older format to this one, which the reader and the migrations take; what is none is left as it is. */
   readonly upgrade: (json: unknown) => unknown;
+  /** The documents that one is made of where it is published, as it names them: held at an edition, or following the newest. */
+  readonly follows: (document: T) => readonly Ref<KindName>[];
   /** What two windows did to one since they last agreed. */
   readonly merge: (base: T, mine: T, theirs: T) => Merged<T>;
   /** One with the other side's value at the place of a conflict. */
@@ -70,6 +72,7 @@ export const documentKinds: { readonly [kind in KindName]: DocumentKind<Document
     format: THEME_FORMAT,
     read: readTheme,
     upgrade: upgradeTheme,
+    follows: () => [],
     merge: threeWayMerge,
     take: takeTheirs,
     where: whereInTheme,
@@ -80,6 +83,7 @@ export const documentKinds: { readonly [kind in KindName]: DocumentKind<Document
     format: TABLE_FORMAT,
     read: readTable,
     upgrade: upgradeTable,
+    follows: () => [],
     merge: mergeTables,
     take: takeTheirs,
     where: whereInTable,
@@ -90,6 +94,7 @@ export const documentKinds: { readonly [kind in KindName]: DocumentKind<Document
     format: PAGE_FORMAT,
     read: readPage,
     upgrade: upgradePage,
+    follows: (page) => tablesOn(page).flatMap(({ shows, dress }) => (dress ? [shows, dress] : [shows])),
     merge: mergePages,
     take: takeTheirPage,
     where: whereOnPage,

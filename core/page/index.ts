@@ -1,5 +1,5 @@
 export { PAGE_FORMAT, emptyPage, tableRef, themeRef, slugOf, type Page, type PageWeight } from './page';
-export { blockKinds, blockName, blockTitle, emptyBlock, type Block, type Column, type TableBlock } from './blocks/kinds';
+export { blockKinds, blockName, blockTitle, emptyBlock, type Block, type Column, type Ref, type TableBlock } from './blocks/kinds';
 export { pageSchema, readPage, upgradePage } from './read-page';
 export { isBleed, placementCss, readRoom, readSpace, readWidth } from './placement';
 export { PLAIN_VISITOR, featuresOf, visitorFeatures, type VisitorFeature, isRightToLeft, wordingOf, type Visitor } from './visitor';

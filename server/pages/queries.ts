@@ -1,6 +1,6 @@
 import { dressed, following, heldAt, siteDress, tableRef, tablesOn, type Page, type Published } from '../../core/page';
 import type { Table } from '../../core/table';
-import { documentKinds, type Edition, type Follower, type Pending } from '../../core/documents';
+import { documentKinds, type Edition, type Follower, type KindName, type Pending } from '../../core/documents';
 import { changesOf } from '../changes/changes';
 import { Refusal } from '../problems';
 import type { Database, Queries } from '../database/database';
@@ -50,22 +50,20 @@ export class PageStore extends DocumentStore<Page> {
   async publish(id: string, along: readonly Published[] = []): Promise<Edition & { readonly slug: string }> {
     const edition = await this.database.transaction(async (queries) => {
       const { document } = await this.get(id, queries);
-      const placed = tablesOn(document);
-      const ids = async (table: 'tables' | 'themes', wanted: readonly string[]): Promise<readonly string[]> =>
-        (await queries.query<{ id: string }>(`select id from ${table} where id = any($1) and deleted_at is null`, [wanted])).map((row) => row.id);
+      const named = documentKinds.pages.follows(document);
+      /** Those of a kind that the page is made of and that are there. */
+      const ids = async (kind: 'tables' | 'themes'): Promise<readonly string[]> => {
+        const wanted = named.filter((ref) => ref.kind === kind).map((ref) => ref.id);
+        return (await queries.query<{ id: string }>(`select id from ${kind} where id = any($1) and deleted_at is null`, [wanted])).map(
+          (row) => row.id,
+        );
+      };
       const isAlong = (kind: Published['kind'], each: string): boolean => along.some((other) => other.kind === kind && other.id === each);
-      const tables = await ids(
-        'tables',
-        placed.map(({ shows }) => shows.id),
-      );
+      const tables = await ids('tables');
       const known = await this.tables.editions.newestNumbers(tables, queries);
       for (const table of tables) if (!known.has(table) || isAlong('table', table)) await this.tables.publish(table, queries);
       const published = await this.themes.newestNumbers(queries);
-      for (const theme of await ids(
-        'themes',
-        placed.flatMap(({ dress }) => dress?.id ?? []),
-      ))
-        if (!published.has(theme) || isAlong('theme', theme)) await this.themes.publish(theme, queries);
+      for (const theme of await ids('themes')) if (!published.has(theme) || isAlong('theme', theme)) await this.themes.publish(theme, queries);
       const [holder] = await queries.query<{ page_id: string }>('select page_id from live_pages where slug = $1 and page_id <> $2', [
         document.slug,
         id,
@@ -138,12 +136,11 @@ export class PageStore extends DocumentStore<Page> {
   async pending(id: string): Promise<readonly Pending[]> {
     const { document } = await this.get(id);
     const live = await this.liveOnes(this.database);
-    const placed = tablesOn(dressed(document, siteDress(live.map(({ page }) => page))));
-    const themes = placed.flatMap(({ dress }) => (dress && dress.held === undefined ? [dress.id] : []));
-    const tables = placed.flatMap(({ shows }) => (shows.held === undefined ? [shows.id] : []));
+    const named = documentKinds.pages.follows(dressed(document, siteDress(live.map(({ page }) => page))));
+    const following = (kind: KindName): readonly string[] => named.filter((ref) => ref.kind === kind && ref.held === undefined).map(({ id }) => id);
     const all = [
-      ...(await this.tables.editions.changed(tables)).map((each) => ({ kind: 'table' as const, ...each })),
-      ...(await this.themes.changed(themes)).map((each) => ({ kind: 'theme' as const, ...each })),
+      ...(await this.tables.editions.changed(following('tables'))).map((each) => ({ kind: 'table' as const, ...each })),
+      ...(await this.themes.changed(following('themes'))).map((each) => ({ kind: 'theme' as const, ...each })),
     ];
     return Promise.all(
       all.map(async (each) => ({ ...each, others: (await this.followers(each)).filter((follower) => follower.id !== id).map(({ name }) => name) })),

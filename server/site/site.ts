@@ -1,4 +1,5 @@
 import { heldKey } from '../../core/compile';
+import { documentKinds } from '../../core/documents';
 import { cssOf, readHouse } from '../../core/house';
 import { dressed, siteDress, tablesOn, themeRef, type Page, type TableBlock } from '../../core/page';
 import type { Views } from '../../core/theme';
@@ -70,8 +71,9 @@ export class Site {
   async partsOf({ page, tables }: LivePage): Promise<LiveParts> {
     const all = await this.options.pages.livePages();
     const site = siteDress(all);
-    const placed = tablesOn(dressed(page, site));
-    const of = new Set(placed.flatMap(({ dress, shows }) => [`theme/${dress?.id ?? ''}`, `table/${shows.id}`]));
+    const whole = dressed(page, site);
+    const placed = tablesOn(whole);
+    const of = new Set(documentKinds.pages.follows(whole).map(({ kind, id }) => `${documentKinds[kind].word}/${id}`));
     return { parts: { page, tables: [...tables], site, themes: await this.themesOf(placed) }, all, of };
   }
 
