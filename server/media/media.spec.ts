@@ -27,21 +27,72 @@ describe('What a picture is', () => {
   }
   for (const [what, content] of [
     ['a script', svg('<script>alert(1)</script>')],
-    ['a script under another name', svg('<svg:script>alert(1)</svg:script>')],
+    ['a script under another name', svg('<s:script xmlns:s="http://www.w3.org/2000/svg">alert(1)</s:script>')],
     ['an event handler', svg('<circle r="2" onload="alert(1)"/>')],
     ['foreign content', svg('<foreignObject><p>x</p></foreignObject>')],
     ['a link to a script', svg('<image href="javascript:alert(1)"/>')],
-    ['a picture from elsewhere', svg('<image xlink:href="https://example.test/x.png"/>')],
+    ['a picture from elsewhere', svg('<image xmlns:l="http://www.w3.org/1999/xlink" l:href="https://example.test/x.png"/>')],
     ['a style that fetches', svg('<style>@import "https://example.test/x.css";</style>')],
     ['a fill from elsewhere', svg('<rect fill="url(https://example.test/#a)"/>')],
     ['an animated address', svg('<a><animate attributeName="href" values="javascript:alert(1)"/></a>')],
-    ['an entity', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><!DOCTYPE svg [<!ENTITY x "y">]><text>&x;</text></svg>')],
+    ['an entity', Buffer.from('<!DOCTYPE svg [<!ENTITY x "y">]><svg xmlns="http://www.w3.org/2000/svg"><text>&x;</text></svg>')],
+    ['a script in a style in a description', svg('<desc><style><script>alert(1)</script></style></desc>')],
+    ['a script in a field in a title', svg('<title><textarea><script>alert(1)</script></textarea></title>')],
+    ['a stylesheet by an instruction', svg('<?xml-stylesheet href="https://example.test/x.css"?>')],
+    ['a set of pictures', svg('<rect style="fill:image-set(\'http://example.test/x.png\' 1x)"/>')],
+    ['an address behind an escape', svg('<rect style="fill:u\\72l(http://example.test/x)"/>')],
+    ['an import behind an escape', svg('<style>@\\69mport "http://example.test/x.css";</style>')],
+    ['a page’s picture in a description', svg('<desc><img xmlns="http://www.w3.org/1999/xhtml" src="http://example.test/x.png"/></desc>')],
+    ['an animated transform of an address', svg('<animateTransform attributeName="href" to="javascript:alert(1)"/>')],
+    ['an address in quotes', svg('<rect fill=\'url( "http://example.test/#a" )\'/>')],
+    ['a drawing in an address', svg('<image href="data:image/svg+xml,&lt;svg/&gt;"/>')],
+    ['a base for its addresses', svg('<g xml:base="http://example.test/"/>')],
   ] as const) {
     it(`is refused where an SVG holds ${what}`, () => {
       const kind = pictureKind(content);
       expect(!kind.ok && kind.problems[0]?.say).toMatch(/could run or fetch/);
     });
   }
+  for (const [what, content, say] of [
+    ['an end that is missing', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><g>'), /cannot be read by a browser: unclosed tag/],
+    ['a namespace that is missing', Buffer.from('<svg><path d="M0 0"/></svg>'), /no xmlns=/],
+    [
+      'an encoding in which letters are others',
+      Buffer.from('<?xml version="1.0" encoding="iso-2022-jp"?><svg xmlns="http://www.w3.org/2000/svg"/>'),
+      /encoding/,
+    ],
+    ['groups without end', svg('<g>'.repeat(20_000) + '</g>'.repeat(20_000)), /more than 200 deep/],
+    ['a drawing that draws itself', svg('<g id="a"><use href="#a"/></g>'), /uses itself/],
+    [
+      'ten times ten times ten and so on of the same',
+      svg(Array.from({ length: 9 }, (_, i) => `<g id="g${i}">${`<use href="#g${i - 1}"/>`.repeat(10)}</g>`).join('')),
+      /more than 200,000 elements, those that are used again counted/,
+    ],
+  ] as const) {
+    it(`is refused with a sentence where an SVG has ${what}`, () => {
+      const kind = pictureKind(content);
+      expect(!kind.ok && kind.problems[0]?.say).toMatch(say);
+    });
+  }
+  it('is told in a moment of what was made to take for ever', () => {
+    for (const text of ['<!---->'.repeat(40) + 'x', '<!---->'.repeat(100_000), `<?xml ${'a'.repeat(1_000_000)}`, '<!DOCTYPE svg '.repeat(100_000)])
+      expect(pictureKind(Buffer.from(text)).ok).toBeFalse();
+  });
+  it('keeps what drawing programs leave for themselves, and every still part of a drawing', () => {
+    const left =
+      '<sodipodi:namedview xmlns:sodipodi="http://sodipodi.sourceforge.net/DTD/sodipodi-0.dtd" pagecolor="#fff"/>' +
+      '<metadata><r:RDF xmlns:r="http://www.w3.org/1999/02/22-rdf-syntax-ns#"><r:li r:resource="http://example.test/"/></r:RDF></metadata>';
+    const drawn =
+      '<defs><filter id="f"><feGaussianBlur stdDeviation="2"/></filter><clipPath id="c"><rect width="2" height="2"/></clipPath>' +
+      '<mask id="m"><rect fill="#fff" width="4" height="4"/></mask><pattern id="p"><path d="M0 0h1"/></pattern></defs>' +
+      '<style>.a{fill:url(#p);filter:url("#f")} @media print{.a{fill:red}}</style>' +
+      '<g class="a" clip-path="url(#c)" mask="url(#m)" transform="rotate(4) translate(1,2)"><use xlink:href="#c" xmlns:xlink="http://www.w3.org/1999/xlink"/></g>' +
+      '<text font-family="serif">Νίκη <tspan>ليلى</tspan></text>';
+    expect(pictureKind(svg(left + drawn))).toEqual({ ok: true, value: { type: 'image/svg+xml', extension: 'svg' } });
+    const typed =
+      '\uFEFF<?xml version="1.0" encoding="UTF-8"?>\n<!DOCTYPE svg PUBLIC "-//W3C//DTD SVG 1.1//EN" "http://www.w3.org/Graphics/SVG/1.1/DTD/svg11.dtd">\n';
+    expect(pictureKind(Buffer.from(typed + svg(drawn).toString())).ok).toBeTrue();
+  });
   it('may refer to itself and hold pictures of its own', () =>
     expect(
       pictureKind(svg('<defs><linearGradient id="a"/></defs><rect fill="url(#a)"/><use href="#a"/><image href="data:image/png;base64,AAAA"/>')).ok,

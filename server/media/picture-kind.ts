@@ -1,5 +1,5 @@
-import { parseFragment, type DefaultTreeAdapterTypes } from 'parse5';
-import { bad, good, type Outcome } from '../../core/outcome';
+import { bad, good, type Outcome, type Problem } from '../../core/outcome';
+import { problemOfSvg, type SvgProblem } from './svg';
 
 /** What a picture is, told from its content and not from its name. */
 export interface PictureKind {
@@ -21,46 +21,31 @@ const kinds: readonly (PictureKind & { readonly is: (content: Buffer) => boolean
 export function pictureKind(content: Buffer): Outcome<PictureKind> {
   const found = kinds.find(({ is }) => is(content));
   if (found) return good({ type: found.type, extension: found.extension });
-  const start = content.subarray(0, 2000).toString('utf8');
-  if (/^\s*(?:<\?xml[^>]*>\s*)?(?:<!--[\s\S]*?-->\s*)*(?:<!DOCTYPE svg[^[>]*>\s*)?<svg[\s>]/i.test(start)) return svgKind(content.toString('utf8'));
-  return bad({
+  const text = content.toString('utf8');
+  const problem = /^\uFEFF?\s*</.test(text.slice(0, 1000)) ? problemOfSvg(text) : ({ kind: 'none', found: '' } as const);
+  if (!problem) return good({ type: 'image/svg+xml', extension: 'svg' });
+  return bad(said[problem.kind](problem.found));
+}
+
+const said: { readonly [kind in SvgProblem['kind']]: (found: string) => Problem } = {
+  none: () => ({
     code: 'picture-kind',
     say: 'This is no picture that can be used here.',
     remedy: 'Bring in a PNG, JPEG, GIF, WebP, AVIF or SVG file.',
-  });
-}
-
-function svgKind(text: string): Outcome<PictureKind> {
-  const wrong = /<!ENTITY/i.test(text) ? 'an entity' : wrongIn(parseFragment(text));
-  if (wrong === undefined) return good({ type: 'image/svg+xml', extension: 'svg' });
-  return bad({
+  }),
+  runs: (found) => ({
     code: 'picture-runs',
-    say: `This SVG holds ${wrong}, which could run or fetch something.`,
+    say: `This SVG holds ${found}, which could run or fetch something.`,
     remedy: 'Save it again as a plain drawing, or as a PNG.',
-  });
-}
-
-const forbidden = new Set(['script', 'foreignobject', 'iframe', 'object', 'embed', 'handler', 'listener', 'animate', 'set', 'a']);
-
-/** What in a drawing could run or reach out, in words; undefined where nothing can. */
-function wrongIn(node: DefaultTreeAdapterTypes.ParentNode): string | undefined {
-  for (const child of node.childNodes) {
-    if (!('tagName' in child)) continue;
-    const name = child.tagName.toLowerCase().replace(/^.*:/, '');
-    if (forbidden.has(name)) return `a ${child.tagName} element`;
-    for (const attribute of child.attrs) {
-      const attributeName = attribute.name.toLowerCase();
-      if (attributeName.startsWith('on')) return `the attribute ${attribute.name}`;
-      if (attributeName.endsWith('href') && !/^\s*(#|data:image\/(png|jpeg|gif|webp);)/i.test(attribute.value))
-        return `a link to ${attribute.value.slice(0, 60)}`;
-      if (reachesOut(attribute.value)) return `the address ${attribute.value.slice(0, 60)}`;
-    }
-    if (name === 'style' && reachesOut(textOf(child))) return 'a style that fetches something';
-    const inside = wrongIn(child);
-    if (inside !== undefined) return inside;
-  }
-  return undefined;
-}
-
-const reachesOut = (text: string): boolean => /@import|url\(\s*["']?\s*(?!#|data:image\/(png|jpeg|gif|webp);)[^)\s]/i.test(text);
-const textOf = (node: DefaultTreeAdapterTypes.ParentNode): string => node.childNodes.map((child) => ('value' in child ? child.value : '')).join('');
+  }),
+  broken: (found) => ({
+    code: 'picture-broken',
+    say: `This SVG cannot be read by a browser: ${found}.`,
+    remedy: 'Save it again from the program that it comes from, or as a PNG.',
+  }),
+  'too-much': (found) => ({
+    code: 'picture-too-much',
+    say: `This SVG holds ${found}: it would take too long to draw.`,
+    remedy: 'Save a simpler drawing, or a PNG.',
+  }),
+};
