@@ -1,6 +1,7 @@
 import { object, string, type ObjectSchema } from 'yup';
 import { bad, good, type Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
+import { isTooDeep } from './cascade/nesting';
 import { mannerOf, manners } from './manners';
 import { MOST_CHARACTERS } from './limits';
 
@@ -37,14 +38,17 @@ const houseSchema = object({
     .strict()
     .defined('The stylesheet is missing; it may be empty.')
     .test('size', (css, context) => {
-      const problem = tooLong(css);
+      const problem = unreadable(css);
       return problem === undefined || context.createError({ message: problem });
     }),
 }).noUnknown('A house stylesheet has no other fields.') as unknown as ObjectSchema<House>;
 
-/** What is said of a stylesheet that is too long; undefined where it is not. */
-export function tooLong(css: string): string | undefined {
-  if (css.length <= MOST_CHARACTERS) return undefined;
+/** What is said of a stylesheet that is too long, or whose brackets stand too deep in one another, to be read; undefined where it is not. */
+export function unreadable(css: string): string | undefined {
+  if (css.length <= MOST_CHARACTERS)
+    return isTooDeep(css)
+      ? 'In this stylesheet brackets stand in brackets more than 200 deep, and it is not read. Look for brackets that are not closed, and bring it in again.'
+      : undefined;
   const millions = (count: number): string => (count / 1_000_000).toFixed(1).replace(/\.0$/, '');
   return `This stylesheet has ${millions(css.length)} million characters; up to ${millions(MOST_CHARACTERS)} million are read. Leave out what has nothing to do with pages and tables, and bring in the rest.`;
 }

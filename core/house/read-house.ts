@@ -12,7 +12,8 @@ import {
 } from 'css-tree';
 import { bad, good, type Outcome } from '../outcome';
 import { contain } from './cascade/contain';
-import { tooLong } from './house';
+import { withoutEndless } from './cascade/nesting';
+import { unreadable } from './house';
 import { pseudoElementOf } from './cascade/matching';
 import { weightOf, type Specificity } from './cascade/specificity';
 
@@ -64,7 +65,7 @@ export interface HouseSheet {
  * what would fetch something from elsewhere is left out, with a sentence. Refused is only what is too long to be looked at.
  */
 export function readHouse(source: string): Outcome<HouseSheet> {
-  const long = tooLong(source);
+  const long = unreadable(source);
   if (long !== undefined) return bad({ code: 'too-large', say: long });
   const notices: Notice[] = [];
   const note = (line: number, say: string): void => void notices.push({ line, say });
@@ -77,6 +78,7 @@ export function readHouse(source: string): Outcome<HouseSheet> {
       note(line ?? 1, `This is not CSS, and is left out as browsers do: ${lower(message)}.`);
     },
   });
+  withoutEndless(sheet, note);
   contain(sheet, note);
   const rules = rulesOf(sheet, isTaken);
   notices.sort((a, b) => a.line - b.line);
