@@ -2,7 +2,7 @@ import { SSF as formats, read, utils, type CellObject, type Range, type WorkBook
 import { bad, good, type Outcome } from '../../outcome';
 import { LIMITS, cellOf, isSafeAddress, type Cell, type Merge } from '../../table';
 import type { Raw } from '../raw';
-import { unpackedSize } from './zip';
+import { isZip, plainPackage, unpackedSize } from './zip';
 
 /** The part of the library's number formats that is used here; its own types leave them open. */
 const SSF = formats as {
@@ -40,9 +40,11 @@ export function readWorkbook(bytes: Uint8Array, { piece = 0, range }: { readonly
       remedy: 'Save the sheet that is needed as a file of its own.',
     });
   if (isEncrypted(bytes)) return unreadable('encrypted');
+  const plain = isZip(bytes) ? plainPackage(bytes, isOfCells, UNPACKED_MOST) : bytes;
+  if (!plain) return unreadable('');
   let book: WorkBook;
   try {
-    book = read(bytes, { type: 'array', cellNF: true, cellHTML: false, sheetRows: ROWS_MOST });
+    book = read(plain, { type: 'array', cellNF: true, cellHTML: false, sheetRows: ROWS_MOST });
   } catch (error) {
     return unreadable((error as Error).message);
   }
@@ -59,6 +61,9 @@ export function readWorkbook(bytes: Uint8Array, { piece = 0, range }: { readonly
     return bad({ code: 'range-empty', say: `There is nothing in ${range ?? ''}.`, remedy: `The sheet is filled from ${utils.encode_range(used)}.` });
   return good({ raw: rawOf(book, sheet, part), pieces: book.SheetNames, range: utils.encode_range(part) });
 }
+
+/** Whether an entry of a package has to do with what stands in cells; pictures and the like are not unpacked. */
+const isOfCells = (name: string): boolean => /\.(?:xml|rels|bin)$/i.test(name) || name === 'mimetype';
 
 /** A workbook with a password is a compound file with the package encrypted in it ([MS-OFFCRYPTO], section 2.3); its name stands in the directory. */
 function isEncrypted(bytes: Uint8Array): boolean {

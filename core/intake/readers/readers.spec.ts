@@ -1,7 +1,8 @@
+import { unzipSync, zipSync } from 'fflate';
 import { utils, write, type WorkBook } from '@e965/xlsx';
 import type { Row } from '../../table';
 import { bringIn, type Brought, type SourceOptions } from '../index';
-import { unpackedSize } from './zip';
+import { entryNames, plainPackage, unpackedSize } from './zip';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const brought = (name: string, content: string | Uint8Array, options: SourceOptions = {}): Brought => {
@@ -138,6 +139,28 @@ describe('Workbooks', () => {
     expect(unpackedSize(bomb)).toBeGreaterThan(4_000_000_000);
     expect(refusal('a.xlsx', bomb)).toContain('MB when it is unpacked');
     expect(refusal('a.xlsx', bytes('%PDF-1.7 …'))).toContain('it is a PDF');
+  });
+  it('refuses one that holds more than its directory says, and unpacks no more than that', () => {
+    const sheet = new TextEncoder().encode(`<worksheet><sheetData>${' '.repeat(30_000_000)}</sheetData></worksheet>`);
+    const package_ = zipSync({ 'xl/worksheets/sheet1.xml': sheet, 'xl/workbook.xml': bytes('<workbook/>') });
+    expect(package_.length).toBeLessThan(100_000);
+    const view = new DataView(package_.buffer, package_.byteOffset, package_.byteLength);
+    for (let at = 0; at < package_.length - 46; at++) {
+      const field = view.getUint32(at, true) === 0x04034b50 ? 22 : view.getUint32(at, true) === 0x02014b50 ? 24 : 0;
+      if (field > 0 && view.getUint32(at + field, true) === sheet.length) view.setUint32(at + field, 1000, true);
+    }
+    expect(unpackedSize(package_)).toBeLessThan(2000);
+    expect(plainPackage(package_, () => true, 400_000_000)).toBeUndefined();
+    expect(refusal('a.xlsx', package_)).toContain('cut off or damaged');
+  });
+  it('unpacks what is asked for and no more than may be', () => {
+    const packed = zipSync({ 'a.xml': bytes('<a>Νίκη</a>'), 'media/b.png': bytes('x'.repeat(5000)) });
+    const plain = plainPackage(packed, (name) => name.endsWith('.xml'), 1000);
+    expect(plain && entryNames(plain)).toEqual(['a.xml']);
+    expect(plain && new TextDecoder().decode(unzipSync(plain)['a.xml'])).toBe('<a>Νίκη</a>');
+    expect(plainPackage(packed, () => true, 1000)).toBeUndefined();
+    expect(plainPackage(packed, () => true, 10_000)).toBeDefined();
+    expect(plainPackage(packed.slice(0, 40), () => true, 1000)).toBeDefined();
   });
   it('says where a file is not what its name says', () => {
     expect(brought('a.csv', two('xlsx')).raw.notes[0]).toBe('The name ends in .csv, but the file is a workbook and was read as that.');
