@@ -1,5 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
+import { own } from '../../core/own';
 import { projectRoot } from '../project-root';
 import type { Database, Queries } from './database';
 import { steps } from './steps';
@@ -12,7 +13,7 @@ export const migrationNames = (): readonly string[] =>
 
 /** Does what a migration says, in the transaction that is given. */
 async function run(name: string, queries: Queries): Promise<void> {
-  const step = Object.hasOwn(steps, name) ? steps[name] : undefined;
+  const step = own(steps, name);
   if (step) return step(queries);
   const statements = fs
     .readFileSync(path.join(migrationsFolder(), name), 'utf8')

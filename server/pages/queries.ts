@@ -1,4 +1,5 @@
 import { dressed, following, heldAt, siteDress, tableRef, tablesOn, type Page, type Published } from '../../core/page';
+import { own } from '../../core/own';
 import type { Table } from '../../core/table';
 import { documentKinds, type Edition, type Follower, type KindName, type Pending } from '../../core/documents';
 import { changesOf } from '../changes/changes';
@@ -207,8 +208,8 @@ export class PageStore extends DocumentStore<Page> {
     const tables = new Map<string, string>();
     for (const block of placed) {
       const { id, held } = block.shows;
-      const own = Object.hasOwn(row.tables, id) ? JSON.stringify(row.tables[id]) : undefined;
-      const found = editions.get(id, held) ?? own;
+      const carried = own(row.tables, id);
+      const found = editions.get(id, held) ?? (carried && JSON.stringify(carried));
       if (found !== undefined) tables.set(tableRef(block), found);
     }
     return { page: row.document, tables, publishedAt: new Date(row.published_at).toISOString() };

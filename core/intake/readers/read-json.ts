@@ -1,3 +1,4 @@
+import { own } from '../../own';
 import { bad, good, type Outcome } from '../../outcome';
 import type { Raw } from '../raw';
 
@@ -77,9 +78,9 @@ function rowsOf(value: unknown): Outcome<Raw> {
     return good({ rows: (items as readonly (readonly unknown[])[]).map((cells) => cells.map(textOf)), merges: [], notes: [] });
   if (items.every(isObject)) {
     const keys = [...new Set(items.flatMap((item) => Object.keys(item)))];
-    const lacking = items.filter((item) => keys.some((key) => !(key in item))).length;
+    const lacking = items.filter((item) => keys.some((key) => !Object.hasOwn(item, key))).length;
     return good({
-      rows: [keys, ...items.map((item) => keys.map((key) => textOf(item[key])))],
+      rows: [keys, ...items.map((item) => keys.map((key) => textOf(own(item, key))))],
       merges: [],
       headerRows: 1,
       notes:

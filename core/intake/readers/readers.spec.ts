@@ -169,6 +169,14 @@ describe('Workbooks', () => {
 });
 
 describe('JSON', () => {
+  it('may have names that every object has by birth', () => {
+    const text = '[{"constructor":"Ada","toString":1},{"__proto__":"moth"}]';
+    expect(brought('a.json', text).raw.rows).toEqual([
+      ['constructor', 'toString', '__proto__'],
+      ['Ada', '1', ''],
+      ['', '', 'moth'],
+    ]);
+  });
   for (const [what, text, rows] of [
     [
       'an array of objects, with all their names',

@@ -1,6 +1,7 @@
 import { array, boolean, lazy, mixed, number, object, string, type AnySchema } from 'yup';
 import { parseColour } from '../../colour';
 import type { Outcome } from '../../outcome';
+import { own } from '../../own';
 import { cellProblem, isPictureAddress, textOf, type Cell } from '../../table';
 import { readRoom, readSpace, readWidth, type PlacementAlign, type PlacementWidth } from '../placement';
 import type { Visitor } from '../visitor';
@@ -218,7 +219,7 @@ const blocksOf = (kinds: Kinds, most: number): AnySchema =>
     .of(
       lazy((block: unknown) => {
         const kind = (block as { kind?: unknown } | null | undefined)?.kind;
-        const known = typeof kind === 'string' && Object.hasOwn(kinds, kind) ? kinds[kind] : undefined;
+        const known = typeof kind === 'string' ? own(kinds, kind) : undefined;
         return known ?? object({ kind: string().strict().required('A block says its kind.').oneOf(Object.keys(kinds), unknownKind(kind, kinds)) });
       }) as never,
     )

@@ -1,5 +1,6 @@
 import { mixed, object, type ObjectSchema } from 'yup';
 import { bad, type Outcome } from '../../outcome';
+import { own } from '../../own';
 import { checkShape } from '../../problems-of';
 import type { Row } from '../cell';
 import { PLAIN_COLUMN, plainColumns } from '../columns/column';
@@ -55,7 +56,7 @@ const lacks: Readonly<Record<string, object>> = {
 export function upgradeTable(json: unknown): unknown {
   const old = json as { readonly format?: unknown; readonly rows?: unknown; readonly columns?: unknown } | null;
   const format = typeof old === 'object' ? old?.format : undefined;
-  const lacking = typeof format === 'string' && Object.hasOwn(lacks, format) ? lacks[format] : undefined;
+  const lacking = typeof format === 'string' ? own(lacks, format) : undefined;
   if (!old || !lacking) return json;
   const first: unknown = Array.isArray(old.rows) ? old.rows[0] : undefined;
   const known: unknown = old.columns ?? plainColumns(Array.isArray(first) ? Math.min(first.length, LIMITS.columns + 1) : 0);

@@ -29,6 +29,14 @@ describe('Every kind of value', () => {
       expect(properties.some((property) => property.kind === kind)).toBeTrue();
       if (kindOfValue(kind).editor === 'words') expect(offersFor(kind).length).toBeGreaterThan(1);
     });
+    it(`${kind}: takes no name that every object has by birth`, () => {
+      for (const text of ['constructor', 'tostring', 'toString', '__proto__', 'valueof', 'hasOwnProperty']) {
+        const read = readValue(kind, text, vocabulary);
+        // A font may be called anything; what comes of it is text all the same.
+        if (kind === 'family') expect(!read.ok || typeof read.value.css === 'string').toBeTrue();
+        else expect(read.ok).withContext(text).toBeFalse();
+      }
+    });
     it(`${kind}: hangs on a theme only as far as it says so`, () => {
       const { refers = [] } = kindOfValue(kind);
       const bare = { swatches: new Map(), scale: { base: 15, ratio: 1, steps: [] } };

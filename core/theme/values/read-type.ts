@@ -1,5 +1,6 @@
 import { closest } from 'fastest-levenshtein';
 import { good } from '../../outcome';
+import { own } from '../../own';
 import { fontStack, fonts } from '../fonts/fonts';
 import { readStep, stepSize } from '../type-scale';
 import { lengthReader, list, problem, type Reader } from './reading';
@@ -35,7 +36,7 @@ const weights: Readonly<Record<string, number>> = {
 };
 
 export const readWeight: Reader = (text) => {
-  const amount = weights[text] ?? Number(text);
+  const amount = own(weights, text) ?? Number(text);
   if (Number.isInteger(amount) && amount >= 1 && amount <= 1000) return good({ kind: 'number', css: String(amount), amount });
   return problem('value-weight', `“${text}” is not a weight.`, `Use a number from 1 to 1000, or ${list(Object.keys(weights))}.`);
 };

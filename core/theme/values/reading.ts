@@ -1,6 +1,7 @@
 import { closest } from 'fastest-levenshtein';
 import { fade, parseColour, toBytes, toHex, type Rgba } from '../../colour';
 import { bad, good, type Outcome, type Problem } from '../../outcome';
+import { own } from '../../own';
 import type { TypeScale } from '../type-scale';
 
 /** What values may refer to. */
@@ -51,7 +52,7 @@ export const orPage =
 export function oneOf(words: Readonly<Record<string, string>>): Reader {
   const names = Object.keys(words);
   return (text) => {
-    const css = words[text];
+    const css = own(words, text);
     if (css !== undefined) return good({ kind: 'word', css });
     return problem('value-word', `“${text}” is none of the choices here.`, `Did you mean ${closest(text, names)}? Choices: ${list(names)}.`);
   };
@@ -66,7 +67,7 @@ export interface Range {
 
 export function lengthReader({ least, most, percent }: Range, words: Readonly<Record<string, string>> = {}): Reader {
   return (text) => {
-    const word = words[text];
+    const word = own(words, text);
     if (word !== undefined) return good({ kind: 'word', css: word });
     const match = /^([+-]?(?:\d+\.?\d*|\.\d+))\s*([a-z%]*)$/.exec(text);
     const choices = Object.keys(words);
