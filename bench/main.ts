@@ -1,5 +1,6 @@
 import { benchBrowser } from './browser';
 import { benchCompile } from './compile';
+import { benchDurable } from './durable';
 import { benchPages } from './pages';
 import { benchFormulas, benchRows } from './rows';
 import { benchStart } from './start';
@@ -11,6 +12,7 @@ const parts: Readonly<Record<string, () => void | Promise<void>>> = {
   rows: benchRows,
   formulas: benchFormulas,
   start: benchStart,
+  durable: benchDurable,
   browser: benchBrowser,
   tables: benchTables,
   visitor: benchVisitor,

@@ -25,6 +25,7 @@ const proofs = {
   widths: ['150 random themes stack random tables, and rules bring the labels that the markup would.', inChromium('arrangements')],
   house: ['120 random house stylesheets leave placed tables as their themes have them.', inChromium('house-agrees')],
   visitor: ['500 random tables in a visitor’s hands are what core predicts.', inChromium('visitor-agrees')],
+  power: ['Nothing that was acknowledged is lost at 200 moments at which the power goes.', jasmine('prove/power/power.spec.ts')],
   works: ['10,000 random works on tables lose nothing, and undo gives back the identical table.', jasmine('core/table/edit/edits.spec.ts')],
 };
 

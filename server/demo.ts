@@ -2,25 +2,31 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { documentKinds, type Documents, type KindName } from '../core/documents';
 import { starterBases } from '../core/theme';
-import type { Stores } from './app';
-import type { Database } from './database/database';
+import { createStores } from './app';
+import { asOne, type Database } from './database/database';
 import { projectRoot } from './project-root';
 
-/** Loads the sample world (demo/, open files) into a database that holds nothing yet, and publishes its pages. */
-export async function loadDemo(database: Database, { themes, tables, pages }: Stores): Promise<boolean> {
+/**
+ * Loads the sample world (demo/, open files) into a database that holds nothing yet, and publishes its pages: all of it or, if
+ * the start is cut off, none.
+ */
+export async function loadDemo(database: Database): Promise<boolean> {
   const [{ count } = { count: 0 }] = await database.query<{ count: number }>(
     'select (select count(*) from themes)::int + (select count(*) from tables)::int + (select count(*) from pages)::int as count',
   );
   if (count > 0) return false;
-  for (const [id, theme] of read('themes')) {
-    await themes.create(theme, id);
-    await themes.publish(id);
-  }
-  for (const [id, table] of read('tables')) await tables.create(table, id);
-  for (const [id, page] of read('pages')) {
-    await pages.create(page, id);
-    await pages.publish(id);
-  }
+  await database.transaction(async (queries) => {
+    const { themes, tables, pages } = createStores(asOne(queries));
+    for (const [id, theme] of read('themes')) {
+      await themes.create(theme, id);
+      await themes.publish(id);
+    }
+    for (const [id, table] of read('tables')) await tables.create(table, id);
+    for (const [id, page] of read('pages')) {
+      await pages.create(page, id);
+      await pages.publish(id);
+    }
+  });
   return true;
 }
 

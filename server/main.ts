@@ -23,7 +23,7 @@ async function start(options: Options): Promise<void> {
     if (error instanceof FolderError) return stop(error.message);
     return stop(`The data folder ${options.data} cannot be opened: ${error instanceof Error ? error.message : String(error)}`);
   });
-  if (!options.empty && (await loadDemo(database, createStores(database)))) say('The demo data was loaded.');
+  if (!options.empty && (await loadDemo(database))) say('The demo data was loaded.');
   await createStores(database).tables.dropStray();
   let neighbour: Server | undefined;
   const app = createApp({

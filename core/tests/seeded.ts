@@ -13,13 +13,13 @@ export interface Seeded {
   readonly together?: number;
 }
 
-interface Asked {
+export interface Asked {
   readonly isProof: boolean;
   readonly seed: number;
 }
 
 /** What this run is asked for: by the environment in Node, by Karma's settings in a browser. */
-function askedFor(): Asked {
+export function askedFor(): Asked {
   const { process: node, __karma__: karma } = globalThis as {
     readonly process?: { readonly env?: Readonly<Record<string, string | undefined>> };
     readonly __karma__?: { readonly config?: { readonly zest?: Partial<Asked> } };

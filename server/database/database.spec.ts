@@ -192,8 +192,8 @@ describe('The demo data', () => {
 
   it('is loaded into an empty database once, and is the sample world', async () => {
     const stores = createStores(database);
-    expect(await loadDemo(database, stores)).toBeTrue();
-    expect(await loadDemo(database, stores)).toBeFalse();
+    expect(await loadDemo(database)).toBeTrue();
+    expect(await loadDemo(database)).toBeFalse();
     const [themes, tables, pages] = await Promise.all([stores.themes.list(), stores.tables.list(), stores.pages.list()]);
     expect([themes.length >= 6, tables.length >= 6, pages.length >= 2]).toEqual([true, true, true]);
     expect(tables.some(({ document }) => document.headerRows === 2 && document.merges.length > 0)).toBeTrue();

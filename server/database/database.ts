@@ -9,3 +9,10 @@ export interface Database extends Queries {
   transaction<Result>(work: (queries: Queries) => Promise<Result>): Promise<Result>;
   close(): Promise<void>;
 }
+
+/** A transaction as a database: for work that is made of transactions and is to be done as a whole or not at all. */
+export const asOne = (queries: Queries): Database => ({
+  query: (sql, values) => queries.query(sql, values),
+  transaction: (work) => work(queries),
+  close: async () => Promise.resolve(),
+});

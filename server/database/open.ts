@@ -1,8 +1,8 @@
-import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { PGlite, type Transaction } from '@electric-sql/pglite';
 import type { Database, Queries } from './database';
-import { lockFolder } from './lock';
+import { DamageError, openDurable } from './durable';
+import { FolderError, lockFolder } from './lock';
 import { migrate } from './migrate';
 
 /** Opens the database in a data folder, which this process then owns, and brings its schema up to date. */
@@ -10,8 +10,7 @@ export async function openFolder(folder: string): Promise<Database> {
   const unlock = lockFolder(folder);
   try {
     const inside = path.join(folder, 'database');
-    mkdirSync(inside, { recursive: true });
-    const database = wrap(await PGlite.create(inside));
+    const database = wrap(await openDurable(inside));
     await migrate(database);
     return {
       ...database,
@@ -22,7 +21,10 @@ export async function openFolder(folder: string): Promise<Database> {
     };
   } catch (error) {
     unlock();
-    throw error;
+    if (!(error instanceof DamageError)) throw error;
+    throw new FolderError(
+      `The data in ${folder} is damaged and cannot be opened (${error.message}). Nothing in it was changed: put back a copy of the folder, or start with another by --data.`,
+    );
   }
 }
 
