@@ -26,6 +26,7 @@ const proofs = {
   house: ['120 random house stylesheets leave placed tables as their themes have them.', inChromium('house-agrees')],
   visitor: ['500 random tables in a visitor’s hands are what core predicts.', inChromium('visitor-agrees')],
   power: ['Nothing that was acknowledged is lost at 200 moments at which the power goes.', jasmine('prove/power/power.spec.ts')],
+  fuzz: ['20,000 requests that nobody meant, to every route of docs/api.md, are answered in words.', jasmine('prove/fuzz.spec.ts')],
   works: ['10,000 random works on tables lose nothing, and undo gives back the identical table.', jasmine('core/table/edit/edits.spec.ts')],
 };
 

@@ -1,10 +1,12 @@
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
 import { Views, starterBases } from '../core/theme';
+import { BODY_MOST, jsonBodies, soundAddress } from './asked';
 import { changesOf } from './changes/changes';
 import { changeRoutes } from './changes/routes';
 import { CompilePool } from './compiling/pool';
 import type { Database } from './database/database';
+import { keepReserve } from './database/room';
 import { HouseStore } from './house/queries';
 import { houseRoutes } from './house/routes';
 import { MediaStore } from './media/queries';
@@ -29,6 +31,8 @@ export interface AppDependencies {
   readonly web?: string;
   /** Where the neighbouring site answers; undefined where there is none. */
   readonly neighbour?: () => string | undefined;
+  /** Bytes that are free where the database lies; without it, nothing is refused for want of room. */
+  readonly room?: () => number;
   /** Is told of errors that are no refusals. */
   readonly log: (message: string) => void;
 }
@@ -49,16 +53,14 @@ export function createStores(database: Database): Stores {
 
 const SITE_NAME = 'The practice site';
 
-/** Most that a request may send. */
-const BODY_MOST = '16mb';
-
 /** The whole server as a value: nothing listens and nothing is read until it is asked. */
-export function createApp({ database, web, neighbour, log }: AppDependencies): Express {
+export function createApp({ database, web, neighbour, room, log }: AppDependencies): Express {
   const { themes, tables, pages, media, house } = createStores(database);
   const views = new Views(starterBases);
   const app = express();
   app.disable('x-powered-by');
-  app.use(checkHost, checkOrigin, secureHeaders, compression());
+  app.use(checkHost, checkOrigin, secureHeaders, compression(), soundAddress);
+  if (room) app.use('/api', keepReserve(room));
   app.use('/api/media', mediaRoutes(media));
   app.use('/api', (request, _response, next) => {
     const hasBody =
@@ -66,7 +68,7 @@ export function createApp({ database, web, neighbour, log }: AppDependencies): E
     if (hasBody && !request.is('application/json')) throw new Refusal('wrong-type', 'Send the document as application/json.');
     next();
   });
-  app.use('/api', express.json({ limit: BODY_MOST }));
+  app.use('/api', ...jsonBodies);
   app.use('/api/themes', themeRoutes(themes, media, pages, views));
   app.use('/api/tables', tableRoutes(tables, themes, pages, views));
   app.use('/api/pages', pageRoutes(pages, views.bases));

@@ -5,12 +5,16 @@ import { createApp, createStores } from './app';
 import type { Database } from './database/database';
 import { FolderError } from './database/lock';
 import { openFolder } from './database/open';
+import { roomAt } from './database/room';
 import { loadDemo } from './demo';
 import { createNeighbour } from './neighbour/neighbour';
 import { OptionError, readOptions, type Options } from './options';
 import { projectRoot } from './project-root';
 
 const say = (text: string): void => void process.stdout.write(`${text}\n`);
+
+/** So long may a request take to be sent, in ms. */
+const BODY_WITHIN = 120_000;
 
 /** One sentence, then exit code 1. */
 function stop(sentence: string): never {
@@ -30,6 +34,7 @@ async function start(options: Options): Promise<void> {
     database,
     web: path.join(projectRoot(), 'dist', 'web'),
     neighbour: () => (neighbour?.listening ? addressOf(neighbour) : undefined),
+    room: () => roomAt(options.data),
     log: (message) => void process.stderr.write(`${message}\n`),
   });
   const server: Server = app.listen(options.port, '127.0.0.1', (error?: Error) => {
@@ -46,6 +51,8 @@ async function start(options: Options): Promise<void> {
       ready();
     });
   });
+  // What a request sends comes within two minutes, its headers within one (Node's own limit).
+  server.requestTimeout = BODY_WITHIN;
   const servers = (): readonly Server[] => (neighbour ? [server, neighbour] : [server]);
   for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => void shutDown(servers(), database));
 }

@@ -3,9 +3,9 @@ import type { RequestHandler, Response } from 'express';
 import helmet from 'helmet';
 import { Refusal } from './problems';
 
-const LOCAL = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
+const LOCAL = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/i;
 
-/** Only local names reach the server, so that a foreign name pointed at this machine does not (DNS rebinding). */
+/** Only local names, on whichever port and in whichever case (RFC 3986, section 3.2.2), reach the server, so that a foreign name pointed at this machine does not (DNS rebinding). */
 export const checkHost: RequestHandler = (request, _response, next) => {
   if (!LOCAL.test(request.headers.host ?? '')) throw new Refusal('foreign-host', 'Open it as localhost or 127.0.0.1.');
   next();
@@ -15,7 +15,7 @@ export const checkHost: RequestHandler = (request, _response, next) => {
 export const checkOrigin: RequestHandler = (request, _response, next) => {
   const { origin, host } = request.headers;
   const safe = ['GET', 'HEAD', 'OPTIONS'].includes(request.method);
-  if (!safe && origin !== undefined && origin !== `http://${host ?? ''}`)
+  if (!safe && origin !== undefined && origin.toLowerCase() !== `http://${host ?? ''}`.toLowerCase())
     throw new Refusal('foreign-origin', `The request came from ${origin.slice(0, 100)}.`);
   next();
 };

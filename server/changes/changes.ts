@@ -12,6 +12,10 @@ export interface Change {
 export class Changes {
   private readonly listeners = new Set<(change: Change) => void>();
 
+  /** How many listen. */
+  get count(): number {
+    return this.listeners.size;
+  }
   say(change: Change): void {
     for (const listen of this.listeners) listen(change);
   }

@@ -3,6 +3,8 @@ import type { Changes } from './changes';
 
 /** So often something is sent though nothing happens, in ms: a connection that is gone is noticed, and proxies keep it open. */
 const BEAT = 25_000;
+/** So many bytes wait for a reader at most; one change has about 80. */
+const QUEUE_MOST = 64_000;
 
 /** What changes, as server-sent events (HTML Standard, section 9.2): each `data` is one change as JSON. */
 export function changeRoutes(changes: Changes): Router {
@@ -11,9 +13,14 @@ export function changeRoutes(changes: Changes): Router {
     response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform', 'X-Accel-Buffering': 'no' });
     response.flushHeaders();
     response.write(': here\n\n');
-    const stop = changes.listen((change) => void response.write(`data: ${JSON.stringify(change)}\n\n`));
-    const beat = setInterval(() => void response.write(': still here\n\n'), BEAT);
-    request.on('close', () => {
+    const send = (text: string): void => {
+      // Who does not read is let go, and asks again when it does: a window then looks at everything anew.
+      if (response.writableLength > QUEUE_MOST) response.destroy();
+      else response.write(text);
+    };
+    const stop = changes.listen((change) => send(`data: ${JSON.stringify(change)}\n\n`));
+    const beat = setInterval(() => send(': still here\n\n'), BEAT);
+    response.on('close', () => {
       stop();
       clearInterval(beat);
     });

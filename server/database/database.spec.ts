@@ -116,36 +116,6 @@ describe('Migrations', () => {
     expect((await createStores(database).pages.get('p')).document as unknown).toEqual(now);
     expect(readPage(page)).toEqual({ ok: true, value: now as never });
   });
-  it('name what placements are made of, wherever they stand, held or not', async () => {
-    await migrate(database, 15);
-    const rest = { kind: 'table', width: 'fill', align: 'start', room: '0', visitor: null };
-    const [held, reached] = [
-      { ...rest, id: 'a', table: 't', heldTable: 2, theme: 'h', held: 3 },
-      { ...rest, id: 'b', table: 't', theme: '' },
-    ];
-    const columns = { id: 'c', kind: 'columns', columns: [{ share: 1, blocks: [held] }] };
-    const page = {
-      ...{ format: 'zest-page/5', name: 'p', slug: 'p' },
-      blocks: [{ id: 's', kind: 'section', fill: '', ink: '', blocks: [columns, reached] }],
-    };
-    await database.query('insert into pages (id, document) values ($1, $2)', ['p', JSON.stringify(page)]);
-    await database.query("insert into page_editions (page_id, number, document, tables) values ('p', 1, $1, '{}')", [JSON.stringify(page)]);
-    await migrate(database);
-    const now = {
-      ...{ ...rest, id: 'a' },
-      shows: { kind: 'tables', id: 't', held: 2 },
-      dress: { kind: 'themes', id: 'h', held: 3 },
-    };
-    const follows = { ...rest, id: 'b', shows: { kind: 'tables', id: 't' }, dress: null };
-    const wanted = {
-      ...{ ...page, format: 'zest-page/6' },
-      blocks: [{ ...page.blocks[0], blocks: [{ ...columns, columns: [{ share: 1, blocks: [now] }] }, follows] }],
-    };
-    const [kept] = await database.query<{ document: unknown }>('select document from page_editions');
-    expect(kept?.document).toEqual(wanted);
-    expect((await createStores(database).pages.get('p')).document as unknown).toEqual(wanted);
-    expect(readPage(page)).toEqual({ ok: true, value: wanted as never });
-  });
   it('stop at a folder that a newer version wrote', async () => {
     await migrate(database);
     await database.query("insert into migrations (name) values ('999-later.sql')");

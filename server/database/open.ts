@@ -4,11 +4,17 @@ import type { Database, Queries } from './database';
 import { DamageError, openDurable } from './durable';
 import { FolderError, lockFolder } from './lock';
 import { migrate } from './migrate';
+import { roomAt } from './room';
+
+/** Bytes without which a start does not begin: the database writes a little when it is opened. */
+const START_ROOM = 4_000_000;
 
 /** Opens the database in a data folder, which this process then owns, and brings its schema up to date. */
 export async function openFolder(folder: string): Promise<Database> {
   const unlock = lockFolder(folder);
   try {
+    if (roomAt(folder) < START_ROOM)
+      throw new FolderError(`The disk with the data folder ${folder} is full. Make room and start again; nothing that was kept is lost.`);
     const inside = path.join(folder, 'database');
     const database = wrap(await openDurable(inside));
     await migrate(database);

@@ -1,7 +1,7 @@
 import { dressed, following, heldAt, siteDress, tableRef, tablesOn, type Page, type Published } from '../../core/page';
 import { own } from '../../core/own';
 import type { Table } from '../../core/table';
-import { documentKinds, type Edition, type Follower, type KindName, type Pending } from '../../core/documents';
+import { documentKinds, type Edition, type Follower, type Kept, type KindName, type Pending } from '../../core/documents';
 import { changesOf } from '../changes/changes';
 import { Refusal } from '../problems';
 import type { Database, Queries } from '../database/database';
@@ -32,6 +32,28 @@ export class PageStore extends DocumentStore<Page> {
       [slug, id ?? ''],
     );
     if (other) throw new Refusal('address-taken', `“${other.name}” has the address ${slug} already. Choose another.`);
+  }
+
+  override create(page: Page, id?: string): Promise<Kept<Page>> {
+    return this.atFreeAddress(page.slug, super.create(page, id));
+  }
+  override save(id: string, revision: number, page: Page): Promise<Kept<Page>> {
+    return this.atFreeAddress(page.slug, super.save(id, revision, page));
+  }
+  /** Brings a deleted page back. Refuses `address-taken` where another page has its address by now. */
+  override async restore(id: string): Promise<Kept<Page>> {
+    const [lying] = await this.database.query<{ slug: string }>(`select document ->> 'slug' as slug from pages where id = $1`, [id]);
+    return this.atFreeAddress(lying?.slug ?? '', super.restore(id));
+  }
+
+  /** The database has the last word on addresses (017-addresses): two that ask at once are not told apart by asking before. */
+  private async atFreeAddress<T>(slug: string, work: Promise<T>): Promise<T> {
+    try {
+      return await work;
+    } catch (error) {
+      if ((error as { constraint?: unknown }).constraint !== 'pages_address') throw error;
+      throw new Refusal('address-taken', `Another page has the address ${slug}. Give one of the two another address first.`);
+    }
   }
 
   /** Numbers and addresses of the pages that are live, by page id. */

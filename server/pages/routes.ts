@@ -1,6 +1,7 @@
 import { Router } from 'express';
 import { readAlong } from '../../core/page';
 import type { Bases } from '../../core/theme';
+import { numberIn } from '../asked';
 import { documentRoutes, idOf } from '../documents/routes';
 import { Refusal, invalid } from '../problems';
 import type { PageStore } from './queries';
@@ -26,8 +27,8 @@ export function pageRoutes(store: PageStore, bases: Bases): Router {
   });
   /** One edition's document. */
   router.get('/:id/editions/:number', async (request, response) => {
-    const number = Number(request.params['number']);
-    const found = Number.isInteger(number) ? await store.edition(idOf(request), number) : undefined;
+    const number = numberIn(request.params['number']);
+    const found = number === undefined ? undefined : await store.edition(idOf(request), number);
     if (!found) throw new Refusal('not-found', 'There is no edition of this number.');
     response.json(found);
   });

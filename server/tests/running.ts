@@ -12,10 +12,10 @@ export interface Running {
   readonly close: () => Promise<void>;
 }
 
-export async function runServer(web?: string): Promise<Running> {
+export async function runServer(web?: string, room?: () => number): Promise<Running> {
   const database = await openMemory();
   const logged: string[] = [];
-  const app = createApp({ database, web, log: (message) => void logged.push(message) });
+  const app = createApp({ database, web, room, log: (message) => void logged.push(message) });
   const server = await new Promise<Server>((resolve) => {
     const listening: Server = app.listen(0, '127.0.0.1', () => resolve(listening));
   });

@@ -3,6 +3,7 @@ import fs from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
 import { themeFiles, type ThemeFiles } from '../../core/hand-off';
 import type { Views } from '../../core/theme';
+import { numberIn } from '../asked';
 import { documentRoutes, holdIn, idOf } from '../documents/routes';
 import { fontPath } from '../media/routes';
 import type { MediaStore } from '../media/queries';
@@ -39,8 +40,8 @@ export function themeRoutes(store: ThemeStore, media: MediaStore, pages: PageSto
   });
   /** One edition, whole. */
   router.get('/:id/editions/:number', async (request, response) => {
-    const number = Number(request.params['number']);
-    const found = Number.isInteger(number) ? await store.edition(idOf(request), number) : undefined;
+    const number = numberIn(request.params['number']);
+    const found = number === undefined ? undefined : await store.edition(idOf(request), number);
     if (!found) throw new Refusal('not-found', 'There is no edition of this number.');
     response.json(found);
   });

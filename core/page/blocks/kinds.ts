@@ -139,7 +139,13 @@ const refTo = (kind: string, say: string) =>
   object({
     kind: string().strict().required(say).oneOf([kind], say),
     id: string().strict().defined('What is named has an id.').max(100),
-    held: number().strict().integer('An edition’s number is a whole one.').min(1, 'Editions are counted from 1.').optional().default(undefined),
+    held: number()
+      .strict()
+      .integer('An edition’s number is a whole one.')
+      .min(1, 'Editions are counted from 1.')
+      .max(999_999_999, 'There are not so many editions.')
+      .optional()
+      .default(undefined),
   }).noUnknown();
 /** What nothing else stands in. */
 const leaves: { readonly [K in Exclude<Block['kind'], 'columns' | 'section'>]: AnySchema } = {

@@ -46,4 +46,13 @@ const richSchema = object({
   marks: array().required().min(1).max(LIMITS.marks).of(markSchema.required()),
 })
   .noUnknown()
-  .test('inside', ({ text, marks }) => marks.every(({ from, to }) => from < to && to <= text.length));
+  .test('inside', (cell) => marksLieWithin(cell));
+
+/** Asked of whatever came, whole or not: what a cell lacks is told by the test of that. */
+function marksLieWithin({ text, marks }: { readonly text?: unknown; readonly marks?: unknown }): boolean {
+  if (typeof text !== 'string' || !Array.isArray(marks)) return false;
+  return marks.every((mark: { readonly from?: unknown; readonly to?: unknown } | null) => {
+    const [from, to] = [mark?.from, mark?.to];
+    return typeof from === 'number' && typeof to === 'number' && from < to && to <= text.length;
+  });
+}

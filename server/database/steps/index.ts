@@ -14,4 +14,23 @@ export const steps: Readonly<Record<string, (queries: Queries) => Promise<void>>
     await upgradeLying(queries, { table: 'pages', column: 'document', key: ['id'] }, documentKinds.pages);
     await upgradeLying(queries, { table: 'page_editions', column: 'document', key: ['page_id', 'number'] }, documentKinds.pages);
   },
+  /** No two pages that are there have one address: of those that had, the first keeps it, and the others have a number behind it. */
+  '017-addresses': async (queries) => {
+    const pages = await queries.query<{ id: string; slug: string }>(
+      `select id, document ->> 'slug' as slug from pages where deleted_at is null order by created_at, id`,
+    );
+    const taken = new Set(pages.map(({ slug }) => slug));
+    const kept = new Set<string>();
+    for (const { id, slug } of pages) {
+      let free = slug;
+      for (let n = 2; kept.has(free) || (free !== slug && taken.has(free)); n++) free = `${slug}-${n}`;
+      kept.add(free);
+      if (free !== slug)
+        await queries.query(`update pages set document = jsonb_set(document, '{slug}', to_jsonb($2::text)), revision = revision + 1 where id = $1`, [
+          id,
+          free,
+        ]);
+    }
+    await queries.query(`create unique index pages_address on pages ((document ->> 'slug')) where deleted_at is null`);
+  },
 };

@@ -1,0 +1,63 @@
+import { PGlite } from '@electric-sql/pglite';
+import { emptyPage, readPage } from '../../../core/page';
+import { createStores } from '../../app';
+import type { Database } from '../database';
+import { migrate } from '../migrate';
+import { wrap } from '../open';
+
+describe('Migrations in code', () => {
+  let database: Database;
+  beforeEach(async () => {
+    database = wrap(await PGlite.create());
+  }, 60_000);
+  afterEach(() => database.close());
+
+  it('name what placements are made of, wherever they stand, held or not', async () => {
+    await migrate(database, 15);
+    const rest = { kind: 'table', width: 'fill', align: 'start', room: '0', visitor: null };
+    const [held, reached] = [
+      { ...rest, id: 'a', table: 't', heldTable: 2, theme: 'h', held: 3 },
+      { ...rest, id: 'b', table: 't', theme: '' },
+    ];
+    const columns = { id: 'c', kind: 'columns', columns: [{ share: 1, blocks: [held] }] };
+    const page = {
+      ...{ format: 'zest-page/5', name: 'p', slug: 'p' },
+      blocks: [{ id: 's', kind: 'section', fill: '', ink: '', blocks: [columns, reached] }],
+    };
+    await database.query('insert into pages (id, document) values ($1, $2)', ['p', JSON.stringify(page)]);
+    await database.query("insert into page_editions (page_id, number, document, tables) values ('p', 1, $1, '{}')", [JSON.stringify(page)]);
+    await migrate(database);
+    const now = {
+      ...{ ...rest, id: 'a' },
+      shows: { kind: 'tables', id: 't', held: 2 },
+      dress: { kind: 'themes', id: 'h', held: 3 },
+    };
+    const follows = { ...rest, id: 'b', shows: { kind: 'tables', id: 't' }, dress: null };
+    const wanted = {
+      ...{ ...page, format: 'zest-page/6' },
+      blocks: [{ ...page.blocks[0], blocks: [{ ...columns, columns: [{ share: 1, blocks: [now] }] }, follows] }],
+    };
+    const [kept] = await database.query<{ document: unknown }>('select document from page_editions');
+    expect(kept?.document).toEqual(wanted);
+    expect((await createStores(database).pages.get('p')).document as unknown).toEqual(wanted);
+    expect(readPage(page)).toEqual({ ok: true, value: wanted as never });
+  });
+  it('leave one page at an address, and give the others one that is free', async () => {
+    await migrate(database, 16);
+    for (const [id, slug, isGone] of [
+      ['a', 'boats', false],
+      ['b', 'boats', false],
+      ['c', 'boats-2', false],
+      ['d', 'boats', true],
+      ['e', 'boats', false],
+    ] as const)
+      await database.query(`insert into pages (id, document, created_at, deleted_at) values ($1, $2, '2026-01-01', case when $3 then now() end)`, [
+        id,
+        JSON.stringify(emptyPage(`Page ${id}`, slug)),
+        isGone,
+      ]);
+    await migrate(database);
+    const pages = await database.query<{ id: string; slug: string }>(`select id, document ->> 'slug' as slug from pages order by id`);
+    expect(pages.map(({ id, slug }) => `${id} ${slug}`)).toEqual(['a boats', 'b boats-3', 'c boats-2', 'd boats', 'e boats-4']);
+  });
+});
