@@ -130,11 +130,15 @@ export function stretchesOf(cell: Cell): readonly Stretch[] {
 }
 
 /** A text's paragraphs: an empty line parts them, and each keeps its marks. */
-export function paragraphsOf(cell: Cell): readonly Cell[] {
+export const paragraphsOf = (cell: Cell): readonly Cell[] => piecesOf(cell, /\n\s*\n/g);
+/** A text's lines, without those that are empty; each keeps its marks. */
+export const linesOf = (cell: Cell): readonly Cell[] => piecesOf(cell, /\n/g);
+
+function piecesOf(cell: Cell, between: RegExp): readonly Cell[] {
   const text = textOf(cell);
   const found: Cell[] = [];
   let from = 0;
-  for (const { 0: gap, index } of [...text.matchAll(/\n\s*\n/g), { 0: '', index: text.length }]) {
+  for (const { 0: gap, index } of [...text.matchAll(between), { 0: '', index: text.length }]) {
     const piece = text.slice(from, index);
     const start = from + (piece.length - piece.trimStart().length);
     const end = start + piece.trim().length;

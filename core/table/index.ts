@@ -94,7 +94,7 @@ export { deleteLines, duplicateLines, insertLines, moveLines, turn, type Lines }
 export { narrowedTable } from './grid/narrowed';
 export { inOrderOf, sortGroups } from './columns/sort-rows';
 export { blockOf, clearBlock, putBlock, type Block, type Chosen, type Put } from './edit/edit-block';
-export { putCell, setCell, setFooterRows, setHeaderRows, setRowHeaders } from './edit/edit-content';
-export { mergeCells, mergeEqual, splitCells } from './edit/edit-merges';
+export { fillBlock, putCell, setCell, setFooterRows, setHeaderRows, setRowHeaders } from './edit/edit-content';
+export { mergeCells, mergeEqual, splitCells, splitTexts } from './edit/edit-merges';
 export { seenAround, seenRows, type Seen, type SeenCell, type SeenRow } from './grid/window';
 export { mergeTables } from './merging/merge-tables';

@@ -8,6 +8,7 @@ import {
   deleteRows,
   duplicateLines,
   emptyTable,
+  fillBlock,
   gridOf,
   headerRole,
   insertColumn,
@@ -24,6 +25,7 @@ import {
   setRowHeaders,
   slotOf,
   splitCells,
+  splitTexts,
   textOf,
   type Edited,
   type Table,
@@ -74,9 +76,27 @@ describe('Editing a table', () => {
   });
   it('puts new rows into the row’s own part of the table', () => {
     const table = gridTable(4, 2, { headerRows: 1, footerRows: 1 });
-    expect(done(insertRow(table, 0, 'after')).headerRows).toBe(2);
+    expect(done(insertRow(table, 0, 'before')).headerRows).toBe(2);
+    expect(done(insertRow({ ...table, headerRows: 2 }, 0, 'after')).headerRows).toBe(3);
     expect(done(insertRow(table, 1, 'before')).headerRows).toBe(1);
     expect(done(insertRow(table, 3, 'before')).footerRows).toBe(2);
+  });
+  it('takes a row behind the last header row for one of the body', () => {
+    const added = done(insertRow(gridTable(4, 2, { headerRows: 2, footerRows: 1 }), 1, 'after', 2));
+    expect([added.headerRows, added.footerRows, added.rows.length]).toEqual([2, 1, 6]);
+  });
+  it('gives the texts of merged cells back to them, in the order in which one reads', () => {
+    const table = gridTable(3, 3);
+    const whole = done(mergeCells(table, { row: 1, column: 0 }, { row: 2, column: 1 }));
+    expect(done(splitTexts(whole, 2, 1)).rows).toEqual(table.rows);
+    const more = setCell(whole, 1, 0, 'a\nb\nc\nd\ne');
+    expect(done(splitTexts(more, 1, 0)).rows[1]?.[0]).toBe('a\nb\nc\nd\ne');
+    expect(refusal(splitTexts(table, 0, 0))).toBe('split-one');
+  });
+  it('puts one text into every cell of a block, what merged cells cover and what is not meant left alone', () => {
+    const table = done(mergeCells(gridTable(4, 3), { row: 1, column: 0 }, { row: 1, column: 1 }, 'first'));
+    const filled = fillBlock(table, { row: 1, column: 0, toRow: 2, toColumn: 2 }, 'open', ({ row, column }) => row < 2 || column < 2);
+    expect(filled.rows).toEqual([table.rows[0] ?? [], ['open', '', 'open'], ['open', 'open', 'r2c2'], table.rows[3] ?? []]);
   });
   it('grows merged cells that a new row or column goes through', () => {
     expect(done(insertRow(merged(4, 3, [1, 0, 2, 1]), 1, 'after')).merges).toEqual([{ row: 1, column: 0, rows: 3, columns: 2 }]);

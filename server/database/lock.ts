@@ -4,6 +4,9 @@ import path from 'node:path';
 /** The data folder cannot be used; the message is one sentence for the person who started the server. */
 export class FolderError extends Error {}
 
+export const fullDisk = (folder: string): string =>
+  `The disk with the data folder ${folder} is full. Make room and start again; nothing that was kept is lost.`;
+
 interface Holder {
   readonly pid: number;
   /** When the process was born, so that a pid given out again is not taken for it; empty where that cannot be known. */
@@ -51,6 +54,7 @@ export function lockFolder(folder: string): () => void {
     fs.readdirSync(folder);
     fs.writeFileSync(mine, JSON.stringify({ pid: process.pid, born: bornAt(process.pid) } satisfies Holder));
   } catch (error) {
+    if ((error as NodeJS.ErrnoException).code === 'ENOSPC') throw new FolderError(fullDisk(folder));
     throw new FolderError(
       `The data folder ${folder} cannot be used (${(error as NodeJS.ErrnoException).code ?? 'unknown reason'}). Choose another with --data, or mend its permissions.`,
     );

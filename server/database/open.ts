@@ -2,7 +2,7 @@ import path from 'node:path';
 import { PGlite, type Transaction } from '@electric-sql/pglite';
 import type { Database, Queries } from './database';
 import { DamageError, openDurable } from './durable';
-import { FolderError, lockFolder } from './lock';
+import { FolderError, fullDisk, lockFolder } from './lock';
 import { migrate } from './migrate';
 import { roomAt } from './room';
 
@@ -13,8 +13,7 @@ const START_ROOM = 4_000_000;
 export async function openFolder(folder: string): Promise<Database> {
   const unlock = lockFolder(folder);
   try {
-    if (roomAt(folder) < START_ROOM)
-      throw new FolderError(`The disk with the data folder ${folder} is full. Make room and start again; nothing that was kept is lost.`);
+    if (roomAt(folder) < START_ROOM) throw new FolderError(fullDisk(folder));
     const inside = path.join(folder, 'database');
     const database = wrap(await openDurable(inside));
     await migrate(database);

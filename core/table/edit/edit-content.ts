@@ -4,7 +4,8 @@ import { renameIn } from '../computed/formula';
 import { groupsWithin } from '../grid/groups';
 import { LIMITS } from '../reading/limits';
 import { splitAcross } from './edit-merges';
-import { gridOf } from '../grid/grid';
+import { gridOf, type GridCell } from '../grid/grid';
+import type { Chosen } from './edit-block';
 import { heightOf, widthOf, type Table } from '../table';
 
 /** The table with another text in the cell that covers a slot. A text over the limit is cut; marks stay with their letters. */
@@ -15,6 +16,23 @@ export function setCell(table: Table, row: number, column: number, text: string)
   const cells = table.rows[cell.row] ?? [];
   const set = { ...table, rows: table.rows.with(cell.row, cells.with(cell.column, retype(cells[cell.column] ?? '', kept))) };
   return cell.row < table.headerRows ? renamed(table, set) : set;
+}
+
+/** The table with one text in every cell of a block that is `meant`; what a cell covers stays empty. Each row is made anew once. */
+export function fillBlock(table: Table, { row, column, toRow, toColumn }: Chosen, text: string, isMeant: (cell: GridCell) => boolean): Table {
+  const grid = gridOf(table);
+  const kept = text.slice(0, LIMITS.cell);
+  const rows = table.rows.map((cells, r) =>
+    r < row || r > toRow
+      ? cells
+      : cells.map((old, c) => {
+          if (c < column || c > toColumn) return old;
+          const cell = grid.at(r, c);
+          return cell.row === r && cell.column === c && isMeant(cell) ? retype(old, kept) : old;
+        }),
+  );
+  const set = { ...table, rows };
+  return row < table.headerRows ? renamed(table, set) : set;
 }
 
 /** The table with another content, marks and all, in the cell that covers a slot. */

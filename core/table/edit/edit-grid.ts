@@ -11,12 +11,15 @@ export type Edited = Outcome<Table>;
 
 const refuse = (code: string, say: string, remedy: string): Edited => bad({ code, say, remedy });
 
-/** So many new empty rows before or after a row, in the same row group. */
+/**
+ * So many new empty rows before or after a row, in the same row group; but behind the last header row a row is one of the body:
+ * a table is written downwards.
+ */
 export function insertRow(table: Table, row: number, side: 'before' | 'after', count = 1): Edited {
   if (table.rows.length + count > LIMITS.rows)
     return refuse('rows-most', `A table has at most ${LIMITS.rows.toLocaleString('en')} rows.`, 'Delete some first.');
   const at = side === 'before' ? row : row + 1;
-  const section = sectionOf(table, row);
+  const section = side === 'after' && at === table.headerRows ? 'body' : sectionOf(table, row);
   const width = widthOf(table);
   const empty = Array.from({ length: count }, () => Array.from({ length: width }, () => ''));
   return good({

@@ -1,4 +1,4 @@
-import { joinCells, textOf } from '../cell';
+import { joinCells, linesOf, textOf } from '../cell';
 import { bad, good } from '../../outcome';
 import type { Edited } from './edit-grid';
 import { gridOf } from '../grid/grid';
@@ -85,6 +85,25 @@ export function splitCells(table: Table, row: number, column: number): Edited {
   const cell = gridOf(table).at(row, column);
   if (cell.rows * cell.columns === 1) return bad({ code: 'split-one', say: 'This cell is not merged.', remedy: 'Choose merged cells.' });
   return good({ ...table, merges: table.merges.filter((merge) => merge.row !== cell.row || merge.column !== cell.column) });
+}
+
+/**
+ * Splits merged cells and gives texts back that stand in them line by line, as merging put them: one to each cell, in the order in
+ * which one reads. Where there are more lines than cells, the text stays in the first.
+ */
+export function splitTexts(table: Table, row: number, column: number): Edited {
+  const cell = gridOf(table).at(row, column);
+  const split = splitCells(table, row, column);
+  const lines = linesOf(table.rows[cell.row]?.[cell.column] ?? '');
+  if (!split.ok || lines.length < 2 || lines.length > cell.rows * cell.columns) return split;
+  const rows = split.value.rows.map((cells, r) =>
+    r < cell.row || r >= cell.row + cell.rows
+      ? cells
+      : cells.map((old, c) =>
+          c < cell.column || c >= cell.column + cell.columns ? old : (lines[(r - cell.row) * cell.columns + c - cell.column] ?? ''),
+        ),
+  );
+  return good({ ...split.value, rows });
 }
 
 /**

@@ -1,4 +1,4 @@
-import type { Chosen, Table } from '../../../../core/table';
+import { heightOf, widthOf, type Chosen, type Table } from '../../../../core/table';
 
 /** The chosen block of cells; its first slot has the focus. */
 export type Choice = Chosen;
@@ -28,4 +28,12 @@ export function growChoice({ merges }: Table, from: { row: number; column: numbe
     }
   }
   return choice;
+}
+
+/** A whole row or column or, where `more` of them are meant, from those that are chosen to it. */
+export function lineChoice(table: Table, { row, column, toRow, toColumn }: Choice, axis: 'row' | 'column', at: number, more: boolean): Choice {
+  const [bottom, right] = [heightOf(table) - 1, widthOf(table) - 1];
+  const [from, to] = axis === 'row' ? [row, toRow] : [column, toColumn];
+  const [start, end] = more ? [Math.min(from, at), Math.max(to, at)] : [at, at];
+  return axis === 'row' ? { row: start, column: 0, toRow: end, toColumn: right } : { row: 0, column: start, toRow: bottom, toColumn: end };
 }

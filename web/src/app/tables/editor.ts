@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, type OnInit, computed, inject, input, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, ChangeDetectorRef, Component, type OnInit, computed, inject, input, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatIconModule } from '@angular/material/icon';
@@ -36,6 +36,7 @@ import { dataTypes } from '../../../../core/data-types';
 import type { Choice } from './choice';
 import { totalsFromWorker } from './grid/totals';
 import { Grid } from './grid/grid';
+import type { Typed } from './grid/told';
 import type { HistoryData } from './history-dialog';
 import type { TextData } from './text/text-dialog';
 import { Looks } from './looks/looks';
@@ -54,6 +55,7 @@ import { ThemeViews } from '../controls/dressed/theme-views';
 export class TableEditor implements OnInit {
   readonly id = input.required<string>();
   private readonly api = inject(Api);
+  private readonly changes = inject(ChangeDetectorRef);
   private readonly views = inject(ThemeViews);
   private readonly deleting = inject(Deleting);
   private readonly dialog = inject(MatDialog);
@@ -111,7 +113,15 @@ export class TableEditor implements OnInit {
     this.themes.set((await this.deleting.attempt(() => firstValueFrom(this.api.themes()))) ?? []);
   }
 
-  protected type({ row: at, column, text }: { row: number; column: number; text: string }): void {
+  /** Typing goes on in a row that is made for it, at once: the next key is meant for that. */
+  protected grow(column: number): void {
+    if (!this.edits.addRow()) return;
+    this.changes.detectChanges();
+    this.grid()?.choose((this.edits.worked()?.rows.length ?? 1) - 1, column);
+  }
+
+  protected type({ row: at, column, text, block }: Typed): void {
+    if (block) return this.edits.typeInAll(block, text, () => this.type({ row: at, column, text }));
     const row = this.edits.finding.rowOf(at);
     const table = this.table();
     if (table && computedIn(table, column, row) !== undefined) {

@@ -4,10 +4,12 @@ import { sayProblem } from '../../../../core/outcome';
 import {
   blockOf,
   clearBlock,
+  computedIn,
   computedTable,
   deleteLines,
   dropHeading,
   duplicateLines,
+  fillBlock,
   gridOf,
   heightOf,
   insertLines,
@@ -19,11 +21,13 @@ import {
   moveLines,
   putBlock,
   setColumns,
-  splitCells,
+  setHeaderRows,
+  splitTexts,
   turn,
   widthOf,
   type Block,
   type Edited,
+  type GridCell,
   type Lines,
   type Put,
   type Table,
@@ -34,7 +38,7 @@ import { IntakeService } from '../workers/intake';
 import { SortService } from '../workers/sort';
 import type { Choice } from './choice';
 import { Finding } from './grid/finding';
-import type { Pasted } from './grid/grid';
+import type { Pasted } from './grid/told';
 import type { Carried } from './grid/strip';
 
 /** Another way to do what was just done. */
@@ -42,6 +46,10 @@ export interface Instead {
   readonly label: string;
   readonly run: () => void;
 }
+
+/** The edited table with so many more header rows. */
+const headed = (edited: Edited, count: number): Edited =>
+  edited.ok ? { ok: true, value: setHeaderRows(edited.value, edited.value.headerRows + count) } : edited;
 
 /** What can be done to the table that is open: to what is chosen, with what was said of it and how else it could be. */
 @Injectable()
@@ -80,6 +88,30 @@ export class TableEdits {
     this.change('empty the chosen cells', '', (table) => clearBlock(table, chosen));
   }
 
+  /** One text for every cell of a block, but for those that are worked out. It is said, with the way to have it in one alone. */
+  typeInAll(seen: Choice, text: string, inOne: () => void): void {
+    const block = this.finding.inTable(seen);
+    let count = 0;
+    const isMeant =
+      (table: Table) =>
+      (cell: GridCell): boolean => {
+        const isTyped = computedIn(table, cell.column, cell.row) === undefined;
+        count += isTyped ? 1 : 0;
+        return isTyped;
+      };
+    this.change('type in the chosen cells', '', (table) => fillBlock(table, block, text, isMeant(table)));
+    this.said.set({
+      text: `${count.toLocaleString('en')} cells say “${text.slice(0, 40)}” now.`,
+      instead: { label: 'In the first only', run: inOne },
+    });
+  }
+
+  /** One more row at the end; false where it cannot be had, which is said. */
+  addRow = (): boolean => {
+    const last = (this.table()?.rows.length ?? 1) - 1;
+    return this.edit('add a row', (table) => insertLines(table, { axis: 'row', from: last, to: last }, 'after'));
+  };
+
   /** The chosen rows or columns. */
   private lines(axis: Lines['axis']): Lines {
     const { row, column, toRow, toColumn } = this.choice();
@@ -102,6 +134,12 @@ export class TableEdits {
     const by = { before: 0, after: count, back: -1, on: 1, duplicate: count, delete: 0 }[what];
     if (!done) return;
     const { row, column, toRow, toColumn } = this.choice();
+    const headers = this.table()?.headerRows ?? 0;
+    if (axis === 'row' && what === 'after' && lines.to + 1 === headers)
+      this.said.set({
+        text: count === 1 ? 'The new row is one of the body.' : 'The new rows are of the body.',
+        instead: { label: 'A header row', run: () => this.edit('add a header row', (table) => headed(insertLines(table, lines, 'after'), count)) },
+      });
     const [down, across] = axis === 'row' ? [by, 0] : [0, by];
     this.chooseSoon({ row: row + down, column: column + across, toRow: toRow + down, toColumn: toColumn + across });
   }
@@ -170,7 +208,7 @@ export class TableEdits {
   mergeEqual = (): boolean => this.edit('merge equal neighbours', (table) => mergeEqual(table, this.choice()));
   split(): void {
     const { row, column } = this.choice();
-    this.edit('split cells', (table) => splitCells(table, row, column));
+    this.edit('split cells', (table) => splitTexts(table, row, column));
   }
 
   readonly isHeading = computed(() => {

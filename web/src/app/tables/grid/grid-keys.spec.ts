@@ -36,5 +36,23 @@ describe('gridKey', () => {
     expect(press('Ctrl+v')).toBeUndefined();
     expect(press('Meta+x')).toBeUndefined();
     expect(press('Tab')).toBeUndefined();
+    for (const named of ['Dead', 'Process', 'F5', 'Unidentified', 'CapsLock']) expect(press(named)).withContext(named).toBeUndefined();
+  });
+
+  it('takes signs that need a further key, or are more than one unit, whole', () => {
+    expect(press('Alt+£')).toEqual({ does: 'type', text: '£' });
+    expect(press('😀')).toEqual({ does: 'type', text: '😀' });
+    expect(press('ﷺ')).toEqual({ does: 'type', text: 'ﷺ' });
+    expect(press('Alt+f')).toBeUndefined();
+    const withAltGr = {
+      key: '@',
+      altKey: true,
+      ctrlKey: true,
+      metaKey: false,
+      shiftKey: false,
+      getModifierState: (name: string) => name === 'AltGraph',
+    };
+    expect(gridKey(withAltGr)).toEqual({ does: 'type', text: '@' });
+    expect(gridKey({ ...withAltGr, getModifierState: () => false })).toBeUndefined();
   });
 });

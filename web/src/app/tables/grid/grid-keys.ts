@@ -9,7 +9,7 @@ export type GridKey =
   | { readonly does: 'row' | 'column' | 'all' | 'edit' | 'clear' }
   | { readonly does: 'type'; readonly text: string };
 
-type Pressed = Pick<KeyboardEvent, 'key' | 'altKey' | 'ctrlKey' | 'metaKey' | 'shiftKey'>;
+type Pressed = Pick<KeyboardEvent, 'key' | 'altKey' | 'ctrlKey' | 'metaKey' | 'shiftKey'> & Partial<Pick<KeyboardEvent, 'getModifierState'>>;
 
 /** Rows that Page Up and Page Down go over. */
 const PAGE = 20;
@@ -22,8 +22,21 @@ const steps: Readonly<Record<string, readonly [number, number]>> = {
   PageDown: [PAGE, 0],
 };
 
+/**
+ * The text that a key types; undefined where it types none. Some signs need a further key (`£` by Alt, `€` by AltGr, which is Ctrl and
+ * Alt together), and one sign can be several code units; a plain letter with Alt is the browser's.
+ */
+function typedBy(pressed: Pressed): string | undefined {
+  const { key, altKey, ctrlKey, metaKey } = pressed;
+  if (/^[A-Za-z][A-Za-z0-9]+$/.test(key) || key === '') return undefined;
+  if (pressed.getModifierState?.('AltGraph') === true) return key;
+  if (ctrlKey || metaKey || (altKey && /^[\x20-\x7e]$/.test(key))) return undefined;
+  return key;
+}
+
 /** Nothing for keys that the grid leaves to the browser. */
-export function gridKey({ key, altKey, ctrlKey, metaKey, shiftKey }: Pressed): GridKey | undefined {
+export function gridKey(pressed: Pressed): GridKey | undefined {
+  const { key, altKey, ctrlKey, shiftKey } = pressed;
   const [down, across] = steps[key] ?? [0, 0];
   if (altKey && key.startsWith('Arrow')) return { does: 'move', axis: down === 0 ? 'column' : 'row', by: down + across < 0 ? -1 : 1 };
   if (key in steps) return { does: 'step', down, across, grows: shiftKey };
@@ -34,5 +47,6 @@ export function gridKey({ key, altKey, ctrlKey, metaKey, shiftKey }: Pressed): G
   if (key.toLowerCase() === 'a' && ctrlKey) return { does: 'all' };
   if (key === 'Enter' || key === 'F2') return { does: 'edit' };
   if (key === 'Delete' || key === 'Backspace') return { does: 'clear' };
-  return key.length === 1 && !ctrlKey && !metaKey && !altKey ? { does: 'type', text: key } : undefined;
+  const text = typedBy(pressed);
+  return text === undefined ? undefined : { does: 'type', text };
 }

@@ -19,23 +19,18 @@ import {
   type OnDestroy,
 } from '@angular/core';
 import { contract, ownClasses, writeCss } from '../../../../../core/compile';
-import type { Clipboard } from '../../../../../core/intake';
 import { blockOf, gridOf, heightOf, sectionOf, widthOf, type GridCell, type Table } from '../../../../../core/table';
 import { clipboardOf } from '../../../../../core/clipboard';
 import type { ThemeView } from '../../../../../core/theme';
 import { Markup } from '../../controls/dressed/markup';
 import { gridRules, ownLooks } from './grid-rules';
-import { growChoice, type Choice } from '../choice';
+import { growChoice, lineChoice, type Choice } from '../choice';
 import { gridKey } from './grid-keys';
 import { RowsInView } from './rows-in-view';
 import { cellShownAt, showSections, type KnownRows, type ShownRow } from './shown-cells';
 import { Strip, type Carried } from './strip';
-
-/** Cells from a clipboard, and whether room is made for them. */
-export interface Pasted {
-  readonly clipboard: Clipboard;
-  readonly way: 'replace' | 'insert';
-}
+import type { Pasted, Typed } from './told';
+import { TypingRun } from './typing-run';
 
 /**
  * The cells of a table, edited in the theme that they wear: a grid (ARIA Authoring Practices, "Grid") in a
@@ -55,7 +50,9 @@ export class Grid implements AfterViewInit, OnDestroy {
   readonly view = input<ThemeView>();
   /** Another number says that totals have come. */
   readonly totals = input(0);
-  readonly typed = output<{ row: number; column: number; text: string }>();
+  readonly typed = output<Typed>();
+  /** Typing has come to the end of the table: a row is to be made there, and goes on in this column. */
+  readonly grown = output<number>();
   readonly cleared = output<Choice>();
   readonly chosen = output<Choice>();
   readonly pasted = output<Pasted>();
@@ -73,6 +70,9 @@ export class Grid implements AfterViewInit, OnDestroy {
   private readonly scroller = viewChild.required<ElementRef<HTMLElement>>('scroller');
   private readonly inner = viewChild.required<ElementRef<HTMLTableElement>>('inner');
   private insertNext = false;
+  private readonly run = new TypingRun();
+  /** Whether the pointer went down on a cell and is still down. */
+  private isDrawing = false;
   private readonly sheet = new CSSStyleSheet();
   private readonly resizes = new ResizeObserver(() => this.inView.measureSoon());
 
@@ -179,31 +179,37 @@ export class Grid implements AfterViewInit, OnDestroy {
     this.corner.set(this.inside({ row: toRow, column: toColumn }));
   }
   protected chooseLine(axis: 'row' | 'column', { at, more }: { readonly at: number; readonly more: boolean }): void {
-    const [height, width] = [heightOf(this.table()), widthOf(this.table())];
-    const { row, column, toRow, toColumn } = this.choice();
-    const [from, to] = axis === 'row' ? [row, toRow] : [column, toColumn];
-    const [start, end] = more ? [Math.min(from, at), Math.max(to, at)] : [at, at];
-    this.chooseBlock(
-      axis === 'row' ? { row: start, column: 0, toRow: end, toColumn: width - 1 } : { row: 0, column: start, toRow: height - 1, toColumn: end },
-    );
+    this.chooseBlock(lineChoice(this.table(), this.choice(), axis, at, more));
   }
 
   protected press(event: MouseEvent): void {
     const cell = this.cellOf(event);
     if (!cell || cell === this.editedCell()) return;
+    // The browser would select texts, and move the focus to where the block ends.
+    event.preventDefault();
+    this.takeTyped();
+    this.run.end();
     const { row, column } = cell;
-    if (event.shiftKey) this.corner.set({ row, column });
-    else this.choose(row, column);
+    this.isDrawing = true;
+    if (!event.shiftKey) return this.choose(row, column);
+    this.corner.set({ row, column });
+    this.focusCell();
+  }
+  /** The pointer is drawn over cells: the block grows to where it is. */
+  protected draw(event: MouseEvent): void {
+    this.isDrawing &&= event.buttons === 1;
+    const cell = this.isDrawing ? this.cellOf(event) : undefined;
+    if (cell && this.editing() === undefined) this.corner.set({ row: cell.row, column: cell.column });
   }
   protected open(event: MouseEvent): void {
     const cell = this.cellOf(event);
     if (cell && cell !== this.editedCell()) this.edit(cell);
   }
 
-  /** Opens a cell for typing. The field is there and has the focus before the next key comes. */
+  /** Opens a cell for typing; what is typed is for all that is chosen. The field is there and has the focus before the next key comes. */
   protected edit({ row, column, text }: GridCell, typed?: string): void {
     this.focused.set({ row, column });
-    this.corner.set({ row, column });
+    if (typed === undefined) this.corner.set({ row, column });
     this.editing.set(typed ?? text);
     this.changes.detectChanges();
     const field = this.element.shadowRoot?.querySelector('textarea');
@@ -219,11 +225,16 @@ export class Grid implements AfterViewInit, OnDestroy {
     if (this.editing() !== undefined) return;
     // Whether a paste that follows makes room is told by its key alone: the event itself does not say.
     this.insertNext = (event.ctrlKey || event.metaKey) && event.shiftKey && event.key.toLowerCase() === 'v';
+    const { row, column } = cell;
+    if (this.run.isOn && (event.key === 'Tab' || event.key === 'Enter') && !event.ctrlKey && !event.altKey && !event.metaKey) {
+      event.preventDefault();
+      return this.goOn(event, cell);
+    }
     const asked = gridKey(event);
+    if ((asked && asked.does !== 'type') || event.key === 'Escape') this.run.end();
     if (!asked) return;
     event.preventDefault();
     event.stopPropagation();
-    const { row, column } = cell;
     const [bottom, right] = [heightOf(this.table()) - 1, widthOf(this.table()) - 1];
     switch (asked.does) {
       case 'move':
@@ -284,21 +295,36 @@ export class Grid implements AfterViewInit, OnDestroy {
     this.choose(down === 0 ? this.focused().row : row, across === 0 ? this.focused().column : column);
   }
 
-  protected keyInField(event: KeyboardEvent, { row, column }: GridCell): void {
+  protected keyInField(event: KeyboardEvent, cell: GridCell): void {
     event.stopPropagation();
-    if (event.key === 'Escape') this.choose(row, column);
-    else if ((event.key === 'Enter' && !event.shiftKey && !event.altKey) || event.key === 'Tab') {
-      this.take(event, row, column);
-      if (event.key === 'Enter') this.choose(row + 1, column);
-      else this.choose(row, column + (event.shiftKey ? -1 : 1));
+    const { row, column } = cell;
+    if (event.key === 'Escape') {
+      this.run.end();
+      this.choose(row, column);
+    } else if ((event.key === 'Enter' && !event.shiftKey && !event.altKey) || event.key === 'Tab') {
+      this.takeTyped();
+      this.goOn(event, cell);
     } else return;
     event.preventDefault();
   }
 
-  protected take(event: Event, row: number, column: number): void {
-    if (this.editing() === undefined) return;
+  /** Where typing goes on after a cell. */
+  private goOn({ key, shiftKey }: KeyboardEvent, cell: GridCell): void {
+    const row = Math.max(cell.row, Math.min(this.focused().row, cell.row + cell.rows - 1));
+    const goal = key === 'Tab' ? this.run.along(this.table(), cell, row, shiftKey) : this.run.down(this.table(), cell);
+    if (goal.isNew) this.grown.emit(goal.column);
+    else this.choose(goal.row, goal.column);
+  }
+
+  /** What stands in the field goes to its cell or, where a block was chosen, to all of it. */
+  protected takeTyped(): void {
+    const field = this.element.shadowRoot?.querySelector('textarea');
+    const cell = this.editedCell();
+    if (!field || !cell) return;
+    const { row, column, toRow, toColumn } = this.choice();
+    const isOne = toRow - row < cell.rows && toColumn - column < cell.columns;
     this.editing.set(undefined);
-    this.typed.emit({ row, column, text: (event.target as HTMLTextAreaElement).value });
+    this.typed.emit({ row: cell.row, column: cell.column, text: field.value, ...(isOne ? {} : { block: this.choice() }) });
   }
 
   /** An element that had the focus may show another row now: the focus goes where its cell is, or waits in the frame. */

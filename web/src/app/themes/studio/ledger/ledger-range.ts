@@ -45,7 +45,8 @@ export function pasteInto(text: string, range: Range, rows: readonly RowName[], 
   );
 }
 
-const fill = ({ rows, conditions }: Range, typed: string): readonly Entry[] =>
+/** One text for every cell of a rectangle. */
+export const fill = ({ rows, conditions }: Range, typed: string): readonly Entry[] =>
   rows.flatMap((row) => conditions.map((condition) => ({ row, condition, typed: typed.trim() })));
 
 /** The first condition's values for the others of a rectangle; a rectangle of one condition goes across all of them. */

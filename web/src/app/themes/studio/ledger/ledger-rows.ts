@@ -119,3 +119,15 @@ export function conditionLabel(view: ThemeView | undefined, condition: Condition
     .replace(/odd$/i, condition === 'odd' ? 'Between bands' : 'between bands')
     .replace(/even$/i, condition === 'even' ? `Every ${band.text}` : `every ${band.text}`);
 }
+
+/** A cell as it is shown. */
+export interface ShownCell {
+  readonly condition: ConditionName;
+  /** None where the property cannot be set under this condition. */
+  readonly cell: LedgerCell | undefined;
+}
+/** A row as it is shown. */
+export interface ShownRow extends LedgerRow {
+  readonly cells: readonly ShownCell[];
+  readonly startsGroup: boolean;
+}

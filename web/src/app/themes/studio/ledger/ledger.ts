@@ -7,26 +7,22 @@ import { MatMenuModule } from '@angular/material/menu';
 import type { SlotReadability } from '../../../../../../core/paint';
 import { conditionOf, partOf, type ConditionName } from '../../../../../../core/theme';
 import { ValueEditor } from '../../../values/value-editor';
-import { conditionLabel, ledgerCell, ledgerRows, sharedConditions, type LedgerCell, type LedgerRow } from './ledger-rows';
-import { fillAcross, pasteInto, rangeBetween, rangeText, type At, type Range } from './ledger-range';
+import { conditionLabel, ledgerCell, ledgerRows, sharedConditions, type LedgerRow, type ShownCell, type ShownRow } from './ledger-rows';
+import { fill, fillAcross, pasteInto, rangeBetween, rangeText, type At, type Range } from './ledger-range';
 import { failingTogether } from './findings';
 import { silenceOf } from './silence';
 import type { RowName } from '../../../values/rows';
-import { StudioState } from '../studio-state';
+import { StudioState, type Entry } from '../studio-state';
 import { suggestionsFor } from '../../../values/suggestions';
+
+/** A cell that is typed in, with what stood there; `forAll` where what is typed is for all that is chosen. */
+interface Edited extends At {
+  readonly text: string;
+  readonly forAll: boolean;
+}
 
 /** Milliseconds without an edit before everything together is measured. */
 const REST_MS = 200;
-
-interface ShownCell {
-  readonly condition: ConditionName;
-  /** None where the property cannot be set under this condition. */
-  readonly cell: LedgerCell | undefined;
-}
-interface ShownRow extends LedgerRow {
-  readonly cells: readonly ShownCell[];
-  readonly startsGroup: boolean;
-}
 
 /**
  * The ledger: the picked parts' values, a row for each property and a column for each condition, as one grid
@@ -44,9 +40,11 @@ export class Ledger {
   protected readonly state = inject(StudioState);
   private readonly changes = inject(ChangeDetectorRef);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  /** Where the pointer went down, as long as it is. */
+  private drawnFrom: At | undefined;
   private readonly opened = signal<ReadonlySet<string>>(new Set());
   protected readonly search = signal('');
-  protected readonly editing = signal<{ condition: ConditionName; row: RowName; text: string } | undefined>(undefined);
+  protected readonly editing = signal<Edited | undefined>(undefined);
   /** Where the fitting editor is open. */
   protected readonly visual = signal<At | undefined>(undefined);
   protected readonly origin = signal<Element>(this.host);
@@ -164,17 +162,38 @@ export class Ledger {
     this.state.condition.set(condition);
     this.state.row.set(row);
   }
-  protected clicked(event: MouseEvent, condition: ConditionName, row: RowName): void {
+  /** The pointer goes down on a cell: with Shift the rectangle reaches to there, else one begins here. */
+  protected pressed(event: MouseEvent, condition: ConditionName, row: RowName): void {
+    if (this.isEditing(condition, row) || event.button !== 0) return;
+    this.drawnFrom = event.shiftKey ? undefined : { condition, row };
+    // Before the focus goes there, since the rectangle reaches from where it was.
     this.anchor.set(event.shiftKey ? (this.anchor() ?? this.current()) : undefined);
+    if (!event.shiftKey) return;
+    event.preventDefault();
+    this.focus(condition, row);
+    this.focusCurrent();
+  }
+  /** The pointer is drawn on to another cell: the rectangle reaches from where it went down to here. */
+  protected drawn(event: MouseEvent, condition: ConditionName, row: RowName): void {
+    if (event.buttons !== 1) this.drawnFrom = undefined;
+    const from = this.drawnFrom;
+    if (!from || this.editing()) return;
+    this.anchor.set(from.condition === condition && from.row === row ? undefined : from);
     this.focus(condition, row);
   }
+  protected readonly clicked = (condition: ConditionName, row: RowName): void => this.focus(condition, row);
 
   protected edit(condition: ConditionName, row: RowName, text?: string): void {
     const view = this.state.view();
     const cell = view && ledgerCell(view, this.state.parts(), condition, row);
     if (!cell) return;
     this.focus(condition, row);
-    this.editing.set({ condition, row, text: text ?? this.wrongAt(condition, row)?.typed ?? (cell.mixed ? '' : cell.text) });
+    this.editing.set({
+      condition,
+      row,
+      text: text ?? this.wrongAt(condition, row)?.typed ?? (cell.mixed ? '' : cell.text),
+      forAll: text !== undefined,
+    });
     // The field is there and has the focus before the next key comes.
     this.changes.detectChanges();
     const field = this.host.querySelector<HTMLInputElement>('td input');
@@ -241,8 +260,16 @@ export class Ledger {
     if (!editing) return;
     const typed = (event.target as HTMLInputElement).value;
     this.editing.set(undefined);
-    if (typed.trim() === '') this.state.fallBackMany([editing]);
+    const isMany = editing.forAll && this.range().rows.length * this.range().conditions.length > 1;
+    if (isMany && typed.trim() !== '') this.state.typeMany(this.fitting(fill(this.range(), typed)));
+    else if (typed.trim() === '') this.state.fallBackMany([editing]);
     else if (typed !== editing.text || event.type === 'keydown') this.state.type(editing.condition, editing.row, typed);
+  }
+
+  /** Those that can be set where they would stand. */
+  private fitting(entries: readonly Entry[]): readonly Entry[] {
+    const view = this.state.view();
+    return entries.filter(({ row, condition }) => view !== undefined && ledgerCell(view, this.state.parts(), condition, row) !== undefined);
   }
 
   /** Lets everything chosen fall back. */
