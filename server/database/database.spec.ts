@@ -7,7 +7,7 @@ import { PLAIN_VISITOR, readPage } from '../../core/page';
 import { readTable, textsOf } from '../../core/table';
 import { gridTable, starter, themeWith } from '../../core/tests/themes';
 import { createStores } from '../app';
-import { loadDemo } from '../demo';
+import { loadDemo, read as readDemo } from '../demo';
 import { OptionError, readOptions } from '../options';
 import { projectRoot } from '../project-root';
 import { ask } from '../tests/running';
@@ -165,6 +165,12 @@ describe('The demo data', () => {
     expect(await loadDemo(database)).toBeTrue();
     expect(await loadDemo(database)).toBeFalse();
     const [themes, tables, pages] = await Promise.all([stores.themes.list(), stores.tables.list(), stores.pages.list()]);
+    // Made as one, and yet one after the other.
+    expect(themes.map(({ id }) => id)).toEqual(
+      readDemo('themes')
+        .map(([id]) => id)
+        .reverse(),
+    );
     expect([themes.length >= 6, tables.length >= 6, pages.length >= 2]).toEqual([true, true, true]);
     expect(tables.some(({ document }) => document.headerRows === 2 && document.merges.length > 0)).toBeTrue();
     expect(tables.some(({ document }) => document.rows.length > 300)).toBeTrue();

@@ -1,5 +1,6 @@
 import type { DefaultTreeAdapterTypes } from 'parse5';
-import { LIMITS, cellOf, isSafeAddress, type Cell, type Mark, type MarkKind } from '../../table';
+import { icons } from '../../media';
+import { LIMITS, cellOf, isPictureAddress, isSafeAddress, type Cell, type Mark, type MarkKind } from '../../table';
 
 export type Node = DefaultTreeAdapterTypes.ChildNode | DefaultTreeAdapterTypes.Document;
 export type Element = DefaultTreeAdapterTypes.Element;
@@ -52,6 +53,7 @@ function read(node: Node, reading: Reading): void {
   if (node.nodeName === '#text' && 'value' in node) return write(node.value, reading);
   if (!isElement(node) || unread.has(node.tagName)) return;
   if (node.tagName === 'br') return pend('\n', reading, true);
+  if (node.tagName === 'img' || node.tagName === 'svg') return readPicture(node, reading);
   const isBlock = blocks.has(node.tagName);
   if (isBlock) pend('\n', reading);
   const opened = marksFrom(node, reading);
@@ -62,6 +64,33 @@ function read(node: Node, reading: Reading): void {
     if (mark && mark.from >= 0) reading.marks.push({ ...mark, to: reading.text.length });
   }
   if (isBlock) pend('\n', reading);
+}
+
+/**
+ * A picture that lies on this server and an icon of the shelf come in as they are, as the tool itself puts them on the clipboard; of
+ * any other picture, which nobody would fetch, its words (HTML Standard, section 4.8.4.4).
+ */
+function readPicture(node: Element, reading: Reading): void {
+  const words = (attribute(node, node.tagName === 'img' ? 'alt' : 'aria-label') ?? '').trim();
+  const mark = node.tagName === 'img' ? pictureIn(node) : iconIn(node);
+  if (words !== '') write(words, reading);
+  // Without words it has a place for itself all the same: a mark stands on a letter.
+  else if (mark) put(' ', reading);
+  if (!mark) return;
+  const length = words === '' ? 1 : words.length;
+  reading.marks.push({ ...mark, from: Math.max(0, reading.text.length - length), to: reading.text.length });
+}
+
+function pictureIn(node: Element): Pick<Mark, 'kind' | 'href'> | undefined {
+  const href = (attribute(node, 'src') ?? '').trim().replace(/^http:\/\/(?:localhost|127\.0\.0\.1)(?::\d{1,5})?(?=\/pictures\/)/i, '');
+  return href.length <= LIMITS.address && href.startsWith('/pictures/') && isPictureAddress(href) ? { kind: 'picture', href } : undefined;
+}
+
+/** An icon says which it is by its shape alone. */
+function iconIn(node: Element): Pick<Mark, 'kind' | 'href'> | undefined {
+  const shape = childrenOf(node).filter(isElement);
+  const name = icons.find(({ path }) => shape.length === 1 && shape[0] !== undefined && attribute(shape[0], 'd') === path)?.name;
+  return name === undefined ? undefined : { kind: 'icon', href: name };
 }
 
 function pend(what: ' ' | '\n', reading: Reading, again = false): void {
@@ -77,11 +106,16 @@ function write(raw: string, reading: Reading): void {
       pend(' ', reading);
       continue;
     }
-    if (reading.text !== '') reading.text += reading.pending;
-    reading.pending = '';
-    for (const mark of reading.open) if (mark.from < 0) mark.from = reading.text.length;
-    reading.text += piece;
+    put(piece, reading);
   }
+}
+
+/** Puts a piece of text where reading is, behind what waits, and within the marks that are open. */
+function put(piece: string, reading: Reading): void {
+  if (reading.text !== '') reading.text += reading.pending;
+  reading.pending = '';
+  for (const mark of reading.open) if (mark.from < 0) mark.from = reading.text.length;
+  reading.text += piece;
 }
 
 /** The marks that an element stands for: by its name, as a link, or by what its own style says, as programs write them. */
