@@ -40,7 +40,8 @@ describe('Cells on the clipboard', () => {
     expect(back(clipboardOf({ rows, merges: [] }))?.rows).toEqual(rows);
   });
   it('bring the words of pictures that lie elsewhere, and fetch none', () => {
-    const html = '<table><tr><td><img src="https://x.test/a.png" alt="a boat"> at <img src="/pictures/../x.js"></td><td><img src=x></td></tr></table>';
+    const html =
+      '<table><tr><td><img src="https://x.test/a.png" alt="a boat"> at <img src="/pictures/../x.js"></td><td><img src=x></td></tr></table>';
     expect(back({ html, text: '' })?.rows).toEqual([['a boat at', '']]);
   });
   it('come back as texts where a program takes plain text only', () =>
