@@ -2,19 +2,19 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { PGlite } from '@electric-sql/pglite';
 import { PLAIN_VISITOR, readPage } from '../../core/page';
 import { readTable, textsOf } from '../../core/table';
 import { gridTable, starter, themeWith } from '../../core/tests/themes';
 import { createStores } from '../app';
 import { loadDemo, read as readDemo } from '../demo';
+import { openBare, openMemory } from '../tests/memory';
 import { OptionError, readOptions } from '../options';
 import { projectRoot } from '../project-root';
 import { ask } from '../tests/running';
 import type { Database } from './database';
 import { FolderError, lockFolder } from './lock';
 import { migrate, migrationNames } from './migrate';
-import { openFolder, openMemory, wrap } from './open';
+import { openFolder } from './open';
 
 /** The placed table of these specs as it is now. */
 const placed = (visitor: unknown): object => ({
@@ -26,7 +26,7 @@ const temporary = (): string => fs.mkdtempSync(path.join(os.tmpdir(), 'zest-'));
 describe('Migrations', () => {
   let database: Database;
   beforeEach(async () => {
-    database = wrap(await PGlite.create());
+    database = await openBare();
   }, 60_000);
   afterEach(() => database.close());
 

@@ -1,5 +1,5 @@
 import path from 'node:path';
-import { PGlite, type Transaction } from '@electric-sql/pglite';
+import type { PGlite, Transaction } from '@electric-sql/pglite';
 import type { Database, Queries } from './database';
 import { DamageError, openDurable } from './durable';
 import { FolderError, fullDisk, lockFolder } from './lock';
@@ -31,13 +31,6 @@ export async function openFolder(folder: string): Promise<Database> {
       `The data in ${folder} is damaged and cannot be opened (${error.message}). Nothing in it was changed: put back a copy of the folder, or start with another by --data.`,
     );
   }
-}
-
-/** A database in memory, for specs and trials. */
-export async function openMemory(upTo?: number): Promise<Database> {
-  const database = wrap(await PGlite.create());
-  await migrate(database, upTo);
-  return database;
 }
 
 /** A PGlite database behind the interface that the server knows. */

@@ -3,7 +3,7 @@ import { gridTable } from '../../core/tests/themes';
 import { createStores } from '../app';
 import type { Database } from '../database/database';
 import { migrate } from '../database/migrate';
-import { openMemory } from '../database/open';
+import { openMemory } from '../tests/memory';
 import type { TableStore } from './queries';
 
 describe('Editions of tables', () => {

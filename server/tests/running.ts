@@ -1,7 +1,7 @@
 import type { Server } from 'node:http';
 import { createApp, createStores, type Stores } from '../app';
 import type { Database } from '../database/database';
-import { openMemory } from '../database/open';
+import { openMemory } from './memory';
 
 /** The server on a free port with a database in memory. */
 export interface Running {

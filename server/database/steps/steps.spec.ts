@@ -1,14 +1,13 @@
-import { PGlite } from '@electric-sql/pglite';
 import { emptyPage, readPage } from '../../../core/page';
 import { createStores } from '../../app';
+import { openBare } from '../../tests/memory';
 import type { Database } from '../database';
 import { migrate } from '../migrate';
-import { wrap } from '../open';
 
 describe('Migrations in code', () => {
   let database: Database;
   beforeEach(async () => {
-    database = wrap(await PGlite.create());
+    database = await openBare();
   }, 60_000);
   afterEach(() => database.close());
 
