@@ -1,4 +1,4 @@
-import { createServer, type Server } from 'node:http';
+import { createServer, type Server, type ServerResponse } from 'node:http';
 import { ask } from '../tests/running';
 import { createNeighbour } from './neighbour';
 
@@ -6,6 +6,17 @@ const listen = async (server: Server): Promise<string> => {
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   return `http://localhost:${(server.address() as { port: number }).port}`;
 };
+
+/** An answer that does not end as long as somebody reads it. */
+function sendOn(response: ServerResponse): void {
+  const piece = 'x'.repeat(1_000_000);
+  const more = (): void => {
+    if (response.destroyed) return;
+    if (response.write(piece)) setImmediate(more);
+    else response.once('drain', more);
+  };
+  more();
+}
 
 describe('The neighbouring site', () => {
   let zest: Server;
@@ -15,6 +26,7 @@ describe('The neighbouring site', () => {
   beforeAll(async () => {
     zest = createServer((request, response) => {
       response.statusCode = isUp ? 200 : 503;
+      if (request.url === '/elsewhere/a/long') return sendOn(response);
       response.end(`<table id="${request.url ?? ''}"></table>`);
     });
     there = await listen(zest);
@@ -48,6 +60,11 @@ describe('The neighbouring site', () => {
   it('includes from there alone, and says where that cannot be had', async () => {
     expect((await write('Far', '<!--#include virtual="http://elsewhere.test/x" -->')).text).toContain('cannot be had');
     expect((await write('Broken', '<!--#include virtual="::" -->')).text).toContain('cannot be had');
+    for (const own of ['/api/changes', '/api/tables', '/site/night-boats', '/elsewhere/table.js', '/elsewhere/a/b/pictures/c'])
+      expect((await write('Own', `<!--#include virtual="${there}${own}" -->`)).text)
+        .withContext(own)
+        .toContain('cannot be had');
+    expect((await write('Long', `<!--#include virtual="${there}/elsewhere/a/long" -->`)).text).toContain('cannot be had');
     isUp = false;
     expect((await ask(`${url}/story/fares`)).text).toContain('cannot be had');
     isUp = true;

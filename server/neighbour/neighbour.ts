@@ -1,4 +1,4 @@
-import express, { type ErrorRequestHandler, type Express, type Response } from 'express';
+import express, { type ErrorRequestHandler, type Express, type Response as Answer } from 'express';
 import { element, escapeText, writeHtml, type MarkupNode } from '../../core/compile';
 import { slugOf } from '../../core/page';
 import { checkHost, checkOrigin } from '../security';
@@ -9,6 +9,9 @@ const NAME = 'The Kelp Courier';
 const STORY_MOST = 2_000_000;
 /** Most stories: they are kept in memory only. */
 const STORIES_MOST = 50;
+/** So long is waited for what a story includes, in ms, and so many bytes of it are taken: a table of 100,000 rows has about 30 MB. */
+const INCLUDE_WITHIN = 20_000;
+const INCLUDE_MOST = 64_000_000;
 
 /**
  * The neighbouring site: a small stand-in for a site that is not ours, on a port of its own. Its people write stories as HTML and paste
@@ -68,7 +71,7 @@ export function createNeighbour(server: string): Express {
   return app.use(failed);
 }
 
-function refuse(response: Response, sentence: string): void {
+function refuse(response: Answer, sentence: string): void {
   response.status(400);
   send(response, 'This is not kept', `<p>${escapeText(sentence)}</p>`);
 }
@@ -95,7 +98,7 @@ const form = ({ title, body }: Story, slug: string): string => {
 };
 
 /** A page of the paper; `body` is HTML. */
-function send(response: Response, title: string, body: string): void {
+function send(response: Answer, title: string, body: string): void {
   response.type('html').send(`<!doctype html>
 <html lang="en">
 <head>
@@ -124,13 +127,30 @@ async function included(body: string, server: string): Promise<string> {
   return put.join('');
 }
 
+/** What is published for other sites (docs/api.md); what else that server has is its own business. */
+const PUBLISHED = /^\/elsewhere\/[^/]+\/[^/]+$/;
+
 async function fetched(address: string, server: string): Promise<string> {
   const none = '<p>The table that stands here cannot be had just now.</p>';
-  if (!URL.canParse(address) || new URL(address).origin !== server) return none;
+  if (!URL.canParse(address)) return none;
+  const { origin, pathname } = new URL(address);
+  if (origin !== server || !PUBLISHED.test(pathname)) return none;
   try {
-    const answer = await fetch(address);
-    return answer.ok ? await answer.text() : none;
+    const answer = await fetch(address, { redirect: 'error', signal: AbortSignal.timeout(INCLUDE_WITHIN) });
+    return answer.ok ? await readAtMost(answer, INCLUDE_MOST) : none;
   } catch {
     return none;
   }
+}
+
+/** The text of an answer. Throws where there is more of it: it is not read on. */
+async function readAtMost(answer: Response, most: number): Promise<string> {
+  const pieces: Uint8Array[] = [];
+  let length = 0;
+  for await (const piece of (answer.body ?? []) as AsyncIterable<Uint8Array>) {
+    length += piece.length;
+    if (length > most) throw new RangeError(`More than ${most} bytes came.`);
+    pieces.push(piece);
+  }
+  return Buffer.concat(pieces).toString('utf8');
 }
