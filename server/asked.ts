@@ -45,12 +45,11 @@ const isFlat = (list: readonly unknown[]): boolean => list.every((each) => (type
 
 /** An address names nothing that has such signs in it. */
 export const soundAddress: RequestHandler = (request, _response, next) => {
-  let path = request.path;
+  let path: string;
   try {
     path = decodeURIComponent(request.path);
   } catch {
-    // Told below: what cannot be read is no address.
-    path = '\0';
+    throw new Refusal('invalid', 'The address cannot be read: what follows its per cent signs is no UTF-8.');
   }
   if (isBroken(path) || Object.values(request.query).some((each) => typeof each === 'string' && isBroken(each)))
     throw new Refusal('no-such-address', 'There is nothing at this address: it has signs that no address has.');

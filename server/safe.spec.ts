@@ -98,7 +98,7 @@ describe('A server that nothing stops', () => {
       ask(`${server.url}${path}`, body === undefined ? 'GET' : 'POST', body).then(({ status }) => status);
     expect(await at('/api/tables/%00')).toBe(404);
     expect(await at('/site/a%00b')).toBe(404);
-    expect(await at('/api/themes/%ff')).toBe(404);
+    expect(await at('/api/themes/%ff')).toBe(400);
     expect(await at('/api/themes/x/editions/2147483648')).toBe(404);
     expect(await at('/api/tables', gridTable(2, 2, { name: 'a\0b' }))).toBe(400);
     expect(await at('/api/tables', gridTable(2, 2, { caption: '\ud800' }))).toBe(400);

@@ -26,6 +26,26 @@ describe('At narrow widths', () => {
   const wide = (width: number): Promise<unknown> =>
     devTools(driver, 'Emulation.setDeviceMetricsOverride', { width, height: 800, deviceScaleFactor: 1, mobile: false });
 
+  it('a table with columns that are worked out is measured as any other, and can be made fit', async () => {
+    const { document } = (await (await fetch(`${app.url}/api/tables/fleet-tonight`)).json()) as {
+      readonly document: { readonly columns: readonly object[] };
+    };
+    const whole = { ...document, name: 'All worked out', columns: document.columns.map((column) => ({ ...column, hidden: false })) };
+    const made = await fetch(`${app.url}/api/tables`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(whole),
+    });
+    expect(made.status).toBe(201);
+    await person.open(`${app.url}/themes/low-sound`);
+    await person.find('grid', 'Values of Body rows');
+    await person.choose(/Shown on/, 'One column');
+    await person.choose(/Shown on/, 'All worked out');
+    await person.click('button', 'Make it fit');
+    await person.find('dialog', 'Steps at which it fits');
+    await person.press(Key.ESCAPE);
+  }, 720_000);
+
   it('a width step has values of its own, which hold there and show what they fall back to', async () => {
     await person.open(`${app.url}/themes/low-sound`);
     await person.find('grid', 'Values of Body rows');

@@ -15,15 +15,15 @@ export class FitService {
 
   /** How a table does at every container width up to `most` px. */
   stretches = (view: ThemeView, table: Table, most: number, pageFamily: string): Promise<readonly Stretch[]> =>
-    this.inTurn((worker) => this.final(worker, view, pageFamily, () => worker.stretches(view.chain, table, most, pageFamily)));
+    this.inTurn((worker) => this.final(worker, view, pageFamily, () => worker.stretches(view.chain, sendable(table), most, pageFamily)));
 
   /** What each column needs at a width step. */
   columns = (view: ThemeView, table: Table, pageFamily: string): Promise<readonly Need[]> =>
-    this.inTurn((worker) => this.final(worker, view, pageFamily, () => worker.columns(view.chain, view.step, table, pageFamily)));
+    this.inTurn((worker) => this.final(worker, view, pageFamily, () => worker.columns(view.chain, view.step, sendable(table), pageFamily)));
 
   /** Steps at which the table fits. */
   proposal = (view: ThemeView, table: Table, pageFamily: string): Promise<Proposal> =>
-    this.inTurn((worker) => this.final(worker, view, pageFamily, () => worker.proposal(view.chain, table, pageFamily)));
+    this.inTurn((worker) => this.final(worker, view, pageFamily, () => worker.proposal(view.chain, sendable(table), pageFamily)));
 
   /** Asks again with what had to be looked at in the document, until nothing has to be. */
   private async final<T>(worker: Remote<FitWorker>, view: ThemeView, pageFamily: string, ask: () => Promise<Worked<T>>): Promise<T> {
@@ -42,6 +42,9 @@ export class FitService {
     return done;
   }
 }
+
+/** A table as it can be sent: rows that are worked out when they are asked for are so now (`computedTable`). */
+const sendable = (table: Table): Table => ({ ...table, rows: Array.from(table.rows) });
 
 /** Waits for the shipped families that a theme names, as far as texts need them. */
 const loadFonts = (view: ThemeView, texts: string): Promise<unknown> =>
