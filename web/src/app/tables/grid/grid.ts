@@ -117,7 +117,7 @@ export class Grid implements AfterViewInit, OnDestroy {
     effect(() => {
       this.sheet.replaceSync(writeCss(gridRules(this.view(), this.own()), 'compact'));
     });
-    effect(() => this.chosen.emit(this.choice()));
+    effect(() => this.tellChoice());
     // What is in the document, and how wide columns are, moves the strips' handles; the table's own size alone does not tell.
     afterRenderEffect(() => {
       this.sections();
@@ -131,6 +131,9 @@ export class Grid implements AfterViewInit, OnDestroy {
       untracked(() => this.inView.forgetWidths());
     });
   }
+
+  /** Said before what is done to it too: a key may come before the next rendering, and is meant for what is chosen by then. */
+  private tellChoice = (): void => this.chosen.emit(this.choice());
 
   ngAfterViewInit(): void {
     this.resizes.observe(this.inner().nativeElement);
@@ -238,6 +241,7 @@ export class Grid implements AfterViewInit, OnDestroy {
     const [bottom, right] = [heightOf(this.table()) - 1, widthOf(this.table()) - 1];
     switch (asked.does) {
       case 'move':
+        this.tellChoice();
         return this.moved.emit(asked);
       case 'step':
         return this.step(cell, asked.down, asked.across, asked.grows);
@@ -280,6 +284,7 @@ export class Grid implements AfterViewInit, OnDestroy {
     if (this.editing() !== undefined) return;
     const clipboard = { html: event.clipboardData?.getData('text/html') ?? '', text: event.clipboardData?.getData('text/plain') ?? '' };
     event.preventDefault();
+    this.tellChoice();
     this.pasted.emit({ clipboard, way: this.insertNext ? 'insert' : 'replace' });
     this.insertNext = false;
   }
