@@ -263,7 +263,8 @@ export class Ledger {
     const isMany = editing.forAll && this.range().rows.length * this.range().conditions.length > 1;
     if (isMany && typed.trim() !== '') this.state.typeMany(this.fitting(fill(this.range(), typed)));
     else if (typed.trim() === '') this.state.fallBackMany([editing]);
-    else if (typed !== editing.text || event.type === 'keydown') this.state.type(editing.condition, editing.row, typed);
+    // One sign typed over a value is a new value too, when the pointer goes elsewhere.
+    else if (editing.forAll || typed !== editing.text || event.type === 'keydown') this.state.type(editing.condition, editing.row, typed);
   }
 
   /** Those that can be set where they would stand. */
