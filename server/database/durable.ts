@@ -3,9 +3,8 @@ import path from 'node:path';
 import { PGlite, type PGliteOptions } from '@electric-sql/pglite';
 import { NodeFS } from '@electric-sql/pglite/nodefs';
 
-interface FileNode {
-  readonly parent?: FileNode;
-}
+/** A file or folder as that layer knows it. */
+type FileNode = object;
 /** Of the embedded database's file layer (Emscripten's), what is completed here: as shipped it flushes nothing. */
 interface FileLayer {
   readonly NODEFS?: {
@@ -119,7 +118,7 @@ async function makeWhole(folder: string): Promise<void> {
 }
 
 /** Brings what a file, or the list that a folder is, holds to the disk. */
-export function flush(file: string): void {
+function flush(file: string): void {
   const opened = fs.openSync(file, 'r');
   try {
     fs.fsyncSync(opened);

@@ -1,4 +1,4 @@
-import type { Row } from '../../core/table';
+import type { Row, RowEdit } from '../../core/table';
 import type { Queries } from '../database/database';
 
 /** Room that is left between the places of two rows, so that others can be put in between. */
@@ -7,6 +7,14 @@ const GAP = 1024;
 const AT_ONCE = 5000;
 
 const numberOf = (place: number | bigint | string): number => Number(place);
+
+/** Other cells in the row at `at`, counted from 0. */
+type CellEdit = Extract<RowEdit, { readonly cells: unknown }>;
+interface RowAt {
+  readonly at: number;
+  readonly place: number | bigint;
+  readonly cells: Row;
+}
 
 /** The rows of a table, which have a table of their own: each knows its place in the order. */
 export class TableRows {
@@ -47,21 +55,45 @@ export class TableRows {
     await this.queries.query('delete from table_rows where table_id = $1', [id]);
   }
 
-  /** Other cells in one row; gives back what they held. Undefined where there is no such row or cell. */
-  async setCells(
-    id: string,
-    at: number,
-    cells: readonly (readonly [number, Row[number]])[],
-  ): Promise<readonly (readonly [number, Row[number]])[] | undefined> {
-    const [row] = await this.queries.query<{ place: number | bigint; cells: Row }>(
-      'select place, cells from table_rows where table_id = $1 order by place offset $2 limit 1',
-      [id, at],
+  /**
+   * Other cells in some rows, one edit after the other; gives back the edits that take them back, the last first, or the edit for
+   * which there is no such row or cell. As many statements for many rows as for few.
+   */
+  async setCells(id: string, edits: readonly CellEdit[]): Promise<{ readonly back: readonly CellEdit[] } | { readonly lacking: CellEdit }> {
+    const rows = new Map((await this.at(id, [...new Set(edits.map(({ at }) => at))])).map((row) => [row.at, row]));
+    const back: CellEdit[] = [];
+    for (const edit of edits) {
+      const row = rows.get(edit.at);
+      if (!row || edit.cells.some(([column]) => column >= row.cells.length)) return { lacking: edit };
+      back.push({ at: edit.at, cells: edit.cells.map(([column]) => [column, row.cells[column] ?? ''] as const) });
+      const changed = [...row.cells];
+      for (const [column, cell] of edit.cells) changed[column] = cell;
+      rows.set(edit.at, { ...row, cells: changed });
+    }
+    const all = [...rows.values()];
+    for (let from = 0; from < all.length; from += AT_ONCE)
+      await this.queries.query(
+        `update table_rows t set cells = m.cells from (select (pair ->> 0)::bigint as place, pair -> 1 as cells
+           from jsonb_array_elements($2::jsonb) as pairs (pair)) m
+         where t.table_id = $1 and t.place = m.place`,
+        [id, JSON.stringify(all.slice(from, from + AT_ONCE).map(({ place, cells }) => [String(place), cells]))],
+      );
+    return { back: back.reverse() };
+  }
+
+  /** The rows that stand at some places of the order, counted from 0. One is found by going there, many by counting all. */
+  private async at(id: string, wanted: readonly number[]): Promise<readonly RowAt[]> {
+    const [only] = wanted;
+    if (wanted.length === 1)
+      return this.queries.query<RowAt>('select $2::int as at, place, cells from table_rows where table_id = $1 order by place offset $2 limit 1', [
+        id,
+        only,
+      ]);
+    return this.queries.query<RowAt>(
+      `select n::int as at, place, cells from (select place, cells, row_number() over (order by place) - 1 as n from table_rows where table_id = $1) counted
+       join unnest($2::bigint[]) as wanted (at) on wanted.at = n`,
+      [id, wanted],
     );
-    if (!row || cells.some(([column]) => column >= row.cells.length)) return undefined;
-    const changed = [...row.cells];
-    for (const [column, cell] of cells) changed[column] = cell;
-    await this.queries.query('update table_rows set cells = $3 where table_id = $1 and place = $2', [id, row.place, JSON.stringify(changed)]);
-    return cells.map(([column]) => [column, row.cells[column] ?? ''] as const);
   }
 
   /**

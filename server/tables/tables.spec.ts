@@ -51,6 +51,51 @@ describe('Tables as they are kept', () => {
     expect(await kept(id)).toEqual(next);
   });
 
+  it('are filled down a whole column in a handful of statements, and emptied again as they were', async () => {
+    const table = gridTable(6000, 3);
+    const id = await make(table);
+    const filled = { ...table, rows: table.rows.map((row, i) => (i === 0 ? row : [row[0] ?? '', 'open', row[2] ?? ''])) };
+    const made = changeBetween(table, filled);
+    expect(made.rows?.length).toBe(5999);
+    const transaction = server.database.transaction.bind(server.database);
+    let statements = 0;
+    spyOn(server.database, 'transaction').and.callFake((work) =>
+      transaction((queries) =>
+        work({
+          query: (sql, values) => {
+            statements++;
+            return queries.query(sql, values);
+          },
+        }),
+      ),
+    );
+    expect((await change(id, 1, made)).status).toBe(200);
+    expect(statements).toBeLessThan(30);
+    expect(await kept(id)).toEqual(filled);
+    expect((await ask(at(id, '/history/1'))).json).toEqual(table);
+  });
+
+  it('take two edits of one row after each other, and go back to what stood before the first', async () => {
+    const table = gridTable(3, 3);
+    const id = await make(table);
+    const answer = await change(id, 1, {
+      rows: [
+        { at: 1, cells: [[0, 'a']] },
+        { at: 2, cells: [[0, 'b']] },
+        {
+          at: 1,
+          cells: [
+            [0, 'c'],
+            [2, 'd'],
+          ],
+        },
+      ],
+    });
+    expect(answer.status).toBe(200);
+    expect((await kept(id)).rows[1]).toEqual(['c', table.rows[1]?.[1] ?? '', 'd']);
+    expect((await ask(at(id, '/history/1'))).json).toEqual(table);
+  });
+
   it('are the same after any change as in the window that made it, and go back step by step', async () => {
     for (let seed = 0; seed < 12; seed++) {
       const d = dice(seed);

@@ -92,14 +92,12 @@ export class TableEdits {
   typeInAll(seen: Choice, text: string, inOne: () => void): void {
     const block = this.finding.inTable(seen);
     let count = 0;
-    const isMeant =
-      (table: Table) =>
-      (cell: GridCell): boolean => {
-        const isTyped = computedIn(table, cell.column, cell.row) === undefined;
-        count += isTyped ? 1 : 0;
-        return isTyped;
-      };
-    this.change('type in the chosen cells', '', (table) => fillBlock(table, block, text, isMeant(table)));
+    this.change('type in the chosen cells', '', (table) => {
+      const typed = new Set<GridCell>();
+      const filled = fillBlock(table, block, text, (cell) => computedIn(table, cell.column, cell.row) === undefined && typed.add(cell).size > 0);
+      count = typed.size;
+      return filled;
+    });
     this.said.set({
       text: `${count.toLocaleString('en')} cells say “${text.slice(0, 40)}” now.`,
       instead: { label: 'In the first only', run: inOne },
