@@ -4,11 +4,11 @@ import path from 'node:path';
 import { Key, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { devTools, openBrowser } from './tools/driver';
 import { Person } from './tools/person';
-import { startApp } from './tools/server';
+import { newFolder, startApp } from './tools/server';
 
 const folder = 'docs/screenshots';
 mkdirSync(folder, { recursive: true });
-const app = await startApp({ demo: true });
+const app = await startApp({ demo: true, backups: true, data: `${newFolder()}/harbour` });
 const driver: WebDriver = await openBrowser();
 const person = new Person(driver);
 const still = { name: 'prefers-reduced-motion', value: 'reduce' };
@@ -106,14 +106,13 @@ try {
     await driver.executeScript(`${inside}.querySelectorAll('.zp-sort')[6].click()`);
   });
   await shoot('live-page-phone', '/site/night-boats', () => person.find('table', 'Fares by age'), 390, 800);
-  await shoot('compare', '/themes/ticket-stub?part=body-rows', async () => {
-    await person.click('gridcell', /^Fill, Hovered/);
-    await person.press('#ffe9b8', Key.ENTER);
-    await person.fill('textbox', 'Brand colour as text', '#7a2e8e');
-    await person.press(Key.TAB);
-    await person.click('button', 'Derive');
-    await person.click('button', 'Compare');
-    await person.find('table', 'What changed');
+  await shoot('backups', '/backups', async () => {
+    await fetch(`${app.url}/api/tables/berths`, { method: 'DELETE' });
+    await person.click('button', 'Make the first one');
+    await person.untilText(/A backup was made and tried/);
+    await person.open(`${app.url}/backups`);
+    await person.find('button', 'Bring back Berths at Oldquay');
+    await fetch(`${app.url}/api/tables/berths/restore`, { method: 'POST' });
   });
   await shoot('publish', '/tables/fares-by-age', async () => {
     await person.click('cell', '£11.00');

@@ -1,9 +1,9 @@
 import { build } from 'esbuild';
 import { buildRuntime } from './build-runtime.mjs';
 
-// The server, and the threads in which it compiles.
+// The server, and its threads: in which it compiles, and in which it tries backups.
 await build({
-  entryPoints: { main: 'server/main.ts', compiling: 'server/compiling/thread.ts' },
+  entryPoints: { main: 'server/main.ts', compiling: 'server/compiling/thread.ts', 'backup-trial': 'server/backup/thread.ts' },
   outdir: 'dist/server',
   outExtension: { '.js': '.mjs' },
   bundle: true,

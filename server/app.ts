@@ -2,11 +2,14 @@ import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
 import { Views, starterBases } from '../core/theme';
 import { BODY_MOST, jsonBodies, soundAddress } from './asked';
+import type { BackupKeeping } from './backup/keeping';
+import { backupRoutes } from './backup/routes';
 import { changesOf } from './changes/changes';
 import { changeRoutes } from './changes/routes';
 import { CompilePool } from './compiling/pool';
 import type { Database } from './database/database';
 import { keepReserve } from './database/room';
+import { deletedRoutes } from './documents/deleted-routes';
 import { HouseStore } from './house/queries';
 import { houseRoutes } from './house/routes';
 import { MediaStore } from './media/queries';
@@ -33,6 +36,8 @@ export interface AppDependencies {
   readonly neighbour?: () => string | undefined;
   /** Bytes that are free where the database lies; without it, nothing is refused for want of room. */
   readonly room?: () => number;
+  /** The backups that are kept; without it, none are. */
+  readonly backups?: BackupKeeping;
   /** Is told of errors that are no refusals. */
   readonly log: (message: string) => void;
 }
@@ -54,12 +59,14 @@ export function createStores(database: Database): Stores {
 const SITE_NAME = 'The practice site';
 
 /** The whole server as a value: nothing listens and nothing is read until it is asked. */
-export function createApp({ database, web, neighbour, room, log }: AppDependencies): Express {
+export function createApp({ database, web, neighbour, room, backups, log }: AppDependencies): Express {
   const { themes, tables, pages, media, house } = createStores(database);
   const views = new Views(starterBases);
   const app = express();
   app.disable('x-powered-by');
   app.use(checkHost, checkOrigin, secureHeaders, compression(), soundAddress);
+  // Backups look after their room themselves: where there is none, old ones can still be taken away.
+  app.use('/api/backups', backupRoutes(database, backups));
   if (room) app.use('/api', keepReserve(room));
   app.use('/api/media', mediaRoutes(media));
   app.use('/api', (request, _response, next) => {
@@ -73,6 +80,7 @@ export function createApp({ database, web, neighbour, room, log }: AppDependenci
   app.use('/api/tables', tableRoutes(tables, themes, pages, views));
   app.use('/api/pages', pageRoutes(pages, views.bases));
   app.use('/api/house', houseRoutes(house));
+  app.use('/api/deleted', deletedRoutes(database));
   app.use('/api/changes', changeRoutes(changesOf(database)));
   app.get('/api/neighbour', (_request, response) => void response.set('Cache-Control', 'no-store').json({ address: neighbour?.() ?? null }));
   app.get('/api/health', async (_request, response) => {

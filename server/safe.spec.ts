@@ -10,7 +10,7 @@ describe('A server that nothing stops', () => {
   let server: Running;
   let room = Infinity;
   beforeAll(async () => {
-    server = await runServer(undefined, () => room);
+    server = await runServer({ room: () => room });
   }, 60_000);
   beforeEach(() => (room = Infinity));
   afterAll(() => server.close());

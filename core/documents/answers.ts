@@ -5,6 +5,7 @@ import type { Page, Published, TableBlock } from '../page';
 import { checkShape } from '../problems-of';
 import type { Row, Table, TableHead } from '../table';
 import type { Theme } from '../theme';
+import { backupShapes, type Backups, type Deleted, type KeptBackup } from './backup';
 import { documentKinds, type Documents, type KindName } from './kinds';
 
 /** A kept document with its revision, which grows by one with each save. */
@@ -112,5 +113,16 @@ export const answers = {
     list(object({ kind: text.oneOf(['theme', 'table']), id: text, name: text, edition: whole, others: list(string().defined()) })),
   ),
   neighbour: answer<{ readonly address: string | null }>(object({ address: string().nullable().defined() })),
+  backups: answer<Backups>(
+    object({
+      folder: string().nullable().defined(),
+      kept: list(backupShapes.kept),
+      trouble: string().defined(),
+      damage: list(string().defined()),
+      counts: backupShapes.counts,
+    }),
+  ),
+  backup: answer<KeptBackup>(backupShapes.kept),
+  deleted: answer<readonly Deleted[]>(list(object({ kind: text.oneOf(['themes', 'tables', 'pages']), id: text, name: text, deletedAt: text }))),
   picture: answer<{ readonly id: string }>(object({ id: text })),
 } as const;

@@ -1,3 +1,14 @@
+export {
+  BACKUP_FORMAT,
+  backupReasons,
+  readBackupHead,
+  type BackupCounts,
+  type BackupHead,
+  type BackupReason,
+  type Backups,
+  type Deleted,
+  type KeptBackup,
+} from './backup';
 export { documentKinds, kindNames, type DocumentKind, type Documents, type KindName } from './kinds';
 export {
   answers,

@@ -20,12 +20,14 @@ export interface StartOptions {
   readonly data?: string;
   readonly port?: number;
   readonly demo?: boolean;
+  /** Whether backups are kept, beside the data folder. */
+  readonly backups?: boolean;
 }
 
-export async function startApp({ data = newFolder(), port = 0, demo = false }: StartOptions = {}): Promise<App> {
+export async function startApp({ data = newFolder(), port = 0, demo = false, backups = false }: StartOptions = {}): Promise<App> {
   const child: ChildProcess = spawn(
     process.execPath,
-    ['dist/server/main.mjs', '--port', String(port), '--data', data, ...(demo ? [] : ['--empty'])],
+    ['dist/server/main.mjs', '--port', String(port), '--data', data, ...(demo ? [] : ['--empty']), ...(backups ? [] : ['--backups', 'none'])],
     { stdio: ['ignore', 'pipe', 'pipe'] },
   );
   let text = '';

@@ -2,7 +2,7 @@ import type { Database } from '../database/database';
 
 /** Something that pages are made of, and that has changed: in the tool, or for visitors too. */
 export interface Change {
-  /** What a document of its kind is called, or `house`. */
+  /** What a document of its kind is called, or `house`, or `everything` where a backup was restored. */
   readonly kind: string;
   readonly id: string;
   readonly what: 'saved' | 'published';

@@ -192,18 +192,33 @@ describe('Options', () => {
       port: 5000,
       neighbour: 5001,
       data: '/x',
+      backups: '/x-backups',
+      backup: undefined,
+      restore: undefined,
       empty: true,
       help: false,
     });
-    expect(readOptions(['--port', '0', '--data', '/y', '--empty'], { ZEST_PORT: '5000' })).toEqual({
+    expect(readOptions(['--port', '0', '--data', '/y', '--backups', 'none', '--restore', '/z.zip', '--empty'], { ZEST_PORT: '5000' })).toEqual({
       port: 0,
       neighbour: 0,
       data: '/y',
+      backups: undefined,
+      backup: undefined,
+      restore: '/z.zip',
       empty: true,
       help: false,
     });
   });
-  for (const args of [['--port', 'x'], ['--neighbour', 'next'], ['--port', '70000'], ['--wide'], ['stray']]) {
+  for (const args of [
+    ['--port', 'x'],
+    ['--neighbour', 'next'],
+    ['--port', '70000'],
+    ['--wide'],
+    ['stray'],
+    ['--backup', 'a', '--restore', 'b'],
+    ['--restore', ''],
+    ['--data', '/x', '--backups', '/x/inside'],
+  ]) {
     it(`refuse ${args.join(' ')} in one sentence`, () => expect(() => readOptions(args, {})).toThrowError(OptionError));
   }
 });

@@ -11,6 +11,8 @@ interface Holder {
   readonly pid: number;
   /** When the process was born, so that a pid given out again is not taken for it; empty where that cannot be known. */
   readonly born: string;
+  /** Where its server answers, once it does. */
+  readonly address?: string;
 }
 
 /** Start time of a process in the kernel's ticks (proc(5), stat field 22), or an empty text. */
@@ -34,8 +36,8 @@ function isAlive({ pid, born }: Holder): boolean {
 
 function readHolder(file: string): Holder | undefined {
   try {
-    const { pid, born } = JSON.parse(fs.readFileSync(file, 'utf8')) as Partial<Holder>;
-    return typeof pid === 'number' ? { pid, born: String(born ?? '') } : undefined;
+    const { pid, born, address } = JSON.parse(fs.readFileSync(file, 'utf8')) as Partial<Holder>;
+    return typeof pid === 'number' ? { pid, born: String(born ?? ''), ...(typeof address === 'string' ? { address } : {}) } : undefined;
   } catch {
     return undefined;
   }
@@ -73,6 +75,20 @@ export function lockFolder(folder: string): () => void {
   } finally {
     fs.rmSync(mine, { force: true });
   }
+}
+
+/** Notes in the lock, which this process has, where its server answers. */
+export function noteAddress(folder: string, address: string): void {
+  const file = path.join(folder, 'owner.lock');
+  const mine = `${file}.${process.pid}`;
+  fs.writeFileSync(mine, JSON.stringify({ pid: process.pid, born: bornAt(process.pid), address } satisfies Holder));
+  fs.renameSync(mine, file);
+}
+
+/** Where the server answers that owns a data folder now; undefined where none does. Only ever this machine. */
+export function addressIn(folder: string): string | undefined {
+  const holder = readHolder(path.join(folder, 'owner.lock'));
+  return holder && isAlive(holder) && /^http:\/\/localhost:\d+$/.test(holder.address ?? '') ? holder.address : undefined;
 }
 
 /** A hard link is made whole or not at all, and only where there was none. */

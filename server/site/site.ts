@@ -44,7 +44,7 @@ export class Site {
 
   constructor(private readonly options: SiteOptions) {
     changesOf(options.database).listen(({ kind, what }) => {
-      if (what === 'published' && kind === 'house') this.houseKept = undefined;
+      if (what === 'published' && (kind === 'house' || kind === 'everything')) this.houseKept = undefined;
     });
   }
 

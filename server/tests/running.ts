@@ -1,5 +1,6 @@
 import type { Server } from 'node:http';
 import { createApp, createStores, type Stores } from '../app';
+import type { BackupKeeping } from '../backup/keeping';
 import type { Database } from '../database/database';
 import { openMemory } from './memory';
 
@@ -12,10 +13,16 @@ export interface Running {
   readonly close: () => Promise<void>;
 }
 
-export async function runServer(web?: string, room?: () => number): Promise<Running> {
+export interface RunOptions {
+  readonly web?: string;
+  readonly room?: () => number;
+  readonly backups?: (database: Database) => BackupKeeping;
+}
+
+export async function runServer({ web, room, backups }: RunOptions = {}): Promise<Running> {
   const database = await openMemory();
   const logged: string[] = [];
-  const app = createApp({ database, web, room, log: (message) => void logged.push(message) });
+  const app = createApp({ database, web, room, backups: backups?.(database), log: (message) => void logged.push(message) });
   const server = await new Promise<Server>((resolve) => {
     const listening: Server = app.listen(0, '127.0.0.1', () => resolve(listening));
   });

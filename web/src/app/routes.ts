@@ -16,5 +16,6 @@ export const routes: Routes = [
   { path: 'pages', title: 'Pages', loadComponent: () => import('./pages/library').then((m) => m.PageLibrary) },
   { path: 'pages/house', title: 'House stylesheet', loadComponent: () => import('./pages/house/house-view').then((m) => m.HouseView) },
   { path: 'pages/:id', title: 'Page', loadComponent: () => import('./pages/editor').then((m) => m.PageEditor), canDeactivate: [leaveWhenKept] },
+  { path: 'backups', title: 'Backups', loadComponent: () => import('./safekeeping/backups').then((m) => m.BackupsView) },
   { path: '**', title: 'Not here', loadComponent: () => import('./shell/not-here').then((m) => m.NotHere) },
 ];

@@ -4,6 +4,9 @@ import { catchError, map, throwError, type Observable } from 'rxjs';
 import {
   answers,
   type Answer,
+  type Backups,
+  type Deleted,
+  type KeptBackup,
   type Documents,
   type Done,
   type Edition,
@@ -91,6 +94,14 @@ export class Api {
   /** A live placement as other sites get it: a link to its stylesheet, then its table. */
   elsewhere = (page: string, block: string): Observable<string> =>
     this.ask(this.http.get(elsewhereAddress(page, block), { responseType: 'text' }), good);
+  backups = (): Observable<Backups> => this.get('/api/backups', answers.backups);
+  makeBackup = (): Observable<KeptBackup> => this.ask(this.http.post('/api/backups', null), answers.backup);
+  bringBackup = (file: File): Observable<KeptBackup> =>
+    this.ask(this.http.post('/api/backups/brought', file, { headers: { 'Content-Type': 'application/zip' } }), answers.backup);
+  /** Gives the backup of what was there before. */
+  restoreBackup = (name: string): Observable<KeptBackup> => this.ask(this.http.post(`/api/backups/${name}/restore`, null), answers.backup);
+  removeBackup = (name: string): Observable<unknown> => this.ask(this.http.delete(`/api/backups/${name}`), whatever);
+  deleted = (): Observable<readonly Deleted[]> => this.get('/api/deleted', answers.deleted);
   keepPicture = (file: File): Observable<{ readonly id: string }> =>
     this.ask(
       this.http.post(`/api/media?name=${encodeURIComponent(file.name)}`, file, { headers: { 'Content-Type': 'application/octet-stream' } }),

@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Sessions } from '../documents/sessions';
+import { WindowsAtOnce } from '../safekeeping/windows';
 
 @Component({
   selector: 'zest-root',
@@ -16,6 +17,10 @@ export class Shell {
   private readonly sessions = inject(Sessions);
   private readonly dialog = inject(MatDialog);
   protected readonly state$ = this.sessions.state$;
+
+  constructor() {
+    inject(WindowsAtOnce).listen();
+  }
 
   /** Undo and redo everywhere; in a text field the browser's own come first. */
   protected shortcut(event: KeyboardEvent): void {

@@ -1,0 +1,19 @@
+import type { BackupCounts, BackupReason } from '../../../../core/documents';
+
+const many = (count: number, one: string): string => `${count.toLocaleString('en')} ${one}${count === 1 ? '' : 's'}`;
+
+/** What a backup holds: `7 themes, 8 tables, 2 pages and 1 picture`. */
+export const countsInWords = ({ themes, tables, pages, pictures }: BackupCounts): string =>
+  `${many(themes, 'theme')}, ${many(tables, 'table')}, ${many(pages, 'page')} and ${many(pictures, 'picture')}`;
+
+/** Why a backup was made, after its time. */
+export const reasonsInWords: { readonly [reason in BackupReason]: string } = {
+  schedule: 'by itself',
+  asked: 'asked for',
+  'before-restore': 'before a restore',
+  'brought-in': 'brought in',
+};
+
+/** A file's size in the unit that fits. */
+export const sizeInWords = (bytes: number): string =>
+  bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toLocaleString('en', { maximumFractionDigits: 1 })} MB`;
