@@ -56,6 +56,40 @@ describe('When the server is cut off in the middle of editing', () => {
   }, 270_000);
 });
 
+describe('When a new table cannot be kept', () => {
+  it('the dialog stays with everything in it, says why, and makes it when it can', async () => {
+    const data = newFolder();
+    let app: App = await startApp({ data, demo: true });
+    const port = Number(new URL(app.url).port);
+    const driver = await openBrowser();
+    const person = new Person(driver);
+    try {
+      await person.open(`${app.url}/tables`);
+      await person.find('link', 'Berths at Oldquay');
+      await person.click('button', 'New table');
+      await person.fill('textbox', 'Name', 'Tides at Skerrin');
+      const field = await person.find('textbox', 'Paste copied cells here');
+      await person.paste(field, {
+        'text/html':
+          '<table><tr><td rowspan="2">Region</td><td>Sales</td></tr><tr><td>EUR</td></tr><tr><td>North</td><td>38</td></tr><tr><td>South</td><td>41</td></tr></table>',
+        'text/plain': '',
+      });
+      await person.find('checkbox', 'The first 2 rows are the header.');
+      await app.kill();
+      await person.click('button', 'Create table');
+      await person.find('alert', /cannot be reached.*Nothing is lost/);
+      app = await startApp({ data, port });
+      await person.find('checkbox', 'The first 2 rows are the header.');
+      await person.click('button', 'Create table');
+      await person.find('grid', 'Cells of Tides at Skerrin');
+      await person.find('columnheader', 'EUR');
+    } finally {
+      await driver.quit();
+      await app.kill();
+    }
+  }, 270_000);
+});
+
 describe('Two windows on one theme', () => {
   let app: App;
   let drivers: WebDriver[];

@@ -1,4 +1,5 @@
 import { readTable, textsOf } from '../table';
+import { dice } from '../tests/random';
 import { arrange, bringIn, type Arranged, type FindingKind, type Raw } from './index';
 
 const raw = (rows: readonly (readonly string[])[], more: Partial<Raw> = {}): Raw => ({ rows, merges: [], notes: [], ...more });
@@ -7,6 +8,7 @@ const made = (from: Raw, ...refused: FindingKind[]): Arranged => {
   expect(readTable(arranged.table).ok).withContext('what is made is a table').toBeTrue();
   return arranged;
 };
+const findings: readonly FindingKind[] = ['merged', 'title', 'below', 'blank-rows', 'blank-columns', 'header', 'row-headers', 'footer'];
 const kinds = ({ findings }: Arranged): readonly FindingKind[] => findings.map(({ kind }) => kind);
 
 /** A sheet as people keep them: a title, an empty row, columns left blank, a total and a source. */
@@ -121,6 +123,48 @@ describe('Arranging what came in', () => {
       ),
     );
     expect([table.headerRows, table.rowHeaders, table.merges.length]).toEqual([2, 1, 2]);
+  });
+
+  it('takes a cell that is merged downward in the first row into the header, and cuts none', () => {
+    const both = raw(
+      [
+        ['Region', 'Sales'],
+        ['', 'EUR'],
+        ['North', '38'],
+        ['South', '41'],
+        ['West', '12'],
+      ],
+      { merges: [{ row: 0, column: 0, rows: 2, columns: 1 }] },
+    );
+    const { table, findings } = made(both);
+    expect(table.headerRows).toBe(2);
+    expect(findings.map(({ say }) => say)).toContain('The first 2 rows are the header.');
+    // Whatever is undone, a table comes of it.
+    for (const kind of ['merged', 'header', 'row-headers'] as const) made(both, kind);
+    // One that reaches down among the figures is no header's.
+    expect(made({ ...both, merges: [{ row: 0, column: 0, rows: 4, columns: 1 }] }).table.headerRows).toBe(0);
+  });
+
+  it('makes a table that can be kept of whatever is merged, said to be header or footer, and refused', () => {
+    for (let seed = 0; seed < 400; seed++) {
+      const d = dice(seed);
+      const [height, width] = [d.whole(1, 8), d.whole(1, 5)];
+      const rows = Array.from({ length: height }, (_, r) =>
+        Array.from({ length: width }, (__, c) => d.pick(['', `t${r}${c}`, String(r * 10 + c), 'Total'])),
+      );
+      const merges = Array.from({ length: d.whole(0, 4) }, () => ({
+        row: d.whole(0, height - 1),
+        column: d.whole(0, width - 1),
+        rows: d.whole(1, 4),
+        columns: d.whole(1, 3),
+      })).filter((merge) => merge.rows * merge.columns > 1);
+      const said = d.whole(0, 1) === 0 ? {} : { headerRows: d.whole(0, 3), footerRows: d.whole(0, 3), groups: [d.whole(0, height - 1)] };
+      const { table } = arrange('Brought', raw(rows, { merges, ...said }), new Set(d.whole(0, 1) === 0 ? [] : [d.pick(findings)]));
+      const read = readTable(table);
+      expect(read.ok ? '' : read.problems[0]?.say)
+        .withContext(`seed ${seed}`)
+        .toBe('');
+    }
   });
 
   it('leaves rows of numbers alone: nothing names their columns', () => {

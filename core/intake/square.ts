@@ -1,5 +1,6 @@
-import { LIMITS, cutCell, groupsWithin, tableOf, textOf, type Cell, type Merge, type Row, type Table } from '../table';
+import { LIMITS, cutCell, groupsWithin, mergeAcrossGroups, tableOf, textOf, type Cell, type Merge, type Row, type Table } from '../table';
 import type { Plain } from './raw';
+import { uncutFooter, uncutHeader } from './uncut';
 
 /** What came in, and everything that was done to make a table of it. */
 export interface Intake {
@@ -121,7 +122,11 @@ function commonest(numbers: readonly number[]): number {
 /** A table from rows of any length. Texts that merged cells hide are left out, which is said. */
 export function tableFrom(name: string, raw: readonly Row[], given: Partial<Table> = {}, before: readonly string[] = [], plain?: Plain): Intake {
   const { rows, notes } = square(raw, plain);
-  const merges = (given.merges ?? []).flatMap((merge) => within(merge, rows.length, rows[0]?.length ?? 0));
+  const [height, width] = [rows.length, rows[0]?.length ?? 0];
+  const merges = apart(
+    (given.merges ?? []).flatMap((merge) => within(merge, height, width)),
+    width,
+  );
   const shown = merges.length > 0 ? rows.map((cells) => [...cells]) : [];
   let hidden = 0;
   for (const { row, column, rows: down, columns } of merges)
@@ -134,8 +139,31 @@ export function tableFrom(name: string, raw: readonly Row[], given: Partial<Tabl
       }
   const more =
     hidden > 0 ? [`${hidden === 1 ? '1 text' : `${hidden} texts`} hidden under merged cells ${hidden === 1 ? 'was' : 'were'} left out.`] : [];
-  const table = groupsWithin(tableOf(name, hidden > 0 ? shown : rows, { ...given, merges }));
+  const table = groupsWithin(tableOf(name, hidden > 0 ? shown : rows, { ...given, ...uncut(given, merges, height), merges }));
+  if (given.headerRows !== undefined && table.headerRows !== given.headerRows)
+    more.push(`The header has ${table.headerRows === 1 ? '1 row' : `${table.headerRows} rows`} here, since merged cells reach over its edge.`);
   return { table, notes: [...before, ...notes, ...more] };
+}
+
+/** No header, footer or heading of a group cuts a merged cell, whoever told them: what came in, or what was found in it. */
+function uncut(given: Partial<Table>, merges: readonly Merge[], height: number): Pick<Table, 'headerRows' | 'footerRows' | 'groups'> {
+  const headerRows = uncutHeader(merges, Math.min(given.headerRows ?? 0, height), height);
+  const footerRows = uncutFooter(merges, Math.min(given.footerRows ?? 0, height - headerRows), height);
+  const groups = (given.groups ?? []).filter((row) => row >= headerRows && row < height - footerRows && !mergeAcrossGroups(merges, [row]));
+  return { headerRows, footerRows, groups };
+}
+
+/** Merged cells without those that overlap an earlier one, as in no table two do. */
+function apart(merges: readonly Merge[], width: number): readonly Merge[] {
+  const taken = new Set<number>();
+  return merges.filter((merge) => {
+    const slots: number[] = [];
+    for (let row = merge.row; row < merge.row + merge.rows; row++)
+      for (let column = merge.column; column < merge.column + merge.columns; column++) slots.push(row * width + column);
+    if (slots.some((slot) => taken.has(slot))) return false;
+    for (const slot of slots) taken.add(slot);
+    return true;
+  });
 }
 
 function within(merge: Merge, height: number, width: number): Merge[] {

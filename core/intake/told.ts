@@ -1,6 +1,7 @@
 import { isNumber, textOf, textsOf, type Merge, type Row } from '../table';
 import { anyOf } from '../languages';
 import { isBlankCell } from './square';
+import { uncutHeader } from './uncut';
 
 /** Rows under way to a table: cells, merges, and which source row each came from. */
 export interface State {
@@ -35,25 +36,27 @@ export const isNote = (text: string): boolean => NOTE.test(text.trim());
 
 /**
  * Rows at the top that name columns: texts only, no two alike unless merged, above rows of which some column is
- * of numbers or dates, or which are at least not of the same kind. Up to three tiers, the upper ones with merged or blank cells.
+ * of numbers or dates, or which are at least not of the same kind. Up to three tiers, the upper ones with merged or blank cells;
+ * a cell that is merged downward names its column as well as one in the lowest tier.
  */
 export function headerRowsOf({ rows, merges }: State): number {
   if (rows.length < 2) return 0;
   const isTexts = (cells: Row): boolean => isFilledOver(cells, 0) && !textsOf(cells).some(isValue);
-  const reaches = (row: number): number => Math.max(row, ...merges.filter((merge) => merge.row === row).map((merge) => merge.row + merge.rows - 1));
   const isTier = (row: number): boolean => isTexts(rows[row] ?? []) && merges.some((merge) => merge.row === row && merge.columns > 1);
-  let count = 0;
-  while (count < 2 && isTier(count)) count++;
-  const lowest = Math.max(count, ...Array.from({ length: count }, (_, row) => reaches(row)));
-  if (lowest >= rows.length - 1 || lowest > 2 || !isTexts(rows[lowest] ?? [])) return 0;
-  const names = textsOf(rows[lowest])
+  let tiers = 0;
+  while (tiers < 2 && isTier(tiers)) tiers++;
+  const count = uncutHeader(merges, tiers + 1, rows.length);
+  const lowest = count - 1;
+  if (count === 0 || lowest >= rows.length - 1 || lowest > 2 || rows.slice(tiers, count).some((cells) => !isTexts(cells))) return 0;
+  const fromAbove = merges.filter((merge) => merge.row < lowest && merge.row + merge.rows - 1 === lowest);
+  const names = [...textsOf(rows[lowest]), ...fromAbove.map((merge) => textOf(rows[merge.row]?.[merge.column]))]
     .filter((text) => !isBlank(text))
     .map((text) => text.trim());
-  const isTold = count > 0 || new Set(names).size === names.length;
-  const below = rows.slice(lowest + 1, lowest + 40);
+  const isTold = tiers > 0 || new Set(names).size === names.length;
+  const below = rows.slice(count, count + 39);
   const width = widestOf(below);
   const isWide = names.length >= Math.max(1, Math.min(width, rows[lowest]?.length ?? 0) - 1);
-  return isTold && (isWide || count > 0) && below.some((cells) => isFilledOver(cells, 0)) ? lowest + 1 : 0;
+  return isTold && (isWide || tiers > 0) && below.some((cells) => isFilledOver(cells, 0)) ? count : 0;
 }
 
 /** A number, a date, a time: what a header seldom is. Years are the exception. */

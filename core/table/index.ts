@@ -97,4 +97,5 @@ export { blockOf, clearBlock, putBlock, type Block, type Chosen, type Put } from
 export { fillBlock, putCell, setCell, setFooterRows, setHeaderRows, setRowHeaders } from './edit/edit-content';
 export { mergeCells, mergeEqual, splitCells, splitTexts } from './edit/edit-merges';
 export { seenAround, seenRows, type Seen, type SeenCell, type SeenRow } from './grid/window';
+export { mergeAcrossGroups } from './edit/merge-groups';
 export { mergeTables } from './merging/merge-tables';

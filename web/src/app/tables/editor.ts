@@ -30,7 +30,7 @@ import { Publisher } from '../publishing/publisher';
 import { UndoRedo } from '../controls/undo-redo';
 import type { AgainData } from './bring-in/again-dialog';
 import { FreshNotes } from './bring-in/fresh-notes';
-import type { NewTable } from './bring-in/new-table-dialog';
+import type { NewTable, NewTableData } from './bring-in/new-table-dialog';
 import { IntakeService } from '../workers/intake';
 import { dataTypes } from '../../../../core/data-types';
 import type { Choice } from './choice';
@@ -173,7 +173,7 @@ export class TableEditor implements OnInit {
   protected async bringAgain(): Promise<void> {
     const [{ NewTableDialog }, { AgainDialog }] = await Promise.all([import('./bring-in/new-table-dialog'), import('./bring-in/again-dialog')]);
     const made = await firstValueFrom(
-      this.dialog.open<unknown, unknown, NewTable>(NewTableDialog, { width: '900px', data: { again: true } }).afterClosed(),
+      this.dialog.open<unknown, NewTableData, NewTable>(NewTableDialog, { width: '900px', data: { again: true } }).afterClosed(),
     );
     const table = this.table();
     if (!made || !table) return;

@@ -9,10 +9,10 @@ import type { ThemeView } from '../../../../core/theme';
 import { CardWall } from '../controls/card-wall';
 import { tablesOn } from '../../../../core/page';
 import { Dressed } from '../controls/dressed/dressed';
-import type { KeptTable, KeptTheme } from '../documents/api';
+import { ApiError, type KeptTable, type KeptTheme } from '../documents/api';
 import { Library } from '../documents/library';
 import { FreshNotes } from './bring-in/fresh-notes';
-import type { NewTable, NewTableDialog } from './bring-in/new-table-dialog';
+import type { NewTable, NewTableData, NewTableDialog } from './bring-in/new-table-dialog';
 import { ThemeViews } from '../controls/dressed/theme-views';
 
 @Component({
@@ -136,15 +136,25 @@ export class TableLibrary extends Library<'tables', KeptTable> {
 
   protected async create(): Promise<void> {
     const { NewTableDialog: Dialog } = await import('./bring-in/new-table-dialog');
-    const made = await firstValueFrom(this.dialog.open<NewTableDialog, undefined, NewTable>(Dialog, { width: '900px' }).afterClosed());
+    let id = '';
+    const keep = async (made: NewTable): Promise<string | undefined> => {
+      const theme = [...this.themes().keys()][0] ?? '';
+      const making =
+        'upload' in made ? this.api.createFromRows(made.upload, { ...made.head, theme }) : this.api.create('tables', { ...made.table, theme });
+      try {
+        ({ id } = await firstValueFrom<{ readonly id: string }>(making));
+        return undefined;
+      } catch (error) {
+        if (error instanceof ApiError) return error.say;
+        throw error;
+      }
+    };
+    const made = await firstValueFrom(
+      this.dialog.open<NewTableDialog, NewTableData, NewTable>(Dialog, { width: '900px', data: { keep } }).afterClosed(),
+    );
     if (!made) return;
-    const theme = [...this.themes().keys()][0] ?? '';
-    const making =
-      'upload' in made ? this.api.createFromRows(made.upload, { ...made.head, theme }) : this.api.create('tables', { ...made.table, theme });
-    const kept = await this.deleting.attempt(() => firstValueFrom<{ readonly id: string }>(making));
-    if (!kept) return;
-    this.fresh.leave(kept.id, made.notes);
-    await this.router.navigate(['/tables', kept.id]);
+    this.fresh.leave(id, made.notes);
+    await this.router.navigate(['/tables', id]);
   }
 
   /** Only its beginning is here: the change alone is sent. */

@@ -1,7 +1,7 @@
 import { Injectable } from '@angular/core';
 import { proxy, wrap, type Remote } from 'comlink';
 import type { Below, Clipboard, FindingKind, Raw, SourceOptions } from '../../../../core/intake';
-import type { Outcome } from '../../../../core/outcome';
+import { good, type Outcome } from '../../../../core/outcome';
 import { isSameCell, type Row, type Table, type TableHead } from '../../../../core/table';
 import type { AgainShown, CameIn, IntakeWorker, Told } from './intake.worker';
 
@@ -34,10 +34,10 @@ export class IntakeService {
     return this.unlessStopped<Outcome<Raw>>(this.started().cells(clipboard));
   }
   /** Sends what came in to the server; gives its head and the id under which its rows are there. */
-  async send(told: Told): Promise<{ readonly head: TableHead; readonly upload: string }> {
+  async send(told: Told): Promise<Outcome<{ readonly head: TableHead; readonly upload: string }>> {
     const upload = crypto.randomUUID();
-    await this.unlessStopped(this.started().send(upload, proxy(told)));
-    return { head: await this.unlessStopped<TableHead>(this.started().head()), upload };
+    const sent = await this.unlessStopped<Outcome<null>>(this.started().send(upload, proxy(told)));
+    return sent.ok ? good({ head: await this.unlessStopped<TableHead>(this.started().head()), upload }) : sent;
   }
   /** Names of the columns by which rows can be told in a table and in what came in for it. */
   async keys({ rows, ...head }: Table): Promise<readonly string[]> {

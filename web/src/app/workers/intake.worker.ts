@@ -11,7 +11,7 @@ import {
   type Raw,
   type SourceOptions,
 } from '../../../../core/intake';
-import { good, type Outcome } from '../../../../core/outcome';
+import { bad, good, type Outcome } from '../../../../core/outcome';
 import { bringAgain, heightOf, possibleKeys, previewOf, widthOf, type Again, type Row, type Table, type TableHead } from '../../../../core/table';
 
 /** What came in, as the interface sees it: how it was read, and the first rows of the table that it makes. */
@@ -95,18 +95,24 @@ class Intake {
     const { rows: _rows, ...head } = this.table;
     return head;
   }
-  /** Sends the rows to the server under an id, piece by piece: they never pass through the interface's thread. */
-  async send(id: string, told: Told): Promise<void> {
+  /** Sends the rows to the server under an id, piece by piece: they never pass through the interface's thread. Says why where it cannot. */
+  async send(id: string, told: Told): Promise<Outcome<null>> {
     const { rows } = this.table;
+    const wrong = (say: string): Outcome<null> => bad({ code: 'not-kept', say });
     for (let from = 0; from < rows.length; from += ROWS_AT_ONCE) {
       const answer = await fetch(`/api/tables/${id}/upload`, {
         method: 'POST',
         headers: { 'Content-Type': 'application/json' },
         body: JSON.stringify(rows.slice(from, from + ROWS_AT_ONCE)),
-      });
-      if (!answer.ok) throw new Error(`the server answered ${answer.status}`);
+      }).catch(() => undefined);
+      if (!answer) return wrong('The server cannot be reached.');
+      if (!answer.ok) {
+        const { detail } = (await answer.json().catch(() => ({}))) as { readonly detail?: string };
+        return wrong(detail ?? `The server answered ${answer.status}.`);
+      }
       told(Math.min(1, (from + ROWS_AT_ONCE) / rows.length));
     }
+    return good(null);
   }
 
   /** Rows of the table that a newer file is for, handed over piece by piece; the first piece forgets earlier ones. */

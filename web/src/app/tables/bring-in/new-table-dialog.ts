@@ -12,6 +12,9 @@ import { Dressed } from '../../controls/dressed/dressed';
 import { IntakeService, Stopped } from '../../workers/intake';
 import type { CameIn } from '../../workers/intake.worker';
 
+/** What the dialog is for: a new table, which `keep` keeps and gives what went wrong; or a newer file for one that is there. */
+export type NewTableData = { readonly again: true } | { readonly keep: (made: NewTable) => Promise<string | undefined> };
+
 /** The table; or, of what came in, its head and the id under which its rows are at the server already. */
 export type NewTable = ({ readonly table: Table } | { readonly head: TableHead; readonly upload: string }) & {
   /** What was found and mended on the way in. */
@@ -119,7 +122,8 @@ export type NewTable = ({ readonly table: Table } | { readonly head: TableHead; 
 })
 export class NewTableDialog {
   /** Set when a newer file is wanted for a table that is there. */
-  protected readonly isAgain = inject<{ readonly again: boolean } | null>(MAT_DIALOG_DATA, { optional: true })?.again === true;
+  private readonly data = inject<NewTableData>(MAT_DIALOG_DATA);
+  protected readonly isAgain = 'again' in this.data;
   private readonly intake = inject(IntakeService);
   private readonly dialog = inject<MatDialogRef<NewTableDialog, NewTable>>(MatDialogRef);
   protected readonly limits = LIMITS;
@@ -156,7 +160,7 @@ export class NewTableDialog {
     const [rows, columns] = [this.rows(), this.columns()];
     if (!Number.isInteger(rows) || rows < 1 || rows > LIMITS.rows) return this.wrong.set(`Choose from 1 to ${LIMITS.rows} rows.`);
     if (!Number.isInteger(columns) || columns < 1 || columns > LIMITS.columns) return this.wrong.set(`Choose from 1 to ${LIMITS.columns} columns.`);
-    this.finish({ table: emptyTable(this.named('New table'), rows, columns), notes: [] });
+    void this.busily('Keeping the table…', () => this.finish({ table: emptyTable(this.named('New table'), rows, columns), notes: [] }));
   }
 
   protected async paste(event: ClipboardEvent): Promise<void> {
@@ -245,14 +249,24 @@ export class NewTableDialog {
     // For a newer file what came in stays in the worker, where it is compared.
     if (this.isAgain) return this.dialog.close({ table, notes: said });
     await this.busily('Keeping the rows…', async () => {
-      const { head, upload } = await this.intake.send(this.told);
-      this.dialog.close({ head: { ...head, name }, upload, notes: said });
+      const sent = await this.intake.send(this.told);
+      if (sent.ok) await this.keep({ head: { ...sent.value.head, name }, upload: sent.value.upload, notes: said });
+      else this.notKept(sent.problems[0]?.say ?? '');
     });
   }
 
-  private finish(made: { readonly table: Table; readonly notes: readonly string[] }): void {
-    if (nameSchema.isValidSync(made.table.name)) this.dialog.close(made);
+  private async finish(made: { readonly table: Table; readonly notes: readonly string[] }): Promise<void> {
+    if (nameSchema.isValidSync(made.table.name)) await this.keep(made);
     else this.wrong.set('A name has 1 to 120 characters.');
+  }
+  /** Closes when what was made is kept; where it cannot be, it stays, with everything in it, and says why. */
+  private async keep(made: NewTable): Promise<void> {
+    const wrong = 'keep' in this.data ? await this.data.keep(made) : undefined;
+    if (wrong === undefined) this.dialog.close(made);
+    else this.notKept(wrong);
+  }
+  private notKept(wrong: string): void {
+    this.wrong.set(`${wrong} Nothing is lost: try again, or choose otherwise.`);
   }
   private named = (otherwise: string): string => this.name().trim().replace(/\s+/g, ' ') || otherwise;
 }
