@@ -46,6 +46,40 @@ describe('At narrow widths', () => {
     await person.press(Key.ESCAPE);
   }, 720_000);
 
+  it('a table in equal columns is as wide as the grid in which it is edited, and as its texts are when the theme changes', async () => {
+    const send = async (
+      path: string,
+      method: string,
+      body: unknown,
+      revision?: number,
+    ): Promise<{ readonly id: string; readonly revision: number }> =>
+      (await (
+        await fetch(`${app.url}/api/${path}`, {
+          method,
+          headers: { 'Content-Type': 'application/json', ...(revision === undefined ? {} : { 'If-Match': `"${revision}"` }) },
+          body: JSON.stringify(body),
+        })
+      ).json()) as { readonly id: string; readonly revision: number };
+    const tiles = { format: 'zest-theme/2', name: 'Tiled', base: { starter: 'tiles', version: 1 }, swatches: [], values: {} };
+    const { id } = await send('themes', 'POST', tiles);
+    const { revision } = (await (await fetch(`${app.url}/api/tables/berths/head`)).json()) as { readonly revision: number };
+    const wears = (theme: string, from: number): Promise<{ readonly revision: number }> =>
+      send('tables/berths', 'PATCH', { change: { head: { theme } }, said: ['wear another theme'] }, from);
+    const widths = async (): Promise<readonly number[]> => {
+      await person.open(`${app.url}/tables/berths`);
+      await person.find('grid', /^Cells of/);
+      return Promise.all((await person.all('columnheader')).map(async (each) => (await each.getRect()).width));
+    };
+    const next = await wears(id, revision);
+    const equal = await widths();
+    expect(Math.max(...equal) - Math.min(...equal)).toBeLessThan(2);
+    expect(equal.reduce((sum, width) => sum + width, 0)).toBeLessThan(1280);
+    await wears('harbour-dusk', next.revision);
+    const byContent = await widths();
+    expect(byContent.reduce((sum, width) => sum + width, 0)).toBeLessThan(1280);
+    expect(Math.max(...byContent) - Math.min(...byContent)).toBeGreaterThan(10);
+  }, 720_000);
+
   it('a width step has values of its own, which hold there and show what they fall back to', async () => {
     await person.open(`${app.url}/themes/low-sound`);
     await person.find('grid', 'Values of Body rows');

@@ -1,7 +1,8 @@
 import { computed, type Signal } from '@angular/core';
 import { besideOf, frameRules, sheetOf, type CssNode } from '../../../../../core/compile';
 import type { Table } from '../../../../../core/table';
-import type { ThemeView } from '../../../../../core/theme';
+import { resolveAt } from '../../../../../core/resolve';
+import { widthsOf, type ThemeView } from '../../../../../core/theme';
 
 type Own = Pick<Table, 'exceptions' | 'dressings'>;
 
@@ -14,3 +15,13 @@ export function gridRules(view: ThemeView | undefined, own: Own): readonly CssNo
   if (!view) return frameRules;
   return [...frameRules, ...sheetOf(view, { use: 'grid', key: 'edited', beside: besideOf([own]) })];
 }
+
+/**
+ * Whether columns are equal whatever they hold, at some width at least. Such a table has no width of its own that the grid could grow
+ * to (Chromium then takes 1,000,000 px): it is as wide as the grid.
+ */
+export const hasEqualColumns = (view: ThemeView | undefined): boolean =>
+  view !== undefined &&
+  ['', ...widthsOf(view.theme).map(({ name }) => name)].some(
+    (step) => resolveAt(view.at(step), { part: 'table', condition: 'rest' }, 'layout').css === 'fixed',
+  );

@@ -23,7 +23,7 @@ import { blockOf, gridOf, heightOf, sectionOf, widthOf, type GridCell, type Tabl
 import { clipboardOf } from '../../../../../core/clipboard';
 import type { ThemeView } from '../../../../../core/theme';
 import { Markup } from '../../controls/dressed/markup';
-import { gridRules, ownLooks } from './grid-rules';
+import { gridRules, hasEqualColumns, ownLooks } from './grid-rules';
 import { growChoice, lineChoice, type Choice } from '../choice';
 import { gridKey } from './grid-keys';
 import { RowsInView } from './rows-in-view';
@@ -106,6 +106,7 @@ export class Grid implements AfterViewInit, OnDestroy {
     ];
   });
   private readonly own = ownLooks(this.table);
+  protected readonly hasEqualColumns = computed(() => hasEqualColumns(this.view()));
   /** The chosen block, grown until no merged cell is cut. */
   protected readonly choice = computed<Choice>(() => growChoice(this.table(), this.inside(this.focused()), this.inside(this.corner())));
   protected readonly chosenRows = computed(() => [this.choice().row, this.choice().toRow] as const);
