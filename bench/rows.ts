@@ -13,7 +13,7 @@ export function benchRows(): void {
   const bareTexts = (): unknown => Uint32Array.from(texts.keys()).sort((a, b) => compare(texts[a] ?? '', texts[b] ?? '') || a - b);
   const bareFind = (): unknown => texts.filter((text) => text.toLowerCase().includes('9999'));
   const bareSum = (): unknown => numbers.reduce((sum, each) => sum + each, 0);
-  const lines = texts.map(folded);
+  const lines = texts.map((text) => folded(text));
   const pairs: readonly (readonly [string, () => unknown, () => unknown])[] = [
     ['sort by numbers', bareSort, () => sortedPlaces(numbers, 'ascending', 'en')],
     ['sort by texts', bareTexts, () => sortedPlaces(texts, 'ascending', 'en')],

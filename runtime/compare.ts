@@ -40,6 +40,3 @@ export function sorted(units: readonly Unit[], column: number, direction: Direct
   }
   return [...(turn > 0 ? [...numbers, ...texts] : [...texts, ...numbers]), ...nothing].map((at) => units[at] as Unit);
 }
-
-/** Letters without case and marks, so that “Émile” is found by “emile”. */
-export const folded = (text: string): string => (/^[\x20-\x7e\s]*$/.test(text) ? text : text.normalize('NFD').replace(/\p{M}/gu, '')).toLowerCase();

@@ -11,6 +11,8 @@ export interface Live extends Words {
   readonly can: ReadonlySet<string>;
   /** The language of its values. */
   readonly language: string;
+  /** A text as it is searched for, in that language. */
+  readonly fold: (text: string) => string;
   /** The table and its rows as they stand there now: one with other columns may take its place. */
   readonly body: () => Body;
   readonly make: <K extends keyof HTMLElementTagNameMap>(tag: K, set?: Partial<HTMLElementTagNameMap[K]>) => HTMLElementTagNameMap[K];

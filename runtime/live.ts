@@ -1,5 +1,6 @@
 import { bodyOf, place, type Body } from './body';
 import type { Feature, Live, Part } from './feature';
+import { folded } from './folded';
 import { EMPTY, OUT } from './marks';
 import { emptyState } from './state';
 import type { Unit } from './units';
@@ -36,12 +37,14 @@ export function liven(box: HTMLElement, first: HTMLTableElement, features: reado
     status.hidden = false;
     if (status.textContent !== text) status.textContent = text;
   };
+  const language = box.dataset['language'] ?? 'en';
   const live: Live = {
     ...wordsOf(box, status?.lang),
     box,
     state: emptyState(),
     can: new Set((box.dataset['visitor'] ?? '').split(' ')),
-    language: box.dataset['language'] ?? 'en',
+    language,
+    fold: (text) => folded(text, language, box.dataset['letters'] ?? ''),
     body: () => body,
     make: (tag, set) => Object.assign(box.ownerDocument.createElement(tag), set),
     again,

@@ -1,2 +1,5 @@
-/** Letters without case and marks, so that “Émile” is found by “emile” (Unicode Normalization Forms, NFD). */
-export const folded = (text: string): string => (/^[\x20-\x7e\s]*$/.test(text) ? text : text.normalize('NFD').replace(/\p{M}/gu, '')).toLowerCase();
+import { folded as inLanguage } from '../../runtime/folded';
+import { lettersOf } from '../languages';
+
+/** A text as it is searched for in a language (a BCP 47 tag; English where none is said): as visitors of live pages search. */
+export const folded = (text: string, language = ''): string => inLanguage(text, language || 'en', lettersOf(language));

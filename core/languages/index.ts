@@ -7,6 +7,7 @@ import { fr } from './fr';
 import type { Language, LanguageCode } from './language';
 
 export type { Language, LanguageCode } from './language';
+export { lettersOf } from './letters';
 export { words, type Word, type Wording } from './wording';
 
 /** Every language that is ready, by its code, in the order in which they are offered. */

@@ -87,7 +87,7 @@ export class Person {
           `const option = [...arguments[0]?.options ?? []].find((each) => each.textContent.trim() === arguments[1]);
          if (!option) return null;
          arguments[0].value = option.value;
-         arguments[0].dispatchEvent(new Event('change', { bubbles: true }));
+         for (const name of ['input', 'change']) arguments[0].dispatchEvent(new Event(name, { bubbles: true }));
          return true;`,
           field,
           option,

@@ -1,3 +1,4 @@
+import type { Direction } from '../compare';
 import type { Feature } from '../feature';
 import type { Filters, State } from '../state';
 
@@ -13,36 +14,36 @@ export const address: Feature = ({ box, state }) => {
 /** Reads `?place-1.sort=2,descending&place-1.search=moth&place-1.page=3`; what makes no sense is left out. */
 export function readAddress(id: string, query: string): State {
   const given = new URLSearchParams(query);
-  const [column, direction] = (given.get(`${id}.sort`) ?? '').split(',');
-  const page = Number(given.get(`${id}.page`) ?? 1);
+  const get = (name: string): string => given.get(`${id}.${name}`) ?? '';
+  const [, column, direction] = /^(\d{1,3}),((?:a|de)scending)$/.exec(get('sort')) ?? [];
+  const page = Number(get('page'));
   const filters: Filters = new Map();
+  const number = (text: string | undefined): number | undefined => (text ? Number(text) : undefined);
   for (const [name, value] of given) {
-    const at = name.startsWith(`${id}.filter.`) ? Number(name.slice(id.length + 8)) - 1 : -1;
-    const range = /^(-?\d+(?:\.\d+)?)?\.\.(-?\d+(?:\.\d+)?)?$/.exec(value);
-    if (!Number.isInteger(at) || at < 0) continue;
-    if (range && (range[1] ?? range[2]) !== undefined)
-      filters.set(at, { ...(range[1] ? { from: Number(range[1]) } : {}), ...(range[2] ? { to: Number(range[2]) } : {}) });
-    else if (value.length > 1 && value.length < 200) filters.set(at, value.startsWith('=') ? { is: value.slice(1) } : { text: value.slice(1) });
+    const [before, at] = name.split('.filter.');
+    const [any, is, text, from, to] = /^(?:=(.{1,200})|~(.{1,200})|(-?[\d.]{1,30}?)?\.\.(-?[\d.]{1,30})?)$/s.exec(value) ?? [];
+    // Which columns there are, and what of this they could be asked, is for the filters to say.
+    if (before === id && any) filters.set(Number(at) - 1, { is, text, from: number(from), to: number(to) });
   }
   return {
     filters,
-    ...(/^\d{1,3}$/.test(column ?? '') && (direction === 'ascending' || direction === 'descending') ? { column: Number(column) - 1, direction } : {}),
-    search: (given.get(`${id}.search`) ?? '').slice(0, 200),
-    page: Number.isInteger(page) && page > 0 ? page - 1 : 0,
+    ...(column ? { column: Number(column) - 1, direction: direction as Direction } : {}),
+    search: get('search').slice(0, 200),
+    page: Math.max(0, Math.trunc(page) - 1) || 0,
   };
 }
 
 /** The address with a table's state in it, and everything else as it was. */
 export function writeAddress(id: string, query: string, { column, direction, search, page, filters }: State): string {
   const given = new URLSearchParams(query);
-  const put = (name: string, value: string | undefined): void =>
-    value === undefined ? given.delete(`${id}.${name}`) : given.set(`${id}.${name}`, value);
-  put('sort', column === undefined || !direction ? undefined : `${column + 1},${direction}`);
-  put('search', search || undefined);
-  put('page', page > 0 ? String(page + 1) : undefined);
-  for (const name of [...given.keys()]) if (name.startsWith(`${id}.filter.`)) given.delete(name);
-  for (const [at, { is, text, from, to }] of filters)
-    put(`filter.${at + 1}`, is !== undefined ? `=${is}` : text !== undefined ? `~${text}` : `${from ?? ''}..${to ?? ''}`);
+  for (const name of [...given.keys()]) if (name.startsWith(`${id}.`)) given.delete(name);
+  const put = (name: string, value: string | number | false | undefined): void => {
+    if (value) given.set(`${id}.${name}`, String(value));
+  };
+  put('sort', column !== undefined && direction && `${column + 1},${direction}`);
+  put('search', search);
+  put('page', page && page + 1);
+  for (const [at, { is, text, from, to }] of filters) put(`filter.${at + 1}`, is ? `=${is}` : text ? `~${text}` : `${from ?? ''}..${to ?? ''}`);
   const text = given.toString();
   return text && `?${text}`;
 }

@@ -1,4 +1,3 @@
-import { folded } from '../compare';
 import type { Feature, Live } from '../feature';
 import { FILTER, VALUE } from '../marks';
 import type { Filter, Filters } from '../state';
@@ -10,8 +9,9 @@ export const filters: Feature = (live) => {
   const { filters: all } = live.state;
   const box = live.box.querySelector<HTMLElement>('[data-filters]');
   if (box) fill(live, box);
+  else all.clear();
   return {
-    test: () => (all.size === 0 ? undefined : (unit) => passes(unit, all)),
+    test: () => (all.size === 0 ? undefined : (unit) => passes(unit, all, live.fold)),
     renew: () => {
       all.clear();
       box?.querySelector('div')?.remove();
@@ -21,34 +21,40 @@ export const filters: Feature = (live) => {
 };
 
 /** Whether a row passes every filter. Where there is nothing, no range holds it. */
-const passes = (unit: Unit, filters: Filters): boolean =>
+const passes = (unit: Unit, filters: Filters, fold: Live['fold']): boolean =>
   [...filters].every(([column, { text, is, from, to }]) => {
     const cell = unit.cellAt(column);
     const has = textOf(cell);
     if (is !== undefined) return has === is;
-    if (text !== undefined) return folded(has).includes(folded(text));
+    if (text !== undefined) return fold(has).includes(fold(text));
     const value = cell?.getAttribute(VALUE);
-    return !!value && (from === undefined || Number(value) >= from) && (to === undefined || Number(value) <= to);
+    return !!value && Number(value) >= (from ?? -Infinity) && Number(value) <= (to ?? Infinity);
   });
 
 const DAY = 86_400_000;
 
-/** Puts a field for each column that can be filtered into the box of the filters. */
+/**
+ * Puts a field for each column that can be filtered into the box of the filters. An address may ask for anything: what no field
+ * can say is left out, since nobody would see why rows are missing.
+ */
 function fill(live: Live, box: HTMLElement): void {
   const { make, say, state } = live;
   const fields = make('div');
   const clear: (() => void)[] = [];
+  const asked = new Map(state.filters);
+  state.filters.clear();
   const changed = (): void => {
     state.page = 0;
     live.again('found');
   };
-  const add = (label: string, field: HTMLInputElement | HTMLSelectElement, value: string | undefined, take: (value: string) => void): void => {
+  const add = <F extends HTMLInputElement | HTMLSelectElement>(label: string, field: F, take: (field: F) => Filter, at: number): void => {
     const line = make('label');
     line.append(label, field);
     fields.append(line);
-    field.value = value ?? '';
-    field.addEventListener(field.matches('select') ? 'change' : 'input', () => {
-      take(field.value);
+    const put = (): void => set(state.filters, at, take(field));
+    put();
+    field.addEventListener('input', () => {
+      put();
       changed();
     });
     clear.push(() => (field.value = ''));
@@ -57,20 +63,16 @@ function fill(live: Live, box: HTMLElement): void {
     const kind = header.getAttribute(FILTER);
     if (!kind) continue;
     const name = header.textContent;
-    const now = state.filters.get(column) ?? {};
-    const put = (part: Filter): void => set(state.filters, column, part);
-    if (kind === 'choice') add(name, choices(live, column), now.is, (is) => put({ is }));
-    else if (kind === 'text') add(name, make('input', { type: kind }), now.text, (text) => put({ text }));
-    else {
-      const isDay = kind === 'date';
-      const field = (): HTMLInputElement => make('input', { type: kind, step: 'any' });
-      const shown = (value: number | undefined): string | undefined =>
-        value === undefined ? undefined : isDay ? new Date(value).toISOString().slice(0, 10) : String(value);
-      const read = (typed: string, more: number): number | undefined => (typed === '' ? undefined : isDay ? Date.parse(typed) + more : Number(typed));
-      add(say('from', { column: name }), field(), shown(now.from), (typed) => put({ from: read(typed, 0) }));
-      // A day counts to its end.
-      add(say('to', { column: name }), field(), shown(now.to), (typed) => put({ to: read(typed, DAY - 1) }));
-    }
+    const { is, text, ...ends } = asked.get(column) ?? {};
+    if (kind === 'choice') add(name, choices(live, column, is), ({ value }) => ({ is: value }), column);
+    else if (kind === 'text') add(name, make('input', { type: kind, value: text ?? '' }), ({ value }) => ({ text: value }), column);
+    else
+      for (const end of ['from', 'to'] as const) {
+        const field = make('input', { type: kind, step: 'any', valueAsNumber: ends[end] ?? Number.NaN });
+        // A day counts to its end.
+        const more = end === 'to' && kind === 'date' ? DAY - 1 : 0;
+        add(say(end, { column: name }), field, ({ valueAsNumber: value }) => ({ [end]: Number.isNaN(value) ? undefined : value + more }), column);
+      }
   }
   const button = make('button', { type: 'button', textContent: say('clear') });
   button.addEventListener('click', () => {
@@ -84,16 +86,16 @@ function fill(live: Live, box: HTMLElement): void {
   if (state.filters.size > 0) box.setAttribute('open', '');
 }
 
-function choices(live: Live, column: number): HTMLSelectElement {
+function choices(live: Live, column: number, is: string | undefined): HTMLSelectElement {
   const field = live.make('select');
   const values = [...new Set(live.body().units.map((unit) => textOf(unit.cellAt(column))))].filter(Boolean);
   const { compare } = new Intl.Collator(live.language, { numeric: true });
-  field.append(new Option(live.say('any'), ''), ...values.sort(compare).map((value) => new Option(value)));
+  field.append(new Option(live.say('any'), ''), ...values.sort(compare).map((value) => new Option(value, value, false, value === is)));
   return field;
 }
 
 function set(all: Filters, column: number, part: Filter): void {
-  const { text, is, from, to } = { ...all.get(column), ...part };
-  if (text || is || from !== undefined || to !== undefined) all.set(column, { text: text || undefined, is: is || undefined, from, to });
+  const next = { ...all.get(column), ...part };
+  if (Object.values(next).some((each) => each !== undefined && each !== '')) all.set(column, next);
   else all.delete(column);
 }

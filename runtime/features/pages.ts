@@ -62,10 +62,14 @@ function fill(live: Live, bar: HTMLElement, count: number, sizes: HTMLElement | 
   const [before, after] = bar.dir === 'rtl' ? '›‹' : '‹›';
   const numbers = [...new Set([0, page - 1, page, page + 1, count - 1])].filter((at) => at >= 0 && at < count);
   const nodes: Node[] = [button('previous', before ?? '', live.say('previous'), OFF, page === 0)];
-  numbers.forEach((at, i) => {
-    if (i > 0 && at - (numbers[i - 1] ?? 0) > 1) nodes.push(live.make('span', { textContent: '…' }));
-    nodes.push(button(String(at), live.number(at + 1), live.say('page', { page: at + 1 }), CURRENT, at === page));
-  });
+  let from = 0;
+  for (const at of numbers) {
+    // A page that would stand alone between two others stands there itself, and not a sign for it.
+    if (at - from > 1) nodes.push(live.make('span', { textContent: '…' }));
+    for (let each = at - from === 1 ? from : at; each <= at; each++)
+      nodes.push(button(String(each), live.number(each + 1), live.say('page', { page: each + 1 }), CURRENT, each === page));
+    from = at + 1;
+  }
   nodes.push(button('next', after ?? '', live.say('next'), OFF, page === count - 1));
   bar.replaceChildren(...nodes, ...(sizes ? [sizes] : []));
   bar.hidden = count < 2 && !sizes;

@@ -1,11 +1,10 @@
-import { folded } from '../compare';
 import type { Feature } from '../feature';
 import { SEARCH } from '../marks';
 import { textOf } from '../text';
 
 /** Rows that have every word that is asked for, in whatever case and with whatever marks. */
 export const search: Feature = (live) => {
-  const { box, state } = live;
+  const { box, state, fold } = live;
   let texts: readonly string[] | undefined;
   const field = box.querySelector<HTMLInputElement>(`.${SEARCH} > label > input`);
   const bar = field?.closest<HTMLElement>(`.${SEARCH}`);
@@ -19,9 +18,9 @@ export const search: Feature = (live) => {
   }
   return {
     test: () => {
-      const asked = folded(state.search).split(/\s+/).filter(Boolean);
+      const asked = fold(state.search).split(/\s+/).filter(Boolean);
       if (asked.length === 0) return undefined;
-      const all = (texts ??= live.body().units.map(({ rows }) => folded(rows.map((row) => [...row.cells].map(textOf).join('\n')).join('\n'))));
+      const all = (texts ??= live.body().units.map(({ rows }) => fold(rows.map((row) => [...row.cells].map(textOf).join('\n')).join('\n'))));
       return (_, at) => asked.every((word) => all[at]?.includes(word));
     },
     renew: () => (texts = undefined),

@@ -11,12 +11,14 @@ export const sort: Feature = (live) => {
   buttons(live);
   return {
     order: (units) => {
-      const { column, direction: way } = state;
+      const { column = -1, direction } = state;
+      // An address may name a column that is not there.
+      let way: Direction | undefined;
       for (const [header, at] of live.body().headers) {
-        if (at === column && way) header.setAttribute('aria-sort', way);
+        if (at === column && direction) header.setAttribute('aria-sort', (way = direction));
         else header.removeAttribute('aria-sort');
       }
-      return column === undefined || !way ? undefined : sorted(units, column, way, live.language);
+      return way && sorted(units, column, way, live.language);
     },
     shown: (_, shown) => {
       for (const cell of marked) cell.classList.remove(SORTED);

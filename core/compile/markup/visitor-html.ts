@@ -1,3 +1,4 @@
+import { lettersOf } from '../../languages';
 import { winnerAt } from '../../resolve';
 import type { ThemeView } from '../../theme';
 import { isRightToLeft, wordingOf, type Visitor } from '../../page';
@@ -59,6 +60,7 @@ export function visitedTable(framed: Element, table: Table, visitor: Visitor, { 
       'data-first': firstOf(table, visitor),
       'data-address': address ? '' : undefined,
       'data-language': table.language === '' ? 'en' : table.language,
+      'data-letters': lettersOf(table.language) || undefined,
       'data-words': JSON.stringify(said),
     },
     ...bars,

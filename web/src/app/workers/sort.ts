@@ -12,6 +12,7 @@ export class SortService {
   private remote: Remote<SortWorker> | undefined;
   /** The rows that the worker has to find in. */
   private lent: Table['rows'] | undefined;
+  private lentIn = '';
   /** What is under way in the worker, one thing after the other, since it holds one column at a time. */
   private line: Promise<unknown> = Promise.resolve();
 
@@ -41,16 +42,18 @@ export class SortService {
   find = (table: Table, words: string): Promise<readonly number[]> =>
     this.inTurn(async (worker) => {
       const { first, count } = sectionRows(table, 'body');
-      if (this.lent !== table.rows) {
+      if (this.lent !== table.rows || this.lentIn !== table.language) {
         for (let from = first; from < first + count; from += ROWS_AT_ONCE) {
           const rows = table.rows.slice(from, Math.min(first + count, from + ROWS_AT_ONCE));
           await worker.lend(
             rows.map((row) => row.map(textOf).join('\n')),
             from === first,
+            table.language,
           );
         }
-        if (count === 0) await worker.lend([], true);
+        if (count === 0) await worker.lend([], true, table.language);
         this.lent = table.rows;
+        this.lentIn = table.language;
       }
       const headings = new Set(table.groups);
       return Array.from(await worker.find(words), (at) => first + at).filter((row) => !headings.has(row));

@@ -29,14 +29,17 @@ class Sorter {
   }
 
   private lines: string[] = [];
-  /** Rows to be searched, each as one text, handed over piece by piece. */
-  lend(lines: readonly string[], isFirst: boolean): void {
+  private language = '';
+  private readonly fold = (text: string): string => folded(text, this.language);
+  /** Rows to be searched in their language, each as one text, handed over piece by piece. */
+  lend(lines: readonly string[], isFirst: boolean, language: string): void {
     if (isFirst) this.lines = [];
-    for (const line of lines) this.lines.push(folded(line));
+    this.language = language;
+    for (const line of lines) this.lines.push(this.fold(line));
   }
   /** Which of the lent rows have all of the words, whatever their case and accents. */
   find(words: string): Uint32Array {
-    const asked = folded(words).split(/\s+/).filter(Boolean);
+    const asked = this.fold(words).split(/\s+/).filter(Boolean);
     return Uint32Array.from(this.lines.flatMap((line, at) => (asked.every((word) => line.includes(word)) ? [at] : [])));
   }
 }

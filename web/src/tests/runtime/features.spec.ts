@@ -2,7 +2,7 @@ import { everyFeature, features, type FeatureName } from '../../../../runtime/fe
 import { dress } from '../../../../runtime/dress';
 import { element, framedTable, tableElement, visitedTable, writeHtml } from '../../../../core/compile';
 import { PLAIN_VISITOR, featuresOf, type Visitor } from '../../../../core/page';
-import { PLAIN_COLUMN, tableOf } from '../../../../core/table';
+import { PLAIN_COLUMN, tableOf, type Table } from '../../../../core/table';
 
 const table = tableOf(
   'Boats',
@@ -22,10 +22,11 @@ beforeEach(() => document.body.append((holder = document.createElement('div'))))
 afterEach(() => holder.remove());
 
 /** A table for visitors with every feature in its markup, brought to life with some of them. */
-function visit(...names: readonly FeatureName[]): HTMLElement {
+const visit = (...names: readonly FeatureName[]): HTMLElement => visitTable(table, ...names);
+function visitTable(table: Table, ...names: readonly FeatureName[]): HTMLElement {
   const options = { id: 'p', theme: 'v', sortable: true, filtered: true, totals: true };
   const whole = tableElement(table, { ...options, whole: true });
-  const markup = visitedTable(framedTable(table, options), table, everything, { id: 'p', theme: 'v', whole });
+  const markup = visitedTable(framedTable(table, options), table, { ...everything, address: true }, { id: 'p', theme: 'v', whole });
   holder.innerHTML = writeHtml(element('div', {}, markup), 'compact');
   const box = holder.querySelector<HTMLElement>('[data-visitor]') as HTMLElement;
   dress(
@@ -51,6 +52,51 @@ describe('A feature of the runtime, alone,', () => {
     field.dispatchEvent(new Event('input'));
     expect(shown(box)).toEqual(['Ada']);
     expect(box.querySelector('.zp-sort')).toBeNull();
+  });
+  it('searches in the language of the values, whose letters are not those of others with a mark', () => {
+    const ask = (box: HTMLElement, words: string): readonly string[] => {
+      const field = box.querySelector('input[type=search]') as HTMLInputElement;
+      field.value = words;
+      field.dispatchEvent(new Event('input'));
+      return shown(box);
+    };
+    const boats = { ...table, rows: table.rows.map((row, i) => (i === 1 ? ['Måsen', ...row.slice(1)] : row)) };
+    expect(ask(visitTable({ ...boats, language: 'sv' }, 'search'), 'mas')).toEqual([]);
+    expect(ask(visitTable({ ...boats, language: 'sv' }, 'search'), 'MÅS')).toEqual(['Måsen']);
+    expect(ask(visitTable({ ...boats, language: 'de' }, 'search'), 'mas')).toEqual(['Måsen']);
+  });
+  it('leaves out of an address what makes no sense, so that no row is missing for no reason', () => {
+    const before = location.href;
+    const all = ['Moth', 'Wick', 'Ada'];
+    try {
+      for (const [query, found] of [
+        ['p.filter.200=~x', all],
+        ['p.filter.2=abc..def', all],
+        ['p.filter.2=~40', all],
+        ['p.filter.1=3..5', all],
+        ['p.filter.0=~x&p.filter.-1=~x&p.filter.x=~x', all],
+        ['p.sort=77,ascending', all],
+        ['p.page=99', all],
+        ['p.filter.2=30..', ['Moth', 'Ada']],
+        ['p.sort=2,ascending', ['Wick', 'Ada', 'Moth']],
+      ] as const) {
+        history.replaceState(null, '', `?${query}`);
+        expect(shown(visit('address', 'filters', 'sort')))
+          .withContext(query)
+          .toEqual([...found]);
+      }
+    } finally {
+      history.replaceState(null, '', before);
+    }
+  });
+  it('shows four pages as four, and a sign only for two or more', () => {
+    const pagesOf = (count: number): string => {
+      const rows = Array.from({ length: count * 2 }, (_, i) => [`r${i}`, '1', 'x']);
+      const box = visitTable(tableOf('Many', [['Boat', 'Seats', 'Page'], ...rows], { columns: table.columns }), 'pages');
+      return [...box.querySelectorAll('.zp-pager > :is(button, span)')].map((each) => each.textContent).join(' ');
+    };
+    expect(pagesOf(4)).toBe('‹ 1 2 3 4 ›');
+    expect(pagesOf(5)).toBe('‹ 1 2 … 5 ›');
   });
   it('filters', () => {
     const box = visit('filters');
