@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { Key, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { axeFindings } from '../tools/axe';
-import { openBrowser } from '../tools/driver';
+import { devTools, openBrowser } from '../tools/driver';
 import { Person } from '../tools/person';
 import { newFolder, startApp } from '../tools/server';
 
@@ -117,6 +117,35 @@ describe('A page of blocks', () => {
     // What a page has in the menu stands on the others too.
     await person.open(`${app.url}/site/night-boats`);
     await person.find('link', 'At Thistle Press');
+  }, 720_000);
+
+  it('breaks long words and bare addresses in its texts, and does not scroll sideways on a phone', async () => {
+    const long = 'https://timetables.skerrin.example/winter/crossings-and-connections-from-oldquay-to-fennel-point';
+    const block = (id: string, more: object): object => ({ id, ...more });
+    const made = await fetch(`${app.url}/api/pages`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({
+        format: 'zest-page/6',
+        name: 'Überseefrachtschifffahrtsverbindungsauskunftsstelle',
+        slug: 'long-words',
+        blocks: [
+          block('a', { kind: 'heading', level: 2, text: long }),
+          block('b', { kind: 'text', text: long }),
+          block('c', { kind: 'section', fill: '#eeeeee', ink: '', blocks: [block('d', { kind: 'text', text: `See ${long}` })] }),
+        ],
+      }),
+    });
+    const { id, detail } = (await made.json()) as { readonly id: string; readonly detail?: string };
+    expect(made.status)
+      .withContext(detail ?? '')
+      .toBe(201);
+    await fetch(`${app.url}/api/pages/${id}/publish`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: '{"along":[]}' });
+    await devTools(driver, 'Emulation.setDeviceMetricsOverride', { width: 320, height: 640, deviceScaleFactor: 1, mobile: false });
+    await person.open(`${app.url}/site/long-words`);
+    await person.find('heading', long);
+    expect(await driver.executeScript('return document.documentElement.scrollWidth')).toBe(320);
+    await devTools(driver, 'Emulation.setDeviceMetricsOverride', { width: 1280, height: 800, deviceScaleFactor: 1, mobile: false });
   }, 720_000);
 
   it('keeps the place of a picture that has not come yet', async () => {

@@ -13,6 +13,7 @@ import {
   type TableChange,
   type TableHead,
 } from '../../core/table';
+import { freeName } from '../../core/free-name';
 import { documentKinds, type Done, type Edition, type Kept, type KeptHead } from '../../core/documents';
 import type { Database, Queries } from '../database/database';
 import { DocumentStore, keptOf } from '../documents/store';
@@ -119,7 +120,12 @@ export class TableStore extends DocumentStore<Table> {
     return this.database.transaction(async (queries) => {
       const { document, rows, columns } = await this.head(id, queries);
       await queries.query('insert into table_rows (table_id, place, cells) select $2, place, cells from table_rows where table_id = $1', [id, copy]);
-      return insertHead(queries, copy, { ...document, name: `${document.name} copy`.slice(0, 120) }, rows, columns);
+      const names = await queries.query<{ name: string }>("select document ->> 'name' as name from tables where deleted_at is null");
+      const name = freeName(
+        `${document.name} copy`,
+        names.map((each) => each.name),
+      );
+      return insertHead(queries, copy, { ...document, name }, rows, columns);
     });
   }
 

@@ -27,6 +27,9 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
   const css: Stylesheet = [
     ...fontRules(themeSheets, textOf(input)),
     ...(tables.some(({ isolated }) => isolated) ? isolatedRules : []),
+    // A long word or a bare address breaks, so that the page does not scroll sideways on a phone. In tables, fit sees to that; elsewhere,
+    // what stands around a placement is the other page's own.
+    ...(options.mark === undefined ? [rule(':is(#masthead,#content) :is(h1,h2,h3,h4,h5,h6,p,figcaption)', ['overflow-wrap', 'break-word'])] : []),
     // The page is what a placement from edge to edge is measured by.
     ...(tables.some(isBleed) ? [rule('html', ['container-type', 'inline-size'])] : []),
     ...(page.wide ? [rule('body.zp-wide,body.zp-wide>#content', ['max-width', 'none'])] : []),

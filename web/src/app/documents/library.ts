@@ -3,6 +3,7 @@ import { MatDialog } from '@angular/material/dialog';
 import { Router } from '@angular/router';
 import { firstValueFrom, type Observable } from 'rxjs';
 import { documentKinds, type Documents, type KindName } from '../../../../core/documents';
+import { freeName } from '../../../../core/free-name';
 import { Deleting } from '../controls/deleting';
 import { askName } from '../controls/name-dialog';
 import { Api, type Kept } from './api';
@@ -45,9 +46,16 @@ export abstract class Library<K extends KindName, Item extends Kept<Documents[K]
       .every((word) => text.includes(word));
   }
 
-  /** Keeps a new one and opens it. */
+  /** A name that none of them has. */
+  private free = (name: string): string =>
+    freeName(
+      name,
+      this.items().map(({ document }) => document.name),
+    );
+
+  /** Keeps a new one, under a name that none has yet, and opens it. */
   protected async begin(document: Documents[K]): Promise<void> {
-    const kept = await this.deleting.attempt(() => firstValueFrom(this.api.create(this.kind, document)));
+    const kept = await this.deleting.attempt(() => firstValueFrom(this.api.create(this.kind, { ...document, name: this.free(document.name) })));
     if (kept) await this.router.navigate([`/${this.kind}`, kept.id]);
   }
 
@@ -67,7 +75,7 @@ export abstract class Library<K extends KindName, Item extends Kept<Documents[K]
     await firstValueFrom(this.api.save(this.kind, item.id, item.revision, { ...item.document, name }));
   }
   protected async copied(item: Item): Promise<void> {
-    await firstValueFrom(this.api.create(this.kind, { ...item.document, name: `${item.document.name} copy`.slice(0, 120) }));
+    await firstValueFrom(this.api.create(this.kind, { ...item.document, name: this.free(`${item.document.name} copy`) }));
   }
 
   private async then(work: () => Promise<void>): Promise<void> {
