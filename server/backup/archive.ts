@@ -14,6 +14,10 @@ const HEAD_MOST = 400_000_000;
 /** A file that is no whole, good backup; the message is a sentence for the person. */
 export class BackupError extends Error {}
 
+/** What went wrong with a backup, as a sentence: its own, or one that says what could not be done. */
+export const backupError = (error: unknown, say: string): BackupError =>
+  error instanceof BackupError ? error : new BackupError(`${say} ${error instanceof Error ? error.message : String(error)}`);
+
 /**
  * Writes everything that is kept to a file, as it is at one moment, though others go on: it is laid by in one transaction and packed
  * after it. The file is there when all of it is on the disk, or not at all.

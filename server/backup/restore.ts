@@ -1,7 +1,7 @@
 import type { BackupCounts } from '../../core/documents';
 import { migrate, migrationNames } from '../database/migrate';
 import type { Database, Queries } from '../database/database';
-import { BackupError, openBackup, type OpenBackup } from './archive';
+import { BackupError, backupError, openBackup, type OpenBackup } from './archive';
 import { bytesName, layoutOf, layouts, type Layout } from './layout';
 import { countsOf, type Piece } from './pieces';
 
@@ -67,9 +67,7 @@ export async function restoreInto(database: Database, file: string): Promise<voi
     if (!isOfThisVersion(backup)) throw new BackupError('The backup is of an older version and was not brought up to date.');
     await database.transaction((queries) => putBack(queries, backup));
   } catch (error) {
-    throw error instanceof BackupError
-      ? error
-      : new BackupError(`The backup cannot be restored: ${error instanceof Error ? error.message : String(error)}`);
+    throw backupError(error, 'The backup cannot be restored:');
   } finally {
     backup.close();
   }

@@ -3,7 +3,7 @@ import { readHouseDocument } from '../../core/house';
 import { starterBases } from '../../core/theme';
 import type { Database } from '../database/database';
 import { pictureKind } from '../media/picture-kind';
-import { BackupError, openBackup, writeBackup } from './archive';
+import { BackupError, backupError, openBackup, writeBackup } from './archive';
 import { fill, isOfThisVersion } from './restore';
 import { sha256 } from './pieces';
 
@@ -36,9 +36,7 @@ export async function tried({ file, isForeign, upgradeTo }: Trial, empty: () => 
     if (isOlder && upgradeTo !== undefined) await writeBackup(database, upgradeTo, backup.head.reason, new Date(backup.head.madeAt));
     return { head: backup.head, isOlder };
   } catch (error) {
-    throw error instanceof BackupError
-      ? error
-      : new BackupError(`The backup cannot be restored: ${error instanceof Error ? error.message : String(error)}`);
+    throw backupError(error, 'The backup cannot be restored:');
   } finally {
     backup.close();
     await database.close();
