@@ -26,6 +26,13 @@ describe('Value marks', () => {
     expect(html(table, 0)).toBe('');
     expect(css(table)).toMatch(/:where\(\.zp-d-\w+\)\{width:calc\(1em \* 4\)[^}]*fill:var\(--zp-lamp\);mask:url\(/);
   });
+  it('take a greatest value with a comma as one with a point', () => {
+    const table = dressed(['4,5', '1,8'], { ...rating, settings: { ...rating.settings, most: '4,5' } });
+    expect(html(table, 1)).toContain('width="100"');
+    expect(html(table, 2)).toContain('width="40"');
+    expect(html(table, 2)).toContain('of 4.5"');
+    expect(css(table)).toContain('width:calc(1em * 5)');
+  });
   it('are built from one another, and follow what they are built from', () => {
     const table = dressed(['3'], small, [rating]);
     expect(html(table, 1)).toContain('aria-label="3 of 4"');

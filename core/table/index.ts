@@ -44,6 +44,7 @@ export {
   valueMarkKinds,
   valueMarkSettings,
   isRing,
+  boundOf,
   settingOf,
   type ValueMark,
   type ValueMarkKind,

@@ -1,5 +1,6 @@
 import { iconAddress } from '../../media';
 import {
+  boundOf,
   coloursOf,
   isSafeAddress,
   markedValueIn,
@@ -88,7 +89,7 @@ export function valueMarkRules(view: ThemeView, worn: readonly Worn[], { theme }
       );
     switch (kind) {
       case 'rating': {
-        const count = Math.max(1, Math.min(20, Math.round(Number(settings.most)) || 5));
+        const count = Math.max(1, Math.min(20, Math.ceil(boundOf(settings.most) ?? 5)));
         return [
           rule(
             at(),

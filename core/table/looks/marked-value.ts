@@ -1,5 +1,5 @@
 import { readValueOf } from '../../data-types';
-import { settingOf, type ValueMark, type ValueMarkSetting } from './value-mark';
+import { boundOf, settingOf, type ValueMark, type ValueMarkSetting } from './value-mark';
 import { exceptionsOn } from './exceptions-on';
 import type { GridCell } from '../grid/grid';
 import { isGroupHeading } from '../grid/groups';
@@ -43,9 +43,9 @@ export function markedValueIn(table: Table, cell: GridCell, mark: ValueMark): Ma
   switch (mark.kind) {
     case 'rating':
     case 'meter': {
-      const [least, most] = [Number(setting('least')), Number(setting('most'))];
+      const [least, most] = [boundOf(setting('least')), boundOf(setting('most'))];
       const value = numberIn(table, cell);
-      if (value === undefined || !(most > least)) return undefined;
+      if (value === undefined || least === undefined || most === undefined || most <= least) return undefined;
       const alt = filled(setting('alt') === '' ? '{value} of {most}' : setting('alt'), String(most));
       const share = Math.min(1, Math.max(0, (value - least) / (most - least)));
       return { kind: mark.kind, share, alt, text: setting('text') === 'on' ? text : '' };

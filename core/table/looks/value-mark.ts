@@ -44,6 +44,13 @@ export interface ValueMark {
 
 export const VALUE_MARKS_MOST = 100;
 
+/** The number that a least or greatest value is, with a point or a comma as its decimal mark; undefined where it is none. */
+export function boundOf(text: string): number | undefined {
+  const plain = text.trim().replace(',', '.');
+  const value = Number(plain);
+  return plain !== '' && Number.isFinite(value) ? value : undefined;
+}
+
 /** What a value mark of a kind has where nobody sets it. */
 const valueMarkDefaults: Readonly<Record<ValueMarkSetting, string>> = {
   shape: 'star',

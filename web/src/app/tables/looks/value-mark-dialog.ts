@@ -10,6 +10,7 @@ import {
   valueMarkKinds,
   valueMarkSettings,
   isRing,
+  boundOf,
   settingOf,
   tableOf,
   type ValueMark,
@@ -125,7 +126,7 @@ export class ValueMarkDialog {
   private sampleTexts(current: ValueMark): readonly string[] {
     const values = coloursOf(settingOf(this.bench(), current, 'colours')).map(({ value }) => value);
     if (values.length > 0) return values.slice(0, 4);
-    const most = Number(settingOf(this.bench(), current, 'most'));
+    const most = boundOf(settingOf(this.bench(), current, 'most')) ?? 0;
     if (current.kind === 'rating' || current.kind === 'meter') return [0.9, 0.45, 0].map((share) => String(Math.round(share * most * 10) / 10));
     return samples[current.kind];
   }
@@ -174,7 +175,7 @@ export class ValueMarkDialog {
 
   private problemOf(name: ValueMarkSetting, text: string): string {
     const { view } = this.data;
-    if (name === 'least' || name === 'most') return Number.isFinite(Number(text.replace(',', '.'))) ? '' : `“${text}” is no number.`;
+    if (name === 'least' || name === 'most') return this.boundProblem(name, text);
     if (name === 'size') {
       const read = view?.read(propertyOf('padding-top'), text);
       return !read || read.ok ? '' : `“${text}” is no size. Write a length as 1em, 24px or 1.5rem.`;
@@ -185,6 +186,15 @@ export class ValueMarkDialog {
     }
     if (name === 'colours' && coloursOf(text).length === 0) return 'Write each value with its colour: open = deep; late = #b3261e.';
     return '';
+  }
+
+  private boundProblem(name: 'least' | 'most', text: string): string {
+    const current = this.current();
+    const value = boundOf(text);
+    if (value === undefined) return `“${text}” is no number.`;
+    const other = current && boundOf(settingOf(this.bench(), current, name === 'least' ? 'most' : 'least'));
+    if (other === undefined || (name === 'most' ? value > other : value < other)) return '';
+    return name === 'most' ? `The greatest has to be above the least, ${other}.` : `The least has to be below the greatest, ${other}.`;
   }
 
   protected done(): void {
