@@ -33,6 +33,13 @@ export function bringIn(fileName: string, bytes: Uint8Array, options: SourceOpti
     .trimStart()
     .slice(0, 400);
   const source = { bytes, ...decoded.value, start, ending };
+  const markup = formatByEnding(ending) === 'html' ? '' : whatMarkup(start);
+  if (markup !== '')
+    return bad({
+      code: 'not-table',
+      say: `“${fileName}” holds no table that can be read: ${markup}.`,
+      remedy: 'Save the table as XLSX, ODS or CSV.',
+    });
   return readAs(kindOfText(source), source, options, progress);
 }
 
@@ -70,6 +77,13 @@ const signatures: readonly (readonly [string, readonly number[]])[] = [
 ];
 const whatElse = (bytes: Uint8Array): string =>
   isZip(bytes) ? 'it is a ZIP file without a workbook in it' : (signatures.find(([, first]) => startsWith(bytes, ...first))?.[0] ?? '');
+
+/** What a text is that begins as XML and is no web page: its commas are nobody's cells. */
+function whatMarkup(start: string): string {
+  if (!/^<(?:\?xml|svg|[a-z][\w-]*:)/i.test(start) || /<(?:!doctype html|html|table)\b/i.test(start)) return '';
+  if (/<svg\b/i.test(start)) return 'it is a picture, an SVG';
+  return /<office:document/i.test(start) ? 'it is a flat OpenDocument file' : 'it is XML';
+}
 
 /** What kind of text it is: by its look where that is plain, else by the name's ending, else by what it may be. */
 function kindOfText(source: Source): SourceKind {

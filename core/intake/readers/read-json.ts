@@ -1,3 +1,4 @@
+import { freeName } from '../../free-name';
 import { own } from '../../own';
 import { bad, good, type Outcome } from '../../outcome';
 import type { Raw } from '../raw';
@@ -25,11 +26,20 @@ export function readJson(text: string): Outcome<Raw> {
 
 function parse(text: string): Outcome<unknown> {
   try {
-    return good(JSON.parse(text.replace(/^\uFEFF/, '')));
+    return good(JSON.parse(withWholeNumbers(text.replace(/^\uFEFF/, ''))));
   } catch {
     return refuse('This is not JSON', whereIn(text));
   }
 }
+
+/** From so many digits on a number may not be what it says any more once it is parsed (RFC 8259, section 6: beyond 2 to the 53rd). */
+const LONG = /-?\d{16,}(?:\.\d+)?(?:[eE][+-]?\d+)?/;
+/** A text of JSON, or a long number: whatever stands in a text is left alone. */
+const TEXT_OR_LONG = new RegExp(`"[^"\\\\]*(?:\\\\.[^"\\\\]*)*"|${LONG.source}`, 'gs');
+
+/** The same JSON with long numbers as texts, so that account numbers and the like keep every digit. */
+const withWholeNumbers = (text: string): string =>
+  LONG.test(text) ? text.replace(TEXT_OR_LONG, (piece) => (piece.startsWith('"') ? piece : `"${piece}"`)) : text;
 
 const refuse = (say: string, why: string, at?: string): Outcome<never> =>
   bad({ code: 'not-json', say: why === '' ? `${say}.` : `${say}: ${why}`, remedy: 'Mend it, and bring it in again.', ...(at ? { at } : {}) });
@@ -63,6 +73,8 @@ const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
 
 function rowsOf(value: unknown): Outcome<Raw> {
   if (isObject(value)) {
+    const split = splitIn(value);
+    if (split) return good(split);
     const arrays = Object.entries(value).filter(([, each]) => Array.isArray(each));
     const [only] = arrays;
     if (only && arrays.length === 1) {
@@ -76,25 +88,63 @@ function rowsOf(value: unknown): Outcome<Raw> {
   const items = value as readonly unknown[];
   if (items.every(Array.isArray))
     return good({ rows: (items as readonly (readonly unknown[])[]).map((cells) => cells.map(textOf)), merges: [], notes: [] });
-  if (items.every(isObject)) {
-    const keys = [...new Set(items.flatMap((item) => Object.keys(item)))];
-    const lacking = items.filter((item) => keys.some((key) => !Object.hasOwn(item, key))).length;
-    return good({
-      rows: [keys, ...items.map((item) => keys.map((key) => textOf(own(item, key))))],
-      merges: [],
-      headerRows: 1,
-      notes:
-        lacking > 0
-          ? [`${lacking === 1 ? '1 object lacks' : `${lacking.toLocaleString('en')} objects lack`} some of the names. Their cells are empty.`]
-          : [],
-    });
-  }
+  if (items.every(isObject)) return good(recordsIn(items));
   const odd = items.findIndex((item) => !isObject(item) && !Array.isArray(item));
   return bad({
     code: 'not-rows',
     say: odd < 0 ? 'Objects and arrays are mixed in it.' : `Item ${odd + 1} is neither an object nor an array.`,
     remedy: 'A table is an array of objects or of arrays.',
   });
+}
+
+/** Names that the columns of a table, and its rows, have where the two stand apart. */
+const [COLUMNS, ROWS] = [
+  ['columns', 'fields', 'header', 'headers'],
+  ['data', 'rows', 'values', 'records'],
+] as const;
+
+/** An object that has the names of its columns in one list and its rows in another one: `{"columns": ["a"], "data": [[1]]}`. */
+function splitIn(value: Readonly<Record<string, unknown>>): Raw | undefined {
+  const [columns, data] = [COLUMNS, ROWS].map((names) => names.find((name) => Array.isArray(own(value, name))));
+  if (columns === undefined || data === undefined) return undefined;
+  const names = (own(value, columns) as readonly unknown[]).map((each) => (isObject(each) ? (own(each, 'name') ?? own(each, 'field')) : each));
+  const rows = own(value, data) as readonly unknown[];
+  if (names.length === 0 || rows.length === 0 || !names.every((name) => typeof name === 'string') || !rows.every((row) => Array.isArray(row)))
+    return undefined;
+  return {
+    rows: [names, ...(rows as readonly (readonly unknown[])[]).map((cells) => cells.map(textOf))],
+    merges: [],
+    headerRows: 1,
+    notes: [`The columns’ names are from “${columns}”, the rows from “${data}”.`],
+  };
+}
+
+/** Objects in each other so deep become columns of their own; what is deeper stays as it is written. */
+const DEEP_MOST = 6;
+
+/** An object's values by the names of their columns: what stands in an object in it is called `outer.inner`. */
+function flat(item: Readonly<Record<string, unknown>>, before = '', into = new Map<string, unknown>(), depth = 1): ReadonlyMap<string, unknown> {
+  for (const [key, value] of Object.entries(item)) {
+    const name = before === '' ? key : `${before}.${key}`;
+    if (isObject(value) && depth < DEEP_MOST && Object.keys(value).length > 0) flat(value, name, into, depth + 1);
+    else into.set(into.has(name) ? freeName(name, into.keys()) : name, value);
+  }
+  return into;
+}
+
+/** Objects as rows, whose names are those of the columns. */
+function recordsIn(items: readonly Readonly<Record<string, unknown>>[]): Raw {
+  const records = items.map((item) => flat(item));
+  const names = [...new Set(records.flatMap((record) => [...record.keys()]))];
+  const lacking = records.filter((record) => names.some((name) => !record.has(name))).length;
+  const nested = names.filter((name) => items.every((item) => !Object.hasOwn(item, name)));
+  const notes = [
+    ...(nested.length > 0 ? [`What stood in objects within objects has columns of its own, such as “${nested[0] ?? ''}”.`] : []),
+    ...(lacking > 0
+      ? [`${lacking === 1 ? '1 object lacks' : `${lacking.toLocaleString('en')} objects lack`} some of the names. Their cells are empty.`]
+      : []),
+  ];
+  return { rows: [names, ...records.map((record) => names.map((name) => textOf(record.get(name))))], merges: [], headerRows: 1, notes };
 }
 
 function textOf(value: unknown): string {

@@ -139,6 +139,9 @@ describe('Workbooks', () => {
     expect(unpackedSize(bomb)).toBeGreaterThan(4_000_000_000);
     expect(refusal('a.xlsx', bomb)).toContain('MB when it is unpacked');
     expect(refusal('a.xlsx', bytes('%PDF-1.7 …'))).toContain('it is a PDF');
+    expect(refusal('a.csv', bytes('<?xml version="1.0"?>\n<fares><fare a="1,5">2,5</fare></fares>'))).toContain('it is XML');
+    expect(refusal('a.svg', bytes('<svg xmlns="http://www.w3.org/2000/svg"><path d="M0,0 L1,1"/></svg>'))).toContain('it is a picture, an SVG');
+    expect(refusal('a.fods', bytes('<?xml version="1.0"?><office:document xmlns:office="x"/>'))).toContain('flat OpenDocument');
   });
   it('refuses one that holds more than its directory says, and unpacks no more than that', () => {
     const sheet = new TextEncoder().encode(`<worksheet><sheetData>${' '.repeat(30_000_000)}</sheetData></worksheet>`);
@@ -195,7 +198,33 @@ describe('JSON', () => {
         ['b', '2.5'],
       ],
     ],
-    ['an object on each line', '{"a":1}\n{"a":2}\n\n{"a":{"deep":[1]}}\n', [['a'], ['1'], ['2'], ['{"deep":[1]}']]],
+    ['an object on each line', '{"a":1}\n{"a":2}\n\n{"a":[1]}\n', [['a'], ['1'], ['2'], ['[1]']]],
+    [
+      'objects in each other as columns of their own, and never two of one name',
+      '[{"boat":{"name":"Ada","at":{"x":1}},"tags":["a"]},{"boat":{"name":"Moth"},"boat.name":"other","none":{}}]',
+      [
+        ['boat.name', 'boat.at.x', 'tags', 'boat.name 2', 'none'],
+        ['Ada', '1', '["a"]', '', ''],
+        ['Moth', '', '', 'other', '{}'],
+      ],
+    ],
+    [
+      'columns and rows that stand apart',
+      '{"index":[0,1],"columns":["a",{"name":"b"}],"data":[[1,"x"],[2,null]]}',
+      [
+        ['a', 'b'],
+        ['1', 'x'],
+        ['2', ''],
+      ],
+    ],
+    [
+      'numbers with more digits than a number keeps, and texts with such digits in them',
+      '[{"id":12345678901234567890,"say":"no 12345678901234567890 \\" -98765432109876543210","small":1.5}]',
+      [
+        ['id', 'say', 'small'],
+        ['12345678901234567890', 'no 12345678901234567890 " -98765432109876543210', '1.5'],
+      ],
+    ],
     ['an object around the array', '{"updated":"x","rows":[{"a":1}]}', [['a'], ['1']]],
   ] as const) {
     it(`reads ${what}`, () => expect(brought('a.json', text).raw.rows).toEqual(rows));
