@@ -45,7 +45,10 @@ export interface SourceOptions {
 /** What can stand around cells of separated text, and what it is called. */
 export const quotes = { '"': 'double quotes', "'": 'single quotes', none: 'nothing' } as const;
 export type Quote = keyof typeof quotes;
-export const encodings = ['utf-8', 'utf-16le', 'utf-16be', 'windows-1252'] as const;
+export const encodings = [
+  ...(['utf-8', 'utf-16le', 'utf-16be', 'windows-1252', 'windows-1250', 'windows-1251', 'windows-1253', 'windows-1254', 'windows-1256'] as const),
+  ...(['iso-8859-2', 'koi8-r', 'macintosh', 'shift_jis', 'euc-jp', 'euc-kr', 'gb18030', 'big5'] as const),
+] as const;
 export type Encoding = (typeof encodings)[number];
 
 /** What a reader makes of a source, and how it read it. */

@@ -22,17 +22,19 @@ const AT_ONCE = 8_000_000;
  * decimal mark.
  */
 export function readSeparated(
-  text: string,
+  given: string,
   before: readonly string[] = [],
   separator = '',
   { quote: wanted, decimal }: Pick<SourceOptions, 'quote' | 'decimal'> = {},
   progress?: (share: number) => void,
 ): Outcome<{ readonly raw: Raw; readonly separator: string; readonly quote: Quote }> {
+  const told = /^\uFEFF?sep=([^\r\n])\r?\n/i.exec(given);
+  const text = withOneLineEnd(told ? given.slice(told[0].length) : given);
   if (!/\S/.test(text))
     return bad({ code: 'no-rows', say: 'There are no rows in it.', remedy: 'Choose a file with at least one row, or start with an empty table.' });
   const rows: string[][] = [];
   const quote = wanted ?? guessQuote(text);
-  const used = separator || guessSeparator(text, quote);
+  const used = separator || told?.[1] || guessSeparator(text, quote);
   let isOpen = false;
   const seen = new Seen();
   const take = ({ data, errors, meta }: Papa.ParseResult<string[]>): void => {
@@ -55,6 +57,9 @@ export function readSeparated(
   if (found === ',') notes.push('A comma parts whole from decimal in its numbers.');
   return good({ raw: { rows, merges: [], plain: seen.plain(isCut), notes, ...(found ? { decimal: found } : {}) }, separator: used, quote });
 }
+
+/** Lines that end in different ways, as when files were put together, end in one way: a parser takes the first for all of them. */
+const withOneLineEnd = (text: string): string => (text.includes('\r\n') && /[^\r]\n|\r(?!\n)/.test(text) ? text.replace(/\r\n?/g, '\n') : text);
 
 /** Looks at every cell of what may be millions, once, while they are in hand: at lengths and first letters. */
 class Seen {
@@ -146,6 +151,9 @@ function unclosedQuote(text: string, separator: string, quote = '"'): { line: nu
   return opened;
 }
 
+/** A text may have a zero byte in so many that it got by accident; what has more is no text. */
+const ZEROS_ONE_IN = 50;
+
 /** Text of a file: as the person says, else by its byte order mark, else UTF-8 if it is that, else Windows-1252, which is said. */
 export function decode(
   bytes: Uint8Array,
@@ -153,19 +161,27 @@ export function decode(
 ): Outcome<{ readonly text: string; readonly encoding: Encoding; readonly notes: readonly string[] }> {
   const [a, b] = bytes;
   const marked: Encoding | undefined = a === 0xff && b === 0xfe ? 'utf-16le' : a === 0xfe && b === 0xff ? 'utf-16be' : undefined;
-  const as = (encoding: Encoding, ...notes: string[]) => good({ text: new TextDecoder(encoding).decode(bytes), encoding, notes });
+  const as = (encoding: Encoding, ...notes: string[]) =>
+    good({ text: new TextDecoder(encoding).decode(bytes).replaceAll('\0', ''), encoding, notes });
   if (wanted !== undefined) return as(wanted);
   if (marked !== undefined) return as(marked, 'Read as UTF-16.');
   const unmarked = wide(bytes);
   if (unmarked !== undefined) return as(unmarked, 'Read as UTF-16; the file does not say so.');
-  const zero = bytes.subarray(0, 4096).indexOf(0);
-  if (zero >= 0) {
+  const zero = bytes.indexOf(0);
+  const zeros = zero < 0 ? 0 : bytes.reduce((count, byte) => count + (byte === 0 ? 1 : 0), 0);
+  if (zeros * ZEROS_ONE_IN > bytes.length) {
     const { line, column } = placeOf(bytes, zero);
     return bad({
       code: 'not-text',
       say: `This is not a text file: line ${line}, column ${column} holds a zero byte.`,
       remedy: 'Save the sheet as CSV (UTF-8) and open that.',
     });
+  }
+  if (zeros > 0) {
+    const { line, column } = placeOf(bytes, zero);
+    const rest = decode(bytes.filter((byte) => byte !== 0));
+    const note = `${zeros === 1 ? '1 zero byte was' : `${zeros} zero bytes were`} left out (line ${line}, column ${column}${zeros === 1 ? '' : ', and on'}): no text has one.`;
+    return rest.ok ? good({ ...rest.value, notes: [note, ...rest.value.notes] }) : rest;
   }
   try {
     return good({ text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), encoding: 'utf-8', notes: [] });

@@ -171,6 +171,38 @@ describe('Workbooks', () => {
   });
 });
 
+describe('Separated values as other programs write them', () => {
+  const rowsOf = (text: string | Uint8Array, encoding?: 'shift_jis' | 'koi8-r' | 'macintosh' | 'windows-1253'): readonly (readonly unknown[])[] =>
+    brought('a.csv', typeof text === 'string' ? bytes(text) : text, encoding ? { encoding } : {}).raw.rows;
+  it('end lines in different ways in one file', () => {
+    expect(rowsOf('a,b\r\n1,2\n3,4\r5,6\r\n')).toEqual([
+      ['a', 'b'],
+      ['1', '2'],
+      ['3', '4'],
+      ['5', '6'],
+    ]);
+  });
+  it('say their separator in a first line', () => {
+    expect(rowsOf('sep=;\r\na;b,c\r\n1;2,5\r\n')).toEqual([
+      ['a', 'b,c'],
+      ['1', '2,5'],
+    ]);
+    expect(rowsOf('sep=|\na,b|c\n')).toEqual([['a,b', 'c']]);
+  });
+  it('have a zero byte by accident, which is left out and said', () => {
+    const long = 'Name,Fare\n' + Array.from({ length: 30 }, (_, i) => `Boat ${i},${i}`).join('\n');
+    const read = brought('a.csv', bytes(`${long}\nMo\0th,7\n`));
+    expect(read.raw.rows.at(-1)).toEqual(['Moth', '7']);
+    expect(read.raw.notes).toContain('1 zero byte was left out (line 32, column 3): no text has one.');
+  });
+  it('are in the encodings of other places, where the person says so', () => {
+    expect(rowsOf(new Uint8Array([0x93, 0xfa, 0x96, 0x7b, 0x2c, 0x31]), 'shift_jis')).toEqual([['日本', '1']]);
+    expect(rowsOf(new Uint8Array([0xed, 0xcf, 0xd2, 0xc5, 0x2c, 0x31]), 'koi8-r')).toEqual([['Море', '1']]);
+    expect(rowsOf(new Uint8Array([0x63, 0x61, 0x66, 0x8e, 0x2c, 0x31]), 'macintosh')).toEqual([['café', '1']]);
+    expect(rowsOf(new Uint8Array([0xec, 0xef, 0xeb, 0xdf, 0x2c, 0x31]), 'windows-1253')).toEqual([['μολί', '1']]);
+  });
+});
+
 describe('JSON', () => {
   it('may have names that every object has by birth', () => {
     const text = '[{"constructor":"Ada","toString":1},{"__proto__":"moth"}]';
