@@ -2,6 +2,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import type { WebDriver } from 'selenium-webdriver';
 import { axeFindings } from './tools/axe';
+import { devTools } from './tools/driver';
 import { opened } from './tools/opened';
 import type { Person } from './tools/person';
 import type { App } from './tools/server';
@@ -20,6 +21,14 @@ describe('Backups in the tool', () => {
     await person.click('button', 'Make the first one');
     await person.untilText(/A backup was made and tried\. It holds 7 themes/);
     expect(await axeFindings(driver)).toEqual([]);
+    // On a phone everything that can be done with one is in sight, and nothing scrolls sideways.
+    const wide = (width: number): Promise<unknown> =>
+      devTools(driver, 'Emulation.setDeviceMetricsOverride', { width, height: 844, deviceScaleFactor: 1, mobile: false });
+    await wide(390);
+    expect(await driver.executeScript('return document.documentElement.scrollWidth')).toBe(390);
+    const { x, width } = await (await person.find('button', /^Remove the backup/)).getRect();
+    expect(x + width).toBeLessThanOrEqual(390);
+    await wide(1280);
     await person.open(`${app.url}/tables`);
     await person.click('button', 'More for Berths at Oldquay');
     await person.click('menuitem', 'Delete');

@@ -6,7 +6,7 @@ import { backupReasons, type BackupReason, type KeptBackup } from '../../core/do
 import { changesOf } from '../changes/changes';
 import type { Database } from '../database/database';
 import { RESERVE } from '../database/room';
-import { BackupError, openBackup, writeBackup } from './archive';
+import { BackupError, backupError, openBackup, writeBackup } from './archive';
 import { spoiltSince } from './compare';
 import { restoreInto } from './restore';
 import { toLetGo } from './thinning';
@@ -98,7 +98,7 @@ export class BackupKeeping {
       return await this.one(name);
     } catch (error) {
       this.trouble = inWords(error);
-      throw error instanceof BackupError ? error : new BackupError(`No backup could be made: ${this.trouble}`);
+      throw backupError(error, 'No backup could be made:');
     }
   }
 
