@@ -1,4 +1,4 @@
-import { Key, type WebDriver } from 'selenium-webdriver';
+import { Key } from 'selenium-webdriver';
 import { openBrowser } from './tools/driver';
 import { Person } from './tools/person';
 import { newFolder, startApp, type App } from './tools/server';
@@ -33,8 +33,7 @@ describe('When the server is cut off in the middle of editing', () => {
       expect(kept.document.values['body-rows']['even']).toEqual({ fill: '#ffe0b2', ink: '#222222' });
       expect(kept.document.values['body-rows']['odd']).toEqual({ fill: '#fff8e1' });
 
-      // What is not kept lies in the window: it is there after a reload.
-      await driver.executeScript('sessionStorage.setItem("probe", "x")');
+      // What is not kept lies in the browser: it is there after a reload.
       await app.kill('SIGKILL');
       await setValue(person, 'Ink', 'Odd', '#333333');
       await person.untilText(/Not kept yet/);
@@ -88,51 +87,4 @@ describe('When a new table cannot be kept', () => {
       await app.kill();
     }
   }, 270_000);
-});
-
-describe('Two windows on one theme', () => {
-  let app: App;
-  let drivers: WebDriver[];
-  let one: Person;
-  let two: Person;
-  beforeAll(async () => {
-    app = await startApp({ demo: true });
-    drivers = await Promise.all([openBrowser(), openBrowser()]);
-    [one, two] = drivers.map((driver) => new Person(driver)) as [Person, Person];
-  }, 240_000);
-  afterAll(async () => {
-    await Promise.all(drivers.map((driver) => driver.quit()));
-    await app.kill();
-  });
-  beforeEach(async () => {
-    for (const person of [one, two]) {
-      await person.open(`${app.url}/themes/low-sound?part=body-rows`);
-      await person.find('grid', 'Values of Body rows');
-    }
-  }, 240_000);
-
-  it('put changes in different places together, and say so', async () => {
-    await setValue(one, 'Fill', 'Even', '#aaffaa');
-    await one.untilKept();
-    await setValue(two, 'Weight', 'At rest', '600');
-    await two.untilText(/Another window changed this too/);
-    await two.find('gridcell', /^Fill, Even: #aaffaa, set here/);
-    await two.find('gridcell', /^Weight, At rest: 600, set here/);
-    await two.untilKept();
-  }, 240_000);
-
-  it('show both sides of one place, and lose neither before the person has chosen', async () => {
-    await setValue(one, 'Fill', 'Odd', '#111111');
-    await one.untilKept();
-    await setValue(two, 'Fill', 'Odd', '#eeeeee');
-    await two.find('heading', 'Another window changed this too');
-    await two.find('radio', /This window: #eeeeee/);
-    await two.click('radio', /The other window: #111111/);
-    await two.click('button', 'Keep the other window’s');
-    await two.find('gridcell', /^Fill, Odd: #111111, set here/);
-    await two.untilKept();
-    await two.click('button', /^Undo take in another window/);
-    await two.find('gridcell', /^Fill, Odd: #eeeeee, set here/);
-    await two.untilKept();
-  }, 240_000);
 });

@@ -105,6 +105,61 @@ describe('The API', () => {
     ]);
   });
 
+  it('publishes what was seen and nothing newer', async () => {
+    const { id } = await make('themes', theme);
+    const page = await make('pages', { ...emptyPage('Seen', 'seen'), blocks: [] });
+    for (const [at, save, publish] of [
+      [`themes/${id}`, { ...theme, name: 'Newer' }, `themes/${id}/editions`],
+      [`pages/${page.id}`, { ...emptyPage('Newer', 'seen') }, `pages/${page.id}/publish`],
+    ] as const) {
+      await ask(`${server.url}/api/${at}`, 'PUT', save, { 'If-Match': '"1"' });
+      const early = await ask(`${server.url}/api/${publish}`, 'POST', {}, { 'If-Match': '"1"' });
+      expect([early.status, early.json['detail']]).toEqual([
+        412,
+        '“Newer” was changed in another window in the meantime. See it as it is now, then publish.',
+      ]);
+      expect((await ask(`${server.url}/api/${publish}`, 'POST', {}, { 'If-Match': '"2"' })).status).toBe(201);
+    }
+    const along = [{ kind: 'theme', id, revision: 1 }];
+    expect((await ask(`${server.url}/api/pages/${page.id}/publish`, 'POST', { along }, { 'If-Match': '"2"' })).status).toBe(412);
+  });
+
+  it('tells every window what was saved, at which revision, and what was deleted', async () => {
+    const { id } = await make('themes', theme);
+    const told: unknown[] = [];
+    const stop = new AbortController();
+    const stream = await fetch(`${server.url}/api/changes`, { signal: stop.signal });
+    const reader = stream.body?.pipeThrough(new TextDecoderStream()).getReader();
+    await ask(`${server.url}/api/themes/${id}`, 'PUT', { ...theme, name: 'Newer' }, { 'If-Match': '"1"' });
+    await ask(`${server.url}/api/themes/${id}`, 'DELETE');
+    await ask(`${server.url}/api/themes/${id}/restore`, 'POST', {});
+    while (told.length < 3) {
+      const { value = '' } = (await reader?.read()) ?? {};
+      for (const [, data = ''] of value.matchAll(/^data: (.*)$/gm)) told.push(JSON.parse(data));
+    }
+    stop.abort();
+    expect(told).toEqual([
+      { kind: 'theme', id, what: 'saved', revision: 2 },
+      { kind: 'theme', id, what: 'deleted' },
+      { kind: 'theme', id, what: 'saved', revision: 2 },
+    ]);
+  });
+
+  it('takes rows that were sent ahead only whole', async () => {
+    const { id } = await make('tables', gridTable(3, 2));
+    const upload = '0b7d7c1e-8f5d-4e0a-9c41-5a1f0c7d2e90';
+    await ask(`${server.url}/api/tables/${upload}/upload`, 'POST', [['new', 'row']]);
+    const change = (rows: number): object => ({ change: { rows: [{ at: 1, take: 0, upload, rows }] }, said: [] });
+    const early = await ask(`${server.url}/api/tables/${id}`, 'PATCH', change(2), { 'If-Match': '"1"' });
+    expect([early.status, early.json['type']]).toEqual([409, '/problems/rows-missing']);
+    expect((await ask(`${server.url}/api/tables/${id}`, 'PATCH', change(1), { 'If-Match': '"1"' })).status).toBe(200);
+    const { rows: _rows, ...head } = gridTable(1, 2);
+    const other = upload.replace('0b', '1b');
+    await ask(`${server.url}/api/tables/${other}/upload`, 'POST', [['new', 'row']]);
+    expect((await ask(`${server.url}/api/tables/${other}/from-upload?rows=2`, 'POST', head)).status).toBe(409);
+    expect((await ask(`${server.url}/api/tables/${other}/from-upload?rows=1`, 'POST', head)).status).toBe(201);
+  });
+
   describe('refuses with a problem body and never a stack trace', () => {
     const json = { 'Content-Type': 'application/json' };
     for (const [what, method, path, body, headers, status] of [

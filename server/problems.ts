@@ -17,6 +17,7 @@ export const problemKinds = {
   'not-published': { status: 409, title: 'It has not been published.' },
   'foreign-host': { status: 403, title: 'This address is not served here.' },
   'foreign-origin': { status: 403, title: 'Another site may not change anything here.' },
+  'rows-missing': { status: 409, title: 'Rows that were sent ahead are not all here.' },
   'no-backups': { status: 409, title: 'No backups are kept here.' },
   'no-room': { status: 507, title: 'There is too little room on the disk to keep anything more.' },
   'server-error': { status: 500, title: 'Something went wrong on the server. Nothing that was kept is lost.' },

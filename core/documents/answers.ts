@@ -50,11 +50,15 @@ export interface Follower {
   readonly slug: string;
   readonly blocks: readonly TableBlock[];
 }
-/** Something that a page follows and that has changed since its newest edition. */
-export interface Pending extends Published {
+/** Something that is no longer as its newest edition has it: which edition that is, and the revision that it has now. */
+export interface Changed {
+  readonly id: string;
   readonly name: string;
-  /** Number of that edition. */
   readonly edition: number;
+  readonly revision: number;
+}
+/** Something that a page follows and that has changed since its newest edition. */
+export interface Pending extends Published, Changed {
   /** Names of other live pages that would change with it. */
   readonly others: readonly string[];
 }
@@ -110,7 +114,7 @@ export const answers = {
     list(object({ id: text, name: text, slug: text, blocks: list(object({ id: text, shows: object().required() })) })),
   ),
   pending: answer<readonly Pending[]>(
-    list(object({ kind: text.oneOf(['theme', 'table']), id: text, name: text, edition: whole, others: list(string().defined()) })),
+    list(object({ kind: text.oneOf(['theme', 'table']), id: text, name: text, edition: whole, revision: whole, others: list(string().defined()) })),
   ),
   neighbour: answer<{ readonly address: string | null }>(object({ address: string().nullable().defined() })),
   backups: answer<Backups>(

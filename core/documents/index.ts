@@ -9,10 +9,12 @@ export {
   type Deleted,
   type KeptBackup,
 } from './backup';
+export { valueInWords } from './value-words';
 export { documentKinds, kindNames, type DocumentKind, type Documents, type KindName } from './kinds';
 export {
   answers,
   type Answer,
+  type Changed,
   type Done,
   type Edition,
   type Follower,

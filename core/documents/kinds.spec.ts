@@ -60,7 +60,7 @@ describe('Every kind of document', () => {
   });
   it('says where in the words and numbers of its view', () => {
     const { where: inTable } = documentKinds.tables;
-    expect(inTable({ path: ['rows', '2', '1'], mine: 'a', theirs: 'b' }, gridTable(3, 2))).toBe('Row 3, r0c1');
+    expect(inTable({ path: ['rows', '2', '1'], mine: 'a', theirs: 'b' }, gridTable(3, 2))).toBe('Row 3 (r2c0), r0c1');
     const { where: inTheme } = documentKinds.themes;
     expect(inTheme({ path: ['values', 'body-rows', 'even', 'fill'], mine: 'a', theirs: 'b' }, themeWith({}))).toBe('Body rows, even: fill');
     const { where: onPage } = documentKinds.pages;

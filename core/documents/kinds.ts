@@ -1,7 +1,8 @@
-import { placeInWords, takeTheirs, threeWayMerge, type Conflict, type Merged } from '../edit';
+import { mergeThemes, placeInWords, takeTheirTheme, takeTheirs, type Conflict, type Merged } from '../edit';
 import type { Outcome } from '../outcome';
 import { PAGE_FORMAT, blockInWords, everyBlock, mergePages, readPage, tablesOn, takeTheirPage, upgradePage, type Page, type Ref } from '../page';
-import { TABLE_FORMAT, columnNames, mergeTables, readTable, upgradeTable, type Table } from '../table';
+import { TABLE_FORMAT, columnNames, mergeTables, readTable, textOf, upgradeTable, type Table } from '../table';
+import { fieldName } from './value-words';
 import { THEME_FORMAT, readTheme, upgradeTheme, type Bases, type ConditionName, type PartName, type PropertyName, type Theme } from '../theme';
 
 /** The documents that a person makes, by the name under which a kind of them is kept and served. */
@@ -29,12 +30,12 @@ export interface DocumentKind<T> {
   readonly merge: (base: T, mine: T, theirs: T) => Merged<T>;
   /** One with the other side's value at the place of a conflict. */
   readonly take: (document: T, conflict: Conflict) => T;
-  /** Where a conflict is, in the words and numbers of the view. */
-  readonly where: (conflict: Conflict, document: T) => string;
+  /** Where a conflict is, in the words and numbers of the view that the merged document has. */
+  readonly where: (conflict: Conflict, merged: T) => string;
 }
 
 /** A field by its name, for a person. */
-const fieldInWords = (path: readonly string[]): string => path.join(', ').replace(/-/g, ' ') || 'all of it';
+const fieldInWords = (path: readonly string[]): string => path.map(fieldName).join(', ') || 'all of it';
 
 /** Where in a theme: a place of the anatomy, a swatch by its name, or a field. */
 function whereInTheme({ path }: Conflict): string {
@@ -52,7 +53,10 @@ function whereInTheme({ path }: Conflict): string {
 function whereInTable({ path }: Conflict, table: Table): string {
   const [field, first = '', second = ''] = path;
   const names = columnNames(table);
-  if (field === 'rows' && second !== '') return `Row ${Number(first) + 1}, ${names[Number(second)] ?? `column ${Number(second) + 1}`}`;
+  if (field === 'rows' && second !== '') {
+    const said = textOf(table.rows[Number(first)]?.[0]).trim().slice(0, 40);
+    return `Row ${Number(first) + 1}${said === '' || second === '0' ? '' : ` (${said})`}, ${names[Number(second)] ?? `column ${Number(second) + 1}`}`;
+  }
   if (field === 'columns' && first !== '') return `The column ${names[Number(first)] ?? Number(first) + 1}: ${fieldInWords(path.slice(2))}`;
   if (field === 'exceptions' && first !== '') return `A look beside the theme: ${fieldInWords(path.slice(2))}`;
   return fieldInWords(path);
@@ -73,8 +77,8 @@ export const documentKinds: { readonly [kind in KindName]: DocumentKind<Document
     read: readTheme,
     upgrade: upgradeTheme,
     follows: () => [],
-    merge: threeWayMerge,
-    take: takeTheirs,
+    merge: mergeThemes,
+    take: takeTheirTheme,
     where: whereInTheme,
   },
   tables: {

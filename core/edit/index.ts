@@ -6,14 +6,17 @@ export {
   redo,
   redoLabel,
   startHistory,
+  takeIn,
   undo,
   undoLabel,
   type Change,
   type History,
   type Moment,
   type Step,
+  type Together,
 } from './history';
 export { mergeAt, takeTheirs, threeWayMerge, type Conflict, type Merged } from './merging/merge';
+export { mergeThemes, takeTheirTheme } from './merging/merge-themes';
 export { mergeOrder } from './merging/order';
 export { dequal as same } from 'dequal/lite';
 export { placeInWords, resetValues, setValue, type Scope } from './edit-theme';

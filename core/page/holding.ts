@@ -1,4 +1,4 @@
-import { array, object, string } from 'yup';
+import { array, number, object, string } from 'yup';
 import { bad, good, type Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
 import { mapBlocks, tablesOn } from './blocks/blocks';
@@ -11,6 +11,9 @@ export interface Published {
   readonly kind: 'theme' | 'table';
   readonly id: string;
 }
+
+/** What is published along with a page, as it was seen: at another revision it is not. */
+export type Along = Published & { readonly revision?: number };
 
 /** The placements of a page that follow a theme or a table, so that they change when it is published. */
 export function following(page: Pick<Page, 'blocks'>, { kind, id }: Published, site?: Dress): readonly TableBlock[] {
@@ -43,6 +46,7 @@ const alongSchema = object({
       object({
         kind: string().strict().required().oneOf(['theme', 'table'], 'A page follows themes and tables.'),
         id: string().strict().required().max(100),
+        revision: number().strict().integer().min(1).max(2_147_483_647).optional(),
       }).noUnknown(),
     )
     .max(1000, 'At most 1,000 things can be published with a page.')
@@ -50,9 +54,9 @@ const alongSchema = object({
 }).noUnknown('There is nothing else to say when a page is published.');
 
 /** Reads what is said when a page is published: the themes and tables that are published with it. */
-export function readAlong(json: unknown): Outcome<readonly Published[]> {
+export function readAlong(json: unknown): Outcome<readonly Along[]> {
   const shape = checkShape(alongSchema, json ?? {});
-  return shape.ok ? good((shape.value.along ?? []) as readonly Published[]) : bad(...shape.problems);
+  return shape.ok ? good((shape.value.along ?? []) as readonly Along[]) : bad(...shape.problems);
 }
 
 /** Reads what is said when a theme or a table is published: the ids of pages that stay as they are. Nothing at all is good too. */

@@ -6,7 +6,7 @@ export { PLAIN_VISITOR, featuresOf, visitorFeatures, type VisitorFeature, isRigh
 export { dressed, follows, pageDress, reached, siteDress, type Dress, type Spot } from './reach';
 export { mergePages, takeTheirPage } from './merge-pages';
 export { blockInWords, pageChanges, type NameOf } from './changes';
-export { following, heldAt, readAlong, readPublishing, type Published } from './holding';
+export { following, heldAt, readAlong, readPublishing, type Along, type Published } from './holding';
 export {
   canStand,
   copyOf,

@@ -74,7 +74,6 @@ export {
   isNoChange,
   readChange,
   sharing,
-  weightOf,
   type RowEdit,
   type SentChange,
   type SentEdit,

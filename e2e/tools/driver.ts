@@ -12,8 +12,8 @@ function usual(): Viewport {
   return { width: Number(width), height: Number(height) };
 }
 
-/** Headless Chromium with a viewport of exactly this size. Paths are given, so nothing is looked for or fetched. */
-export async function openBrowser({ width, height }: Viewport = usual()): Promise<WebDriver> {
+/** Headless Chromium with a viewport of exactly this size; with a profile's folder one that keeps what it kept there before. Paths are given, so nothing is looked for or fetched. */
+export async function openBrowser({ width, height }: Viewport = usual(), profile?: string): Promise<WebDriver> {
   const options = new Options();
   options.setChromeBinaryPath(process.env['CHROME_BIN'] ?? '/usr/bin/chromium');
   options.addArguments(
@@ -29,6 +29,7 @@ export async function openBrowser({ width, height }: Viewport = usual()): Promis
     `--window-size=${width},${height}`,
     '--force-device-scale-factor=1',
     '--hide-scrollbars',
+    ...(profile === undefined ? [] : [`--user-data-dir=${profile}`]),
   );
   const service = new ServiceBuilder(process.env['CHROMEDRIVER'] ?? '/usr/bin/chromedriver');
   const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(service).build();

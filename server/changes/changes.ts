@@ -5,7 +5,9 @@ export interface Change {
   /** What a document of its kind is called, or `house`, or `everything` where a backup was restored. */
   readonly kind: string;
   readonly id: string;
-  readonly what: 'saved' | 'published';
+  readonly what: 'saved' | 'published' | 'deleted';
+  /** The revision that it has since then, where one was saved. */
+  readonly revision?: number;
 }
 
 /** Tells whoever listens what has changed in a database of this process, which owns it alone. */

@@ -22,6 +22,9 @@ export function revisionOf(request: Request): number {
   return Number(match[1]);
 }
 
+/** The revision that a publisher has seen, where its request says so with If-Match. */
+export const seenIn = (request: Request): number | undefined => (request.headers['if-match'] === undefined ? undefined : revisionOf(request));
+
 export function send<T>(response: Response, kept: Kept<T>, more: object = {}, status = 200): void {
   response
     .status(status)

@@ -77,7 +77,7 @@ export class DocumentStore<T extends { readonly name: string }> {
       const current = await this.get(id, queries);
       throw new Refusal('changed-elsewhere', `“${current.document.name}” was saved in another window in the meantime.`, { current });
     });
-    this.saySaved(id);
+    this.saySaved(kept);
     return kept;
   }
 
@@ -87,19 +87,31 @@ export class DocumentStore<T extends { readonly name: string }> {
       [id],
     );
     if (gone.length === 0) throw this.missing(id);
-    this.saySaved(id);
+    changesOf(this.database).say({ kind: this.options.kind.word, id, what: 'deleted' });
   }
 
   /** Brings a deleted document back as it was. */
   async restore(id: string): Promise<Kept<T>> {
     await this.database.query(`update ${this.options.kind.words} set deleted_at = null where id = $1`, [id]);
-    this.saySaved(id);
-    return this.get(id);
+    const kept = await this.get(id);
+    this.saySaved(kept);
+    return kept;
   }
 
   /** Tells windows that show it that it is not as it was. */
-  protected saySaved(id: string): void {
-    changesOf(this.database).say({ kind: this.options.kind.word, id, what: 'saved' });
+  protected saySaved({ id, revision }: { readonly id: string; readonly revision: number }): void {
+    changesOf(this.database).say({ kind: this.options.kind.word, id, what: 'saved', revision });
+  }
+
+  /** Refuses where something newer was kept than the caller has seen: what is published is what one saw. */
+  async seen(id: string, revision: number | undefined, queries: Queries): Promise<void> {
+    if (revision === undefined) return;
+    const [row] = await queries.query<{ name: string; revision: number }>(
+      `select document ->> 'name' as name, revision from ${this.options.kind.words} where id = $1 and deleted_at is null`,
+      [id],
+    );
+    if (row && row.revision !== revision)
+      throw new Refusal('changed-elsewhere', `“${row.name}” was changed in another window in the meantime. See it as it is now, then publish.`);
   }
 
   protected missing(id: string): Refusal {

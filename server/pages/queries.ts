@@ -1,4 +1,4 @@
-import { dressed, following, heldAt, siteDress, tableRef, tablesOn, type Page, type Published } from '../../core/page';
+import { dressed, following, heldAt, siteDress, tableRef, tablesOn, type Along, type Page, type Published } from '../../core/page';
 import { own } from '../../core/own';
 import type { Table } from '../../core/table';
 import { documentKinds, type Edition, type Follower, type Kept, type KindName, type Pending } from '../../core/documents';
@@ -70,8 +70,10 @@ export class PageStore extends DocumentStore<Page> {
    * The page as it stands becomes its next edition and goes live at its address; some of what it follows is published with it.
    * A table or a theme that never was gets its first edition, since nothing else could be followed. What is gone is left out.
    */
-  async publish(id: string, along: readonly Published[] = []): Promise<Edition & { readonly slug: string }> {
+  async publish(id: string, along: readonly Along[] = [], seen?: number): Promise<Edition & { readonly slug: string }> {
     const edition = await this.database.transaction(async (queries) => {
+      await this.seen(id, seen, queries);
+      for (const each of along) await (each.kind === 'theme' ? this.themes : this.tables).seen(each.id, each.revision, queries);
       const { document } = await this.get(id, queries);
       const named = documentKinds.pages.follows(document);
       /** Those of a kind that the page is made of and that are there. */
@@ -125,18 +127,23 @@ export class PageStore extends DocumentStore<Page> {
    * Publishes a theme or a table in one transaction, and holds some of the pages that follow it at the edition that they have
    * now: live, and as they stand in the tool. Where there was none yet, there is nothing to stay at.
    */
-  async publishFor(published: Published, hold: readonly string[]): Promise<Edition> {
+  async publishFor(published: Published, hold: readonly string[], seen?: number): Promise<Edition> {
+    const held: Kept<Page>[] = [];
     const edition = await this.database.transaction(async (queries) => {
       const { kind, id } = published;
+      await (kind === 'theme' ? this.themes : this.tables).seen(id, seen, queries);
       const newest = kind === 'theme' ? await this.themes.newestNumbers(queries) : await this.tables.editions.newestNumbers([id], queries);
       const number = newest.get(id);
       const made = await (kind === 'theme' ? this.themes : this.tables).publish(id, queries);
       if (number !== undefined && number !== made.number)
-        for (const page of await this.liveOnes(queries)) if (hold.includes(page.id)) await this.hold(page, published, number, queries);
+        for (const page of await this.liveOnes(queries)) if (hold.includes(page.id)) held.push(await this.hold(page, published, number, queries));
       return made;
     });
     changesOf(this.database).say({ ...published, what: 'published' });
-    for (const id of hold) changesOf(this.database).say({ kind: 'page', id, what: 'published' });
+    for (const page of held) {
+      changesOf(this.database).say({ kind: 'page', id: page.id, what: 'published' });
+      this.saySaved(page);
+    }
     return edition;
   }
 
@@ -145,7 +152,7 @@ export class PageStore extends DocumentStore<Page> {
     published: Published,
     number: number,
     queries: Queries,
-  ): Promise<void> {
+  ): Promise<Kept<Page>> {
     const site = siteDress((await this.liveOnes(queries)).map((each) => each.page));
     await this.goLive(id, heldAt(page, published, number, site), queries);
     const { document } = await this.get(id, queries);
@@ -153,6 +160,7 @@ export class PageStore extends DocumentStore<Page> {
       id,
       JSON.stringify(heldAt(document, published, number, site)),
     ]);
+    return this.get(id, queries);
   }
 
   /** What a page follows that has changed since its newest edition, and on how many other live pages that would be seen. */

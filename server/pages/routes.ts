@@ -2,7 +2,7 @@ import { Router } from 'express';
 import { readAlong } from '../../core/page';
 import type { Bases } from '../../core/theme';
 import { numberIn } from '../asked';
-import { documentRoutes, idOf } from '../documents/routes';
+import { documentRoutes, idOf, seenIn } from '../documents/routes';
 import { Refusal, invalid } from '../problems';
 import type { PageStore } from './queries';
 
@@ -15,7 +15,7 @@ export function pageRoutes(store: PageStore, bases: Bases): Router {
   router.post('/:id/publish', async (request, response) => {
     const read = readAlong(request.body);
     if (!read.ok) throw invalid(read.problems);
-    response.status(201).json(await store.publish(idOf(request), read.value));
+    response.status(201).json(await store.publish(idOf(request), read.value, seenIn(request)));
   });
   /** What it follows that has changed since it was published. */
   router.get('/:id/pending', async (request, response) => {

@@ -29,7 +29,7 @@ describe('Editions of tables', () => {
     const { id } = await tables.create(gridTable(20, 3));
     expect((await tables.publish(id)).number).toBe(1);
     await withCaption(id, 'Boats by night');
-    expect(await tables.editions.changed([id])).toEqual([{ id, name: gridTable(20, 3).name, edition: 1 }]);
+    expect(await tables.editions.changed([id])).toEqual([{ id, name: gridTable(20, 3).name, edition: 1, revision: 2 }]);
     expect((await tables.publish(id)).number).toBe(2);
     expect(await sets()).toBe(1);
     const [one, two] = [await tables.editions.one(id, 1), await tables.editions.one(id, 2)];

@@ -1,4 +1,4 @@
-import type { Edition } from '../../core/documents';
+import type { Changed, Edition } from '../../core/documents';
 import type { Table } from '../../core/table';
 import { changesOf } from '../changes/changes';
 import type { Database, Queries } from '../database/database';
@@ -61,14 +61,14 @@ export class TableEditions {
   }
 
   /** Those of these tables that are no longer as their newest edition has them. */
-  async changed(ids: readonly string[]): Promise<readonly { readonly id: string; readonly name: string; readonly edition: number }[]> {
-    const found = await this.database.query<{ id: string; name: string; number: number }>(
-      `select t.id, t.document ->> 'name' as name, e.number from tables t join table_editions e on e.table_id = t.id
+  async changed(ids: readonly string[]): Promise<readonly Changed[]> {
+    const found = await this.database.query<{ id: string; name: string; number: number; revision: number }>(
+      `select t.id, t.revision, t.document ->> 'name' as name, e.number from tables t join table_editions e on e.table_id = t.id
        where t.id = any($1) and t.deleted_at is null and e.number = (select max(number) from table_editions where table_id = t.id)
        and (e.document <> t.document or e.rows_id <> coalesce(t.rows_id, ${idOfRows(rowsNow)})) order by t.id`,
       [ids],
     );
-    return found.map(({ id, name, number }) => ({ id, name, edition: number }));
+    return found.map(({ id, name, number, revision }) => ({ id, name, edition: number, revision }));
   }
 
   /** The table as it stands becomes its next edition. One that is the same as the newest gets no new one. Undefined where it is gone. */

@@ -103,10 +103,11 @@ export class TableStore extends DocumentStore<Table> {
     await new TableRows(this.database).append(id, rows);
   }
 
-  /** Makes a table of rows that were sent ahead under its id. */
-  async createFrom(id: string, json: unknown): Promise<KeptHead> {
+  /** Makes a table of rows that were sent ahead under its id; refuses `rows-missing` where not so many came as were sent. */
+  async createFrom(id: string, json: unknown, sent?: number): Promise<KeptHead> {
     return this.database.transaction(async (queries) => {
       const rows = new TableRows(queries);
+      allCame(sent, await rows.count(id));
       const { height, width } = await measured(queries, rows, id);
       const read = readHead(json, height, width);
       if (!read.ok) throw invalid(read.problems);
@@ -143,7 +144,7 @@ export class TableStore extends DocumentStore<Table> {
       await new TableRows(queries).append(id, rows);
       return record(queries, before, head, rows.length, widthOf(document), ['save the whole table'], [changeBetween(document, old.document)], true);
     });
-    this.saySaved(id);
+    this.saySaved(kept);
     return { ...kept, document };
   }
 
@@ -175,7 +176,10 @@ export class TableStore extends DocumentStore<Table> {
         }
         if (edit.at + edit.take > height) throw new Refusal('invalid', `There are ${height} rows, not ${edit.at + edit.take}.`);
         const { taken, count } = await rows.splice(id, edit.at, edit.take, 'upload' in edit ? { upload: edit.upload } : edit.put);
-        if ('upload' in edit) await rows.clear(edit.upload);
+        if ('upload' in edit) {
+          allCame(edit.rows, count);
+          await rows.clear(edit.upload);
+        }
         height += count - edit.take;
         back.unshift({ at: edit.at, take: count, put: taken });
       }
@@ -186,7 +190,7 @@ export class TableStore extends DocumentStore<Table> {
       const undone: TableChange = { ...(head ? { head } : {}), ...(back.length > 0 ? { rows: back } : {}) };
       return record(queries, before, read.value, height, width, said, [undone], change.rows !== undefined);
     });
-    this.saySaved(id);
+    this.saySaved(kept);
     return kept;
   }
 
@@ -233,6 +237,12 @@ export class TableStore extends DocumentStore<Table> {
     const { document, ...current } = kept;
     throw new Refusal('changed-elsewhere', `“${document.name}” was saved in another window in the meantime.`, { current });
   }
+}
+
+/** Rows that are sent ahead belong to nobody yet: a start in between sweeps them away, and then some may be here and some not. */
+function allCame(sent: number | undefined, came: number): void {
+  if (sent !== undefined && sent !== came)
+    throw new Refusal('rows-missing', `Of ${sent} rows that were sent ahead, ${came} are here. Send them again.`);
 }
 
 /** The edits of cells that follow each other from one on. */

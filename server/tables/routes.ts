@@ -2,7 +2,7 @@ import { Router } from 'express';
 import { dataFormats, tableData, tableFile } from '../../core/hand-off';
 import { previewOf, readChange, rowsProblem, type Row, type Table } from '../../core/table';
 import type { Views } from '../../core/theme';
-import { documentRoutes, holdIn, idOf, revisionOf, send } from '../documents/routes';
+import { documentRoutes, holdIn, idOf, revisionOf, seenIn, send } from '../documents/routes';
 import type { PageStore } from '../pages/queries';
 import { Refusal, invalid } from '../problems';
 import type { ThemeStore } from '../themes/queries';
@@ -64,7 +64,7 @@ export function tableRoutes(store: TableStore, themes: ThemeStore, pages: PageSt
     response.status(204).end();
   });
   router.post('/:id/from-upload', async (request, response) =>
-    send(response, await store.createFrom(uploadIdOf(idOf(request)), request.body), {}, 201),
+    send(response, await store.createFrom(uploadIdOf(idOf(request)), request.body, sentIn(request.query['rows'])), {}, 201),
   );
   router.post('/:id/duplicate', async (request, response) => send(response, await store.duplicate(idOf(request)), {}, 201));
   router.patch('/:id', async (request, response) => {
@@ -90,7 +90,7 @@ export function tableRoutes(store: TableStore, themes: ThemeStore, pages: PageSt
     response.set('Cache-Control', 'no-store').json(await pages.followers({ kind: 'table', id: idOf(request) }));
   });
   router.post('/:id/editions', async (request, response) => {
-    response.status(201).json(await pages.publishFor({ kind: 'table', id: idOf(request) }, holdIn(request)));
+    response.status(201).json(await pages.publishFor({ kind: 'table', id: idOf(request) }, holdIn(request), seenIn(request)));
   });
   router.get('/:id/history', async (request, response) => {
     response.set('Cache-Control', 'no-store').json(await store.history(idOf(request)));
@@ -101,6 +101,8 @@ export function tableRoutes(store: TableStore, themes: ThemeStore, pages: PageSt
   router.use(documentRoutes<Table>({ store, bases: views.bases }));
   return router;
 }
+
+const sentIn = (given: unknown): number | undefined => (given === undefined ? undefined : countIn(given, Number.MAX_SAFE_INTEGER));
 
 function countIn(given: unknown, most: number): number {
   const text = typeof given === 'string' ? given : '0';

@@ -1,5 +1,5 @@
 import { keyFrom, type Theme } from '../../core/theme';
-import { documentKinds, type Edition } from '../../core/documents';
+import { documentKinds, type Changed, type Edition } from '../../core/documents';
 import { changesOf } from '../changes/changes';
 import type { Database, Queries } from '../database/database';
 import { DocumentStore } from '../documents/store';
@@ -64,14 +64,14 @@ export class ThemeStore extends DocumentStore<Theme> {
   }
 
   /** Those of these themes that are no longer as their newest edition has them. */
-  async changed(ids: readonly string[]): Promise<readonly { readonly id: string; readonly name: string; readonly edition: number }[]> {
-    const found = await this.database.query<{ id: string; name: string; number: number }>(
-      `select t.id, t.document ->> 'name' as name, e.number from themes t join theme_editions e on e.theme_id = t.id
+  async changed(ids: readonly string[]): Promise<readonly Changed[]> {
+    const found = await this.database.query<{ id: string; name: string; number: number; revision: number }>(
+      `select t.id, t.revision, t.document ->> 'name' as name, e.number from themes t join theme_editions e on e.theme_id = t.id
        where t.id = any($1) and t.deleted_at is null and e.document <> t.document
        and e.number = (select max(number) from theme_editions where theme_id = t.id) order by t.id`,
       [ids],
     );
-    return found.map(({ id, name, number }) => ({ id, name, edition: number }));
+    return found.map(({ id, name, number, revision }) => ({ id, name, edition: number, revision }));
   }
 
   /** The document as it stands becomes the next edition. A theme that is the same as its newest edition gets no new one. */

@@ -4,7 +4,7 @@ import { strToU8, zipSync } from 'fflate';
 import { themeFiles, type ThemeFiles } from '../../core/hand-off';
 import type { Views } from '../../core/theme';
 import { numberIn } from '../asked';
-import { documentRoutes, holdIn, idOf } from '../documents/routes';
+import { documentRoutes, holdIn, idOf, seenIn } from '../documents/routes';
 import { fontPath } from '../media/routes';
 import type { MediaStore } from '../media/queries';
 import type { PageStore } from '../pages/queries';
@@ -36,7 +36,7 @@ export function themeRoutes(store: ThemeStore, media: MediaStore, pages: PageSto
     response.set('Cache-Control', 'no-store').json(await pages.followers({ kind: 'theme', id: idOf(request) }));
   });
   router.post('/:id/editions', async (request, response) => {
-    response.status(201).json(await pages.publishFor({ kind: 'theme', id: idOf(request) }, holdIn(request)));
+    response.status(201).json(await pages.publishFor({ kind: 'theme', id: idOf(request) }, holdIn(request), seenIn(request)));
   });
   /** One edition, whole. */
   router.get('/:id/editions/:number', async (request, response) => {

@@ -111,10 +111,6 @@ export function sharing(table: Table, other: Table): Table {
   return { ...other, rows };
 }
 
-/** How many rows a change puts in, moves or touches. */
-export const weightOf = ({ rows = [] }: TableChange): number =>
-  rows.reduce((sum, edit) => sum + ('take' in edit ? edit.put.length : 'order' in edit ? edit.order.length : 1), 0);
-
 const isCount = (n: unknown): n is number => typeof n === 'number' && Number.isInteger(n) && n >= 0 && n <= LIMITS.rows;
 
 /** Whether a list names each of so many rows once. */
@@ -133,13 +129,18 @@ function editsProblem(edits: unknown): { readonly say: string; readonly at: stri
   if (edits === undefined) return undefined;
   if (!Array.isArray(edits) || edits.length > LIMITS.rows) return { say: 'The edits of rows are not a list, or too many.', at: '' };
   for (const [i, edit] of (edits as readonly unknown[]).entries()) {
-    const { at, cells, take, put, upload, order, ...others } = (typeof edit === 'object' && edit !== null ? edit : {}) as Record<string, unknown>;
+    const { at, cells, take, put, upload, rows, order, ...others } = (typeof edit === 'object' && edit !== null ? edit : {}) as Record<
+      string,
+      unknown
+    >;
     const isOne = Array.isArray(cells)
       ? take === undefined && put === undefined
-      : cells === undefined && isCount(take) && (Array.isArray(put) ? upload === undefined : typeof upload === 'string');
+      : cells === undefined &&
+        isCount(take) &&
+        (Array.isArray(put) ? upload === undefined : typeof upload === 'string' && (rows === undefined || isCount(rows)));
     if (order !== undefined && isCount(at) && isOrder(order) && [cells, take, put, upload].every((each) => each === undefined)) continue;
     if (order !== undefined) return { say: 'An order of rows names each of them once, counted from 0.', at: `[${i}]` };
-    if (!isCount(at) || !isOne || Object.keys(others).length > 0)
+    if (!isCount(at) || !isOne || (rows !== undefined && upload === undefined) || Object.keys(others).length > 0)
       return { say: 'An edit of rows says where, and either cells or how many rows to take out and which to put in.', at: `[${i}]` };
     if (upload !== undefined) continue;
     if (Array.isArray(put)) {
@@ -156,8 +157,8 @@ function editsProblem(edits: unknown): { readonly say: string; readonly at: stri
   return undefined;
 }
 
-/** Many rows go ahead of the change that puts them in, piece by piece, and are named by the id under which they were sent. */
-export type SentEdit = RowEdit | { readonly at: number; readonly take: number; readonly upload: string };
+/** Many rows go ahead of the change that puts them in, piece by piece, and are named by the id under which they were sent, and how many. */
+export type SentEdit = RowEdit | { readonly at: number; readonly take: number; readonly upload: string; readonly rows?: number };
 
 /** A change of a table on its way to be kept, with the words for what was done. The fields of `head` are looked at with the whole table. */
 export interface SentChange {

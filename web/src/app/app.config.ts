@@ -2,17 +2,18 @@ import { provideHttpClient, withFetch } from '@angular/common/http';
 import { provideAppInitializer, provideBrowserGlobalErrorListeners, type ApplicationConfig } from '@angular/core';
 import { MAT_DIALOG_DEFAULT_OPTIONS, MatDialogConfig } from '@angular/material/dialog';
 import { MAT_SNACK_BAR_DEFAULT_OPTIONS } from '@angular/material/snack-bar';
-import { TitleStrategy, provideRouter, withComponentInputBinding } from '@angular/router';
+import { TitleStrategy, provideRouter, withComponentInputBinding, withNavigationErrorHandler } from '@angular/router';
 import { registerFonts } from './controls/fonts';
 import { registerIcons } from './controls/icons';
 import { routes } from './routes';
+import { viewNotThere } from './shell/not-loaded';
 import { PageTitle } from './shell/page-title';
 
 export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
     provideHttpClient(withFetch()),
-    provideRouter(routes, withComponentInputBinding()),
+    provideRouter(routes, withComponentInputBinding(), withNavigationErrorHandler(viewNotThere)),
     { provide: TitleStrategy, useClass: PageTitle },
     provideAppInitializer(() => registerIcons()),
     provideAppInitializer(() => registerFonts()),

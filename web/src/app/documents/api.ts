@@ -24,7 +24,7 @@ import {
 import { elsewhereAddress } from '../../../../core/compile';
 import type { House } from '../../../../core/house';
 import { good, type Outcome } from '../../../../core/outcome';
-import type { Page, Published } from '../../../../core/page';
+import type { Along, Page } from '../../../../core/page';
 import type { Row, Table, TableHead } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
 
@@ -63,20 +63,20 @@ export class Api {
   tablePreview = (id: string): Observable<Kept<Table>> => this.get(`/api/tables/${id}/preview`, answers.kept('tables'));
   sendRows = (id: string, rows: readonly Row[]): Observable<unknown> => this.ask(this.http.post(`/api/tables/${id}/upload`, rows), whatever);
   /** Makes a table of rows that were sent ahead. */
-  createFromRows = (id: string, head: TableHead): Observable<KeptHead> =>
-    this.ask(this.http.post(`/api/tables/${id}/from-upload`, head), answers.head);
+  createFromRows = (id: string, rows: number, head: TableHead): Observable<KeptHead> =>
+    this.ask(this.http.post(`/api/tables/${id}/from-upload?rows=${rows}`, head), answers.head);
   duplicateTable = (id: string): Observable<KeptHead> => this.ask(this.http.post(`/api/tables/${id}/duplicate`, null), answers.head);
   tableHistory = (id: string): Observable<readonly Done[]> => this.get(`/api/tables/${id}/history`, answers.history);
   tableAt = (id: string, revision: number): Observable<Table> => this.get(`/api/tables/${id}/history/${revision}`, answers.document('tables'));
   delete = (kind: Kind, id: string): Observable<unknown> => this.ask(this.http.delete(`/api/${kind}/${id}`), whatever);
   restore = (kind: Kind, id: string): Observable<unknown> => this.ask(this.http.post(`/api/${kind}/${id}/restore`, null), whatever);
-  /** Publishes a theme or a table; pages of these ids stay as they are. */
-  publish = (kind: 'themes' | 'tables', id: string, hold: readonly string[]): Observable<Edition> =>
-    this.ask(this.http.post(`/api/${kind}/${id}/editions`, { hold }), answers.edition);
+  /** Publishes a theme or a table as it was seen; pages of these ids stay as they are. */
+  publish = (kind: 'themes' | 'tables', id: string, seen: number, hold: readonly string[]): Observable<Edition> =>
+    this.ask(this.http.post(`/api/${kind}/${id}/editions`, { hold }, startedFrom(seen)), answers.edition);
   /** Live pages that would change if it were published. */
   followers = (kind: 'themes' | 'tables', id: string): Observable<readonly Follower[]> => this.get(`/api/${kind}/${id}/followers`, answers.followers);
-  publishPage = (id: string, along: readonly Published[]): Observable<Edition & { readonly slug: string }> =>
-    this.ask(this.http.post(`/api/pages/${id}/publish`, { along }), answers.pageEdition);
+  publishPage = (id: string, seen: number, along: readonly Along[]): Observable<Edition & { readonly slug: string }> =>
+    this.ask(this.http.post(`/api/pages/${id}/publish`, { along }, startedFrom(seen)), answers.pageEdition);
   pending = (id: string): Observable<readonly Pending[]> => this.get(`/api/pages/${id}/pending`, answers.pending);
   unpublishPage = (id: string): Observable<unknown> => this.ask(this.http.delete(`/api/pages/${id}/publish`), whatever);
 

@@ -4,7 +4,7 @@ import {
   applyChange,
   changeBetween,
   isNoChange,
-  weightOf,
+  sharing,
   type Row,
   type SentChange,
   type SentEdit,
@@ -12,13 +12,13 @@ import {
   type TableChange,
 } from '../../../../core/table';
 import type { Documents, KindName } from '../../../../core/documents';
-import { Api, type Kept } from './api';
-import type { Keeping } from './session';
+import { Api, ApiError, type Kept } from './api';
+import type { Keeping } from './keeping';
 
 /** Rows that one request carries. */
 const ROWS_AT_ONCE = 2000;
-/** Rows that a draft may hold: more would not fit this window's storage. */
-const DRAFT_ROWS = 2000;
+/** So often is a change sent again whose rows, sent ahead, a start of the server swept away. */
+const TRIES = 3;
 
 /** How far a table that is opened has come. */
 export interface Coming {
@@ -42,17 +42,17 @@ export class Keepings {
     save: async (id, revision, before, after, said) => {
       const change = changeBetween(before, after);
       if (isNoChange(change)) return { revision };
-      const rows: SentEdit[] = [];
-      for (const edit of change.rows ?? [])
-        rows.push('put' in edit && edit.put.length > ROWS_AT_ONCE ? { at: edit.at, take: edit.take, upload: await this.sendAhead(edit.put) } : edit);
-      const sent: SentChange = { change: { ...change, ...(rows.length > 0 ? { rows } : {}) }, said };
-      return firstValueFrom(this.api.patch('tables', id, revision, sent));
+      for (let tries = 1; ; tries++)
+        try {
+          return await firstValueFrom(this.api.patch('tables', id, revision, { change: await this.ahead(change), said }));
+        } catch (error) {
+          if (tries >= TRIES || !(error instanceof ApiError) || error.body['type'] !== '/problems/rows-missing') throw error;
+        }
     },
     fetch: (id) => this.fetchTable(id),
-    draft: (before, after) => {
-      const change = changeBetween(before, after);
-      return weightOf(change) <= DRAFT_ROWS ? change : undefined;
-    },
+    at: (id, revision) => firstValueFrom(this.api.tableAt(id, revision)),
+    draft: changeBetween,
+    knownParts: sharing,
     takeUp: (table, draft) => {
       try {
         return applyChange(table, draft as TableChange);
@@ -62,6 +62,18 @@ export class Keepings {
     },
   };
   private readonly byKind: { readonly [kind in KindName]?: Keeping<Documents[kind]> } = { tables: this.tables };
+
+  /** A change whose many rows were sent ahead, and are named in it. */
+  private async ahead(change: TableChange): Promise<SentChange['change']> {
+    const rows: SentEdit[] = [];
+    for (const edit of change.rows ?? [])
+      rows.push(
+        'put' in edit && edit.put.length > ROWS_AT_ONCE
+          ? { at: edit.at, take: edit.take, upload: await this.sendAhead(edit.put), rows: edit.put.length }
+          : edit,
+      );
+    return { ...change, ...(rows.length > 0 ? { rows } : {}) };
+  }
 
   /** Sends many rows piece by piece; gives the id by which a change names them. */
   private async sendAhead(rows: readonly Row[]): Promise<string> {

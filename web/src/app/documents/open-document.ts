@@ -9,6 +9,7 @@ import { Sessions } from './sessions';
 export class OpenDocument<K extends KindName> implements OnDestroy {
   private readonly sessions = inject(Sessions);
   private readonly subscriptions = new Subscription();
+  private isLeft = false;
 
   readonly session = signal<DocumentSession<Documents[K]> | undefined>(undefined);
   readonly document = signal<Documents[K] | undefined>(undefined);
@@ -21,6 +22,11 @@ export class OpenDocument<K extends KindName> implements OnDestroy {
   async open(kind: K, id: string): Promise<boolean> {
     try {
       const session = await firstValueFrom(this.sessions.open(kind, id));
+      // The view was left before it had opened.
+      if (this.isLeft) {
+        this.sessions.leave(session);
+        return false;
+      }
       this.subscriptions.add(session.document$.subscribe((document) => this.document.set(document)));
       this.subscriptions.add(session.undoLabel$.subscribe((label) => this.undoLabel.set(label)));
       this.subscriptions.add(session.redoLabel$.subscribe((label) => this.redoLabel.set(label)));
@@ -38,6 +44,7 @@ export class OpenDocument<K extends KindName> implements OnDestroy {
   }
 
   ngOnDestroy(): void {
+    this.isLeft = true;
     this.subscriptions.unsubscribe();
     this.sessions.leave(this.session());
   }

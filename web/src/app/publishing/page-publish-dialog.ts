@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
-import type { Published } from '../../../../core/page';
+import type { Along } from '../../../../core/page';
 import type { Pending } from '../documents/api';
 
 export interface PagePublishing {
@@ -51,7 +51,7 @@ export interface PagePublishing {
 })
 export class PagePublishDialog {
   protected readonly data = inject<PagePublishing>(MAT_DIALOG_DATA);
-  private readonly dialog = inject<MatDialogRef<PagePublishDialog, readonly Published[]>>(MatDialogRef);
+  private readonly dialog = inject<MatDialogRef<PagePublishDialog, readonly Along[]>>(MatDialogRef);
   private readonly chosen = signal<ReadonlySet<Pending>>(
     new Set(this.data.pending.filter(({ kind, others }) => kind === 'table' || others.length === 0)),
   );
@@ -64,6 +64,6 @@ export class PagePublishDialog {
     this.chosen.set(chosen);
   }
   protected publish(): void {
-    this.dialog.close([...this.chosen()].map(({ kind, id }) => ({ kind, id })));
+    this.dialog.close([...this.chosen()].map(({ kind, id, revision }) => ({ kind, id, revision })));
   }
 }

@@ -2,7 +2,7 @@ import { Injectable, inject } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { firstValueFrom } from 'rxjs';
-import type { Published } from '../../../../core/page';
+import type { Along } from '../../../../core/page';
 import { Deleting } from '../controls/deleting';
 import { Api, type Edition } from '../documents/api';
 import type { PagePublishing } from './page-publish-dialog';
@@ -12,6 +12,8 @@ import type { Publishing } from './publish-dialog';
 interface Open {
   readonly id: string;
   readonly document: { readonly name: string };
+  /** The revision that is seen. */
+  readonly seen: number;
   flush(): Promise<boolean>;
 }
 
@@ -26,7 +28,7 @@ export class Publisher {
   /** Publishes an open theme or table, once it is kept; undefined where that was left or could not be done. Says what came of it. */
   async publish(kind: 'themes' | 'tables', session: Open | undefined, newest?: number): Promise<Edition | undefined> {
     if (!session || !(await this.isKept(session))) return undefined;
-    const edition = await this.publishKept(kind, session.id, session.document.name);
+    const edition = await this.publishKept(kind, session);
     if (!edition) return undefined;
     const said =
       edition.number === newest
@@ -42,7 +44,7 @@ export class Publisher {
     return is;
   }
 
-  private async publishKept(kind: 'themes' | 'tables', id: string, name: string): Promise<Edition | undefined> {
+  private async publishKept(kind: 'themes' | 'tables', { id, seen, document: { name } }: Open): Promise<Edition | undefined> {
     const followers = await this.deleting.attempt(() => firstValueFrom(this.api.followers(kind, id)));
     if (!followers) return undefined;
     let hold: readonly string[] | undefined = [];
@@ -56,22 +58,22 @@ export class Publisher {
       );
     }
     const held = hold;
-    return held && this.deleting.attempt(() => firstValueFrom(this.api.publish(kind, id, held)));
+    return held && this.deleting.attempt(() => firstValueFrom(this.api.publish(kind, id, seen, held)));
   }
 
   /** Publishes an open page, once it is kept, with what it follows as far as that is chosen. */
   async publishPage(session: Open | undefined): Promise<(Edition & { readonly slug: string }) | undefined> {
     if (!session || !(await this.isKept(session))) return undefined;
-    const { id } = session;
-    const { name } = session.document;
+    const { id, seen, document } = session;
+    const { name } = document;
     const pending = await this.deleting.attempt(() => firstValueFrom(this.api.pending(id)));
     if (!pending) return undefined;
-    let along: readonly Published[] | undefined = [];
+    let along: readonly Along[] | undefined = [];
     if (pending.length > 0) {
       const { PagePublishDialog } = await import('./page-publish-dialog');
       along = await firstValueFrom(
         this.dialog
-          .open<InstanceType<typeof PagePublishDialog>, PagePublishing, readonly Published[]>(PagePublishDialog, {
+          .open<InstanceType<typeof PagePublishDialog>, PagePublishing, readonly Along[]>(PagePublishDialog, {
             data: { name, pending },
             width: '560px',
             maxWidth: '94vw',
@@ -80,6 +82,6 @@ export class Publisher {
       );
     }
     const chosen = along;
-    return chosen && this.deleting.attempt(() => firstValueFrom(this.api.publishPage(id, chosen)));
+    return chosen && this.deleting.attempt(() => firstValueFrom(this.api.publishPage(id, seen, chosen)));
   }
 }

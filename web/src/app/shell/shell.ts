@@ -1,14 +1,16 @@
 import { AsyncPipe, DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { LeftWork } from '../documents/left-work';
 import { Sessions } from '../documents/sessions';
 import { WindowsAtOnce } from '../safekeeping/windows';
 
 @Component({
   selector: 'zest-root',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AsyncPipe, DatePipe, RouterLink, RouterLinkActive, RouterOutlet],
+  imports: [AsyncPipe, DatePipe, LeftWork, MatButtonModule, RouterLink, RouterLinkActive, RouterOutlet],
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
   host: { '(document:keydown)': 'shortcut($event)', '(window:beforeunload)': 'beforeUnload($event)', '(document:visibilitychange)': 'hidden()' },
@@ -38,6 +40,9 @@ export class Shell {
     }
   }
 
+  protected bringBack(): void {
+    void this.sessions.active?.bringBack();
+  }
   protected beforeUnload(event: BeforeUnloadEvent): void {
     if (this.sessions.active?.isDirty) event.preventDefault();
   }

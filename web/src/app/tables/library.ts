@@ -140,7 +140,9 @@ export class TableLibrary extends Library<'tables', KeptTable> {
     const keep = async (made: NewTable): Promise<string | undefined> => {
       const theme = [...this.themes().keys()][0] ?? '';
       const making =
-        'upload' in made ? this.api.createFromRows(made.upload, { ...made.head, theme }) : this.api.create('tables', { ...made.table, theme });
+        'upload' in made
+          ? this.api.createFromRows(made.upload, made.rows, { ...made.head, theme })
+          : this.api.create('tables', { ...made.table, theme });
       try {
         ({ id } = await firstValueFrom<{ readonly id: string }>(making));
         return undefined;

@@ -34,10 +34,10 @@ export class IntakeService {
     return this.unlessStopped<Outcome<Raw>>(this.started().cells(clipboard));
   }
   /** Sends what came in to the server; gives its head and the id under which its rows are there. */
-  async send(told: Told): Promise<Outcome<{ readonly head: TableHead; readonly upload: string }>> {
+  async send(told: Told): Promise<Outcome<{ readonly head: TableHead; readonly upload: string; readonly rows: number }>> {
     const upload = crypto.randomUUID();
-    const sent = await this.unlessStopped<Outcome<null>>(this.started().send(upload, proxy(told)));
-    return sent.ok ? good({ head: await this.unlessStopped<TableHead>(this.started().head()), upload }) : sent;
+    const sent = await this.unlessStopped<Outcome<number>>(this.started().send(upload, proxy(told)));
+    return sent.ok ? good({ head: await this.unlessStopped<TableHead>(this.started().head()), upload, rows: sent.value }) : sent;
   }
   /** Names of the columns by which rows can be told in a table and in what came in for it. */
   async keys({ rows, ...head }: Table): Promise<readonly string[]> {

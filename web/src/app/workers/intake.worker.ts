@@ -95,10 +95,10 @@ class Intake {
     const { rows: _rows, ...head } = this.table;
     return head;
   }
-  /** Sends the rows to the server under an id, piece by piece: they never pass through the interface's thread. Says why where it cannot. */
-  async send(id: string, told: Told): Promise<Outcome<null>> {
+  /** Sends the rows to the server under an id, piece by piece: they never pass through the interface's thread. Gives how many; says why where it cannot. */
+  async send(id: string, told: Told): Promise<Outcome<number>> {
     const { rows } = this.table;
-    const wrong = (say: string): Outcome<null> => bad({ code: 'not-kept', say });
+    const wrong = (say: string): Outcome<number> => bad({ code: 'not-kept', say });
     for (let from = 0; from < rows.length; from += ROWS_AT_ONCE) {
       const answer = await fetch(`/api/tables/${id}/upload`, {
         method: 'POST',
@@ -112,7 +112,7 @@ class Intake {
       }
       told(Math.min(1, (from + ROWS_AT_ONCE) / rows.length));
     }
-    return good(null);
+    return good(rows.length);
   }
 
   /** Rows of the table that a newer file is for, handed over piece by piece; the first piece forgets earlier ones. */

@@ -16,7 +16,7 @@ import type { CameIn } from '../../workers/intake.worker';
 export type NewTableData = { readonly again: true } | { readonly keep: (made: NewTable) => Promise<string | undefined> };
 
 /** The table; or, of what came in, its head and the id under which its rows are at the server already. */
-export type NewTable = ({ readonly table: Table } | { readonly head: TableHead; readonly upload: string }) & {
+export type NewTable = ({ readonly table: Table } | { readonly head: TableHead; readonly upload: string; readonly rows: number }) & {
   /** What was found and mended on the way in. */
   readonly notes: readonly string[];
 };
@@ -250,7 +250,7 @@ export class NewTableDialog {
     if (this.isAgain) return this.dialog.close({ table, notes: said });
     await this.busily('Keeping the rows…', async () => {
       const sent = await this.intake.send(this.told);
-      if (sent.ok) await this.keep({ head: { ...sent.value.head, name }, upload: sent.value.upload, notes: said });
+      if (sent.ok) await this.keep({ head: { ...sent.value.head, name }, upload: sent.value.upload, rows: sent.value.rows, notes: said });
       else this.notKept(sent.problems[0]?.say ?? '');
     });
   }
