@@ -124,6 +124,18 @@ describe('The API', () => {
     expect((await ask(`${server.url}/api/pages/${page.id}/publish`, 'POST', { along }, { 'If-Match': '"2"' })).status).toBe(412);
   });
 
+  it('makes one edition of a page that two windows publish as it is', async () => {
+    const { id } = await make('pages', emptyPage('Twice', 'twice'));
+    const publish = async (): Promise<unknown> =>
+      (await ask(`${server.url}/api/pages/${id}/publish`, 'POST', {}, { 'If-Match': '"1"' })).json['number'];
+    expect(await Promise.all([publish(), publish()])).toEqual([1, 1]);
+    expect(await publish()).toBe(1);
+    await ask(`${server.url}/api/pages/${id}/publish`, 'DELETE');
+    expect(await publish())
+      .withContext('after it was taken down')
+      .toBe(2);
+  });
+
   it('tells every window what was saved, at which revision, and what was deleted', async () => {
     const { id } = await make('themes', theme);
     const told: unknown[] = [];

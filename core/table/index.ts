@@ -79,6 +79,7 @@ export {
   type SentEdit,
   type TableChange,
 } from './edit/change';
+export type { ColumnFrom } from './edit/change-columns';
 export { cutHead, previewOf } from './grid/preview';
 export { ORDINARY_BAND, heldOn, isHeaderGroup, partOfCell, slotOf, type Band, type Held } from './grid/slots';
 export { isUnevenRow, marksOf, type Marks } from './grid/marks';

@@ -94,10 +94,20 @@ export class PageStore extends DocumentStore<Page> {
         id,
       ]);
       if (holder) throw new Refusal('address-taken', `Another live page has the address ${document.slug}. Choose another, or take that page down.`);
-      return { ...(await this.goLive(id, document, queries)), slug: document.slug };
+      return { ...((await this.alreadyLive(id, document, queries)) ?? (await this.goLive(id, document, queries))), slug: document.slug };
     });
     changesOf(this.database).say({ kind: 'page', id, what: 'published' });
     return edition;
+  }
+
+  /** The edition that is live, if it is this very page: whoever publishes the same a second time makes no other. */
+  private async alreadyLive(id: string, document: Page, queries: Queries): Promise<Edition | undefined> {
+    const [row] = await queries.query<{ number: number; published_at: Date }>(
+      `select e.number, e.published_at from live_pages l join page_editions e on e.page_id = l.page_id and e.number = l.number
+       where l.page_id = $1 and e.document = $2::jsonb`,
+      [id, JSON.stringify(document)],
+    );
+    return row && { number: row.number, publishedAt: new Date(row.published_at).toISOString() };
   }
 
   /** Adds an edition of a page and puts it at its address. */

@@ -155,6 +155,12 @@ export class TableStore extends DocumentStore<Table> {
       const rows = new TableRows(queries);
       let [height, width] = [before.rows, before.columns];
       let back: RowEdit[] = [];
+      let columnsBack: TableChange['columns'];
+      if (change.columns) {
+        const done = await rows.columns(id, width, change.columns);
+        if ('lacking' in done) throw new Refusal('invalid', done.lacking);
+        [columnsBack, width] = [done.back, change.columns.length];
+      }
       const edits = change.rows ?? [];
       for (let i = 0; i < edits.length; i++) {
         const edit = edits[i];
@@ -188,7 +194,9 @@ export class TableStore extends DocumentStore<Table> {
       if (!read.ok) throw invalid(read.problems);
       const { head } = changeBetween({ ...read.value, rows: [] }, { ...before.document, rows: [] });
       const undone: TableChange = { ...(head ? { head } : {}), ...(back.length > 0 ? { rows: back } : {}) };
-      return record(queries, before, read.value, height, width, said, [undone], change.rows !== undefined);
+      // What was done last is taken back first.
+      const steps = columnsBack ? [undone, { columns: columnsBack }] : [undone];
+      return record(queries, before, read.value, height, width, said, steps, change.rows !== undefined || change.columns !== undefined);
     });
     this.saySaved(kept);
     return kept;

@@ -1,4 +1,4 @@
-import type { Row, RowEdit } from '../../core/table';
+import type { Cell, ColumnFrom, Row, RowEdit } from '../../core/table';
 import type { Queries } from '../database/database';
 
 /** Room that is left between the places of two rows, so that others can be put in between. */
@@ -135,6 +135,53 @@ export class TableRows {
     );
     await this.queries.query('update table_rows set place = -1 - place where table_id = $1 and place < 0', [id]);
     return true;
+  }
+
+  /** Gives every row other columns; gives back where those that were come from, or says what is not there. Every row has `width` cells. */
+  async columns(
+    id: string,
+    width: number,
+    wanted: readonly ColumnFrom[],
+  ): Promise<{ readonly back: readonly ColumnFrom[] } | { readonly lacking: string }> {
+    const height = await this.count(id);
+    const given: string[] = [];
+    const parts: string[] = [];
+    for (const from of wanted)
+      if (typeof from === 'number') {
+        if (from >= width) return { lacking: `There are ${width} columns, not ${from + 1}.` };
+        parts.push(`cells -> ${from}`);
+      } else if (from === null) parts.push(`'""'::jsonb`);
+      else {
+        if (from.cells.length !== height) return { lacking: `There are ${height} rows, and cells for ${from.cells.length}.` };
+        parts.push(`$${given.push(JSON.stringify(from.cells)) + 1}::jsonb -> n`);
+      }
+    const back: ColumnFrom[] = [];
+    for (let column = 0; column < width; column++) {
+      const at = wanted.indexOf(column);
+      back.push(at >= 0 ? at : await this.column(id, column));
+    }
+    // PostgreSQL gives a function at most 100 arguments.
+    const arrays = Array.from(
+      { length: Math.ceil(parts.length / 90) },
+      (_, i) => `jsonb_build_array(${parts.slice(i * 90, (i + 1) * 90).join(', ')})`,
+    );
+    await this.queries.query(
+      `update table_rows t set cells = ${arrays.join(' || ')}
+       from (select place as at, (row_number() over (order by place) - 1)::int as n from table_rows where table_id = $1) counted
+       where t.table_id = $1 and t.place = at`,
+      [id, ...given],
+    );
+    return { back };
+  }
+
+  /** What stands in a column, from the first row to the last; null where it is empty. */
+  private async column(id: string, column: number): Promise<ColumnFrom> {
+    const [found] = await this.queries.query<{ cells: readonly Cell[] }>(
+      `select coalesce(jsonb_agg(cells -> $2::int order by place), '[]') as cells from table_rows where table_id = $1`,
+      [id, column],
+    );
+    const cells = found?.cells ?? [];
+    return cells.every((cell) => cell === '') ? null : { cells };
   }
 
   private async putAt(id: string, at: number, count: number, put: readonly Row[] | { readonly upload: string }): Promise<void> {

@@ -1,9 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import {
   changeBetween,
+  deleteColumn,
   deleteLines,
   deleteRow,
   inOrderOf,
+  insertColumn,
   insertRow,
   mergeCells,
   moveLines,
@@ -134,6 +136,37 @@ describe('Tables as they are kept', () => {
           .toEqual(state);
     }
   }, 60_000);
+
+  it('get a column, lose one and have one moved by saying where columns come from, and are taken back', async () => {
+    const table = gridTable(60, 4);
+    const id = await make(table);
+    let now = table;
+    for (const [i, next] of [
+      edited(insertColumn(table, 1, 'after')),
+      edited(deleteColumn(edited(insertColumn(table, 1, 'after')), 0)),
+      { ...edited(deleteColumn(table, 0)), name: 'Other' },
+      table,
+    ].entries()) {
+      const made = changeBetween(now, next);
+      expect(made.rows).withContext(`step ${i}`).toBeUndefined();
+      expect((await change(id, i + 1, made)).status).toBe(200);
+      now = next;
+      expect(await kept(id)).toEqual(now);
+    }
+    for (const revision of [1, 2, 3, 4]) expect((await ask(at(id, `/history/${revision}`))).status).toBe(200);
+    expect((await ask(at(id, '/history/1'))).json as unknown).toEqual(table);
+    expect((await change(id, 5, { columns: [9] })).json['detail']).toBe('There are 4 columns, not 10.');
+    expect((await change(id, 5, { columns: [{ cells: ['x'] }] })).json['detail']).toBe('There are 60 rows, and cells for 1.');
+    expect(await kept(id)).toEqual(table);
+  });
+
+  it('may have as many columns as a table may, whatever a function of the database takes', async () => {
+    const table = gridTable(3, 99);
+    const id = await make(table);
+    const next = edited(insertColumn(table, 70, 'after'));
+    expect((await change(id, 1, changeBetween(table, next))).status).toBe(200);
+    expect(await kept(id)).toEqual(next);
+  });
 
   it('are refused an order of rows that are not there', async () => {
     const id = await make(gridTable(3, 1));

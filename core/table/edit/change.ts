@@ -4,6 +4,7 @@ import { checkShape } from '../../problems-of';
 import { isSameCell, type Cell, type Row } from '../cell';
 import { LIMITS } from '../reading/limits';
 import { cellProblem, rowsProblem } from '../reading/read-rows';
+import { columnsBetween, columnsProblem, withColumnsFrom, type ColumnFrom } from './change-columns';
 import { orderBetween, rememberOrder } from './reordered';
 import type { Table, TableHead } from '../table';
 
@@ -20,6 +21,8 @@ export type RowEdit =
 export interface TableChange {
   /** Fields other than the rows, as they are afterwards. */
   readonly head?: Partial<TableHead>;
+  /** Where the columns of every row come from: the first thing that is done. */
+  readonly columns?: readonly ColumnFrom[];
   readonly rows?: readonly RowEdit[];
 }
 
@@ -27,11 +30,12 @@ export interface TableChange {
 export function changeBetween(before: Table, after: Table): TableChange {
   const head: Record<string, unknown> = {};
   for (const [name, value] of Object.entries(after)) if (name !== 'rows' && before[name as keyof Table] !== value) head[name] = value;
-  const rows = rowEdits(before.rows, after.rows);
-  return { ...(Object.keys(head).length > 0 ? { head } : {}), ...(rows.length > 0 ? { rows } : {}) };
+  const columns = columnsBetween(before, after);
+  const rows = columns ? [] : rowEdits(before.rows, after.rows);
+  return { ...(Object.keys(head).length > 0 ? { head } : {}), ...(columns ? { columns } : {}), ...(rows.length > 0 ? { rows } : {}) };
 }
 
-export const isNoChange = ({ head, rows }: TableChange): boolean => head === undefined && rows === undefined;
+export const isNoChange = ({ head, columns, rows }: TableChange): boolean => head === undefined && columns === undefined && rows === undefined;
 
 function rowEdits(before: readonly Row[], after: readonly Row[]): readonly RowEdit[] {
   if (before === after) return [];
@@ -61,7 +65,9 @@ export function backOf(order: readonly number[]): readonly number[] {
 }
 
 /** The table with the change made to it. Throws RangeError where the change does not fit the table. */
-export function applyChange(table: Table, { head, rows }: TableChange): Table {
+export function applyChange(table: Table, { head, columns, rows }: TableChange): Table {
+  if (columns !== undefined)
+    return applyChange({ ...table, rows: withColumnsFrom(table.rows, columns) }, { ...(head ? { head } : {}), ...(rows ? { rows } : {}) });
   if (rows === undefined) return { ...table, ...head };
   const edited = [...table.rows];
   for (const edit of rows) {
@@ -162,20 +168,24 @@ export type SentEdit = RowEdit | { readonly at: number; readonly take: number; r
 
 /** A change of a table on its way to be kept, with the words for what was done. The fields of `head` are looked at with the whole table. */
 export interface SentChange {
-  readonly change: { readonly head?: Partial<TableHead>; readonly rows?: readonly SentEdit[] };
+  readonly change: { readonly head?: Partial<TableHead>; readonly columns?: readonly ColumnFrom[]; readonly rows?: readonly SentEdit[] };
   readonly said: readonly string[];
 }
 
 const sentSchema = object({
   change: object({
     head: object(),
+    columns: mixed().test('columns', (columns, context) => {
+      const wrong = columnsProblem(columns);
+      return wrong === undefined || context.createError({ message: wrong });
+    }),
     rows: mixed().test('edits', (edits, context) => {
       const wrong = editsProblem(edits);
       return wrong === undefined || context.createError({ message: wrong.say, path: `${context.path}${wrong.at}` });
     }),
   })
     .required('The change is missing.')
-    .noUnknown('A change has a head and rows.'),
+    .noUnknown('A change has a head, columns and rows.'),
   said: array()
     .strict()
     .required('The words for what was done are missing; they may be none.')

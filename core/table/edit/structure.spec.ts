@@ -25,6 +25,7 @@ import {
   numberColumns,
   padOf,
   previewOf,
+  readChange,
   readTable,
   seenAround,
   seenRows,
@@ -195,6 +196,29 @@ describe('A change between two states of a table', () => {
         .withContext(`seed ${seed}`)
         .toEqual(a);
     }
+  });
+  it('is where the columns come from, for one that is put in, taken out or moved', () => {
+    const table = gridTable(40, 4);
+    const wider = done(insertColumn(table, 1, 'after'));
+    expect(changeBetween(table, wider).columns).toEqual([0, 1, null, 2, 3]);
+    expect(changeBetween(wider, table).columns).toEqual([0, 1, 3, 4]);
+    const back = changeBetween(done(deleteColumn(table, 2)), table);
+    expect(back.columns).toEqual([0, 1, { cells: table.rows.map((row) => row[2] ?? '') }, 2]);
+    for (const [a, b] of [
+      [table, wider],
+      [wider, table],
+      [done(deleteColumn(table, 2)), table],
+    ] as const)
+      expect(applyChange(a, changeBetween(a, b))).toEqual(b);
+    expect(() => applyChange(table, { columns: [0, 9] })).toThrowError(RangeError);
+    expect(() => applyChange(table, { columns: [{ cells: ['x'] }] })).toThrowError(RangeError);
+  });
+  it('is read only where its columns are such', () => {
+    const read = (columns: unknown): boolean => readChange({ change: { columns }, said: [] }).ok;
+    expect([[0, null, { cells: ['a'] }], [], [0, 0], [-1], [1.5], [{ cells: [5] }], [{}], ['0'], [{ cells: [], more: 1 }]].map(read)).toEqual([
+      true,
+      ...new Array<boolean>(8).fill(false),
+    ]);
   });
   it('does not fit a table that is too small for it', () => {
     expect(() => applyChange(gridTable(2, 2), { rows: [{ at: 1, take: 5, put: [] }] })).toThrowError(RangeError);
