@@ -1,5 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
+import { setFlagsFromString } from 'node:v8';
+import { runInNewContext } from 'node:vm';
 import fc from 'fast-check';
 import { askedFor } from '../core/tests/seeded';
 import { loadDemo } from '../server/demo';
@@ -155,6 +157,12 @@ function request([method, route]: readonly [string, string]): fc.Arbitrary<Asked
   }));
 }
 
+function heapNow(): number {
+  setFlagsFromString('--expose-gc');
+  (runInNewContext('gc') as () => void)();
+  return process.memoryUsage().heapUsed;
+}
+
 /** A share of `npm run prove -- fuzz`, which sends 20,000. */
 describe('Requests that nobody meant', () => {
   const { isProof, seed } = askedFor();
@@ -166,7 +174,17 @@ describe('Requests that nobody meant', () => {
     running = await runServer();
     await loadDemo(running.database);
   });
-  afterAll(() => running.close());
+  /** What the JavaScript of server and client holds after each lot, in bytes, once what nobody needs any more is gone. */
+  const heaps: number[] = [];
+  afterAll(async () => {
+    await running.close();
+    // Documents that were kept grow the database, not this; a list that nobody empties would.
+    const middle = (some: readonly number[]): number => [...some].sort((a, b) => a - b)[Math.floor(some.length / 2)] ?? 0;
+    if (isProof)
+      expect(middle(heaps.slice(-5)) / middle(heaps.slice(3, 8)))
+        .withContext(`heaps ${heaps.join(', ')}`)
+        .toBeLessThan(1.3);
+  });
 
   /** A save that starts from what is kept goes further than one that does not. */
   const revisionAt = async (at: string): Promise<string> => {
@@ -203,5 +221,6 @@ describe('Requests that nobody meant', () => {
       // What was sent has not changed what every object has.
       expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
       expect((await fetch(`${running.url}/api/health`)).status).toBe(200);
+      if (isProof) heaps.push(heapNow());
     }, 1_200_000);
 });

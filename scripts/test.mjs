@@ -36,7 +36,7 @@ async function step(name, args, count) {
   const started = Date.now();
   let output = '';
   const status = await new Promise((resolve) => {
-    const child = spawn(node, args, { stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, NO_COLOR: '1', FORCE_COLOR: '0' } });
+    const child = spawn(node, args, { stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, NO_COLOR: '1', FORCE_COLOR: '0', ZEST_BUILT: '1' } });
     for (const stream of [child.stdout, child.stderr]) stream.setEncoding('utf8').on('data', (text) => (output += text));
     child.once('error', (error) => ((output += error.message), resolve(1))).once('close', resolve);
   });

@@ -90,6 +90,7 @@ export { computedIn, computedTable, type Computed } from './computed/computed';
 export { formulaFunctions, readFormula, wholeFunctions, type Formula } from './computed/formula';
 export { readIn, readingOf, type Reading } from './columns/readings';
 export { ruleProblem } from './columns/rules';
+export { joinColumns, partsOf, separatorIn, splitColumn } from './edit/split-column';
 export { deleteColumn, deleteRow, deleteRows, insertColumn, insertRow, type Edited } from './edit/edit-grid';
 export { deleteLines, duplicateLines, insertLines, moveLines, turn, type Lines } from './edit/edit-lines';
 export { narrowedTable } from './grid/narrowed';

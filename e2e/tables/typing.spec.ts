@@ -89,6 +89,26 @@ describe('Typing into a table', () => {
     expect(await csv()).toBe('Boat,To\r\n,\r\nMoth,Skerrin');
   }, 720_000);
 
+  it('splits a column that holds two values by what stands between them, and joins columns, in five actions each', async () => {
+    await newTable('Place\tHigh / low\nSkerrin\t4.2 / 1.1\nTarn Isle\t3.9 / 0.8\n', /3 rows, 2 columns/);
+    await person.click('cell', '4.2 / 1.1');
+    await person.click('button', 'Column');
+    await person.click('menuitem', 'Split by a separator…');
+    // What stands between most of them is proposed, and what comes of it is seen.
+    await person.find('cell', '0.8');
+    await person.click('button', 'Split');
+    await person.find('button', /^Undo split a column/);
+    expect(await csv()).toBe('Place,High,low\r\nSkerrin,4.2,1.1\r\nTarn Isle,3.9,0.8');
+    await person.click('button', 'Column');
+    await person.click('menuitem', 'Join them…');
+    await person.fill('textbox', 'What stands between the parts', ' to ');
+    await person.click('button', 'Join');
+    await person.find('button', /^Undo join 2 columns/);
+    expect(await csv()).toBe('Place,High to low\r\nSkerrin,4.2 to 1.1\r\nTarn Isle,3.9 to 0.8');
+    for (let i = 0; i < 2; i++) await person.click('button', /^Undo/);
+    await person.find('cell', '4.2 / 1.1');
+  }, 720_000);
+
   it('sets a rectangle of the ledger, chosen by Shift and press', async () => {
     await person.open(`${app.url}/themes/harbour-dusk`);
     await person.click('button', /^Body rows/);

@@ -1,4 +1,3 @@
-import { spawn, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -10,6 +9,7 @@ import { loadDemo, read as readDemo } from '../demo';
 import { openBare, openMemory } from '../tests/memory';
 import { OptionError, readOptions } from '../options';
 import { projectRoot } from '../project-root';
+import { killAll, startServer } from '../tests/process';
 import { ask } from '../tests/running';
 import type { Database } from './database';
 import { FolderError, lockFolder } from './lock';
@@ -224,44 +224,16 @@ describe('Options', () => {
 });
 
 describe('The server as a process', () => {
-  const root = projectRoot();
-  const started: ChildProcess[] = [];
-  afterAll(() => started.forEach((child) => child.kill('SIGKILL')));
-
-  const start = (...args: string[]): ChildProcess => {
-    const child = spawn(process.execPath, ['--import', 'tsx', path.join(root, 'server', 'main.ts'), ...args], {
-      cwd: root,
-      stdio: ['ignore', 'pipe', 'pipe'],
-    });
-    started.push(child);
-    return child;
-  };
-  const output = (child: ChildProcess): Promise<{ code: number | null; text: string }> =>
-    new Promise((resolve) => {
-      let text = '';
-      child.stdout?.on('data', (data) => (text += String(data)));
-      child.stderr?.on('data', (data) => (text += String(data)));
-      child.on('close', (code) => resolve({ code, text }));
-    });
-  const ready = (child: ChildProcess): Promise<string> =>
-    new Promise((resolve, reject) => {
-      let text = '';
-      child.stdout?.on('data', (data) => {
-        text += String(data);
-        const address = /ready: (http:\S+)/.exec(text)?.[1];
-        if (address) resolve(address.replace('localhost', '127.0.0.1'));
-      });
-      child.on('close', () => reject(new Error(`It stopped: ${text}`)));
-    });
+  afterAll(killAll);
 
   it('says in one sentence that the folder or the port is in use, with exit code 1', async () => {
     const folder = temporary();
-    const address = await ready(start('--port', '0', '--data', folder, '--empty'));
-    const second = await output(start('--port', '0', '--data', folder, '--empty'));
+    const address = await startServer('--port', '0', '--data', folder, '--empty').ready;
+    const second = await startServer('--port', '0', '--data', folder, '--empty').ended;
     expect(second).toEqual({ code: 1, text: jasmine.stringMatching(/^The data folder .* is in use by process \d+\.[^\n]*\n$/) });
-    const third = await output(start('--port', new URL(address).port, '--data', temporary(), '--empty'));
+    const third = await startServer('--port', new URL(address).port, '--data', temporary(), '--empty').ended;
     expect(third).toEqual({ code: 1, text: jasmine.stringMatching(/^Port \d+ is in use by another program\.[^\n]*\n$/) });
-    const fourth = await output(start('--port', '0', '--data', path.join(root, 'package.json')));
+    const fourth = await startServer('--port', '0', '--data', path.join(projectRoot(), 'package.json')).ended;
     expect(fourth).toEqual({ code: 1, text: jasmine.stringMatching(/^The data folder .* cannot be used[^\n]*\n$/) });
   }, 90_000);
 
@@ -269,8 +241,8 @@ describe('The server as a process', () => {
     const folder = temporary();
     let acknowledged = 0;
     for (let round = 0; round < 3; round++) {
-      const child = start('--port', '0', '--data', folder, '--empty');
-      const address = await ready(child);
+      const child = startServer('--port', '0', '--data', folder, '--empty');
+      const address = await child.ready;
       const table = gridTable(30, 5);
       let { revision } =
         round === 0
@@ -278,7 +250,6 @@ describe('The server as a process', () => {
           : ((JSON.parse((await ask(`${address}/api/tables`)).text) as Record<string, unknown>[])[0] ?? {});
       expect(Number(revision)).withContext(`round ${round}`).toBeGreaterThanOrEqual(acknowledged);
       const [{ id }] = JSON.parse((await ask(`${address}/api/tables`)).text) as [{ id: string }];
-      const dead = new Promise((resolve) => child.once('close', resolve));
       // So many are kept, however long that takes, and the next is on its way when the process dies.
       for (let saves = 0; ; saves++) {
         const saving = ask(
@@ -287,13 +258,13 @@ describe('The server as a process', () => {
           { ...table, caption: String(revision) },
           { 'If-Match': `"${String(revision)}"` },
         ).catch(() => undefined);
-        if (saves >= 5) setTimeout(() => child.kill('SIGKILL'), round * 4);
+        if (saves >= 5) setTimeout(() => void child.kill(), round * 4);
         const answer = await saving;
         if (answer?.status !== 200) break;
         revision = answer.json['revision'];
         acknowledged = Number(revision);
       }
-      await dead;
+      await child.ended;
     }
     expect(acknowledged).toBeGreaterThan(15);
     const database = await openFolder(folder);

@@ -38,6 +38,7 @@ import { totalsFromWorker } from './grid/totals';
 import { Grid } from './grid/grid';
 import type { Typed } from './grid/told';
 import type { HistoryData } from './history-dialog';
+import type { SplitData } from './columns/split-dialog';
 import type { TextData } from './text/text-dialog';
 import { Looks } from './looks/looks';
 import { TableEdits } from './table-edits';
@@ -152,6 +153,18 @@ export class TableEditor implements OnInit {
     if (taken !== undefined)
       this.edits.change(`write in row ${at.row + 1}, column ${at.column + 1}`, '', (each) => putCell(each, at.row, at.column, taken));
     this.edits.chooseSoon(this.edits.seen());
+  }
+
+  /** Parts the chosen column at a separator, or joins the chosen ones. */
+  protected async splitColumns(): Promise<void> {
+    const table = this.table();
+    if (!table) return;
+    const { column: from, toColumn: to } = this.edits.choice();
+    const { SplitDialog } = await import('./columns/split-dialog');
+    const separator = await firstValueFrom(
+      this.dialog.open<unknown, SplitData, string>(SplitDialog, { width: '560px', data: { table, from, to } }).afterClosed(),
+    );
+    if (separator !== undefined) this.edits.splitColumns(from, to, separator);
   }
 
   protected rename = (name: string): void => this.edits.change('rename the table', 'name', (table) => ({ ...table, name }));

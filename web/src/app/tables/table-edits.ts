@@ -14,6 +14,7 @@ import {
   heightOf,
   insertLines,
   inOrderOf,
+  joinColumns,
   isGroupHeading,
   makeHeading,
   mergeCells,
@@ -22,6 +23,7 @@ import {
   putBlock,
   setColumns,
   setHeaderRows,
+  splitColumn,
   splitTexts,
   turn,
   widthOf,
@@ -153,6 +155,16 @@ export class TableEdits {
     if (!this.edit(`sort rows ${direction === 'ascending' ? 'upwards' : 'downwards'}`, (each) => inOrderOf(each, orders))) return;
     const count = orders.reduce((sum, { length }) => sum + length, 0);
     this.said.set({ text: `${count.toLocaleString('en')} rows sorted ${direction === 'ascending' ? 'upwards' : 'downwards'}.` });
+  }
+  /** Parts a column at a separator, or joins several with one between; what comes of it is chosen. */
+  splitColumns(from: number, to: number, separator: string): void {
+    const old = this.table();
+    const done =
+      to > from
+        ? this.edit(`join ${to - from + 1} columns`, (table) => joinColumns(table, from, to, separator))
+        : this.edit('split a column', (table) => splitColumn(table, from, separator));
+    const table = this.table();
+    if (done && old && table) this.chooseSoon({ row: 0, column: from, toRow: heightOf(table) - 1, toColumn: to + widthOf(table) - widthOf(old) });
   }
   turn = (): boolean => this.edit('turn rows into columns', turn);
 
