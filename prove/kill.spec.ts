@@ -21,7 +21,7 @@ import { lostOf, truthOf } from './power/work';
 describe('When the process is killed', () => {
   const { isProof, seed } = askedFor();
   const d = dice(seed);
-  const PAGES = isProof ? 300 : 60;
+  const [PAGES, UPLOADED] = isProof ? [300, 100_000] : [40, 6000];
   let around: string;
   let made = 0;
   let first: string;
@@ -134,6 +134,27 @@ describe('When the process is killed', () => {
       });
     }
     for (const state of seen) expect([`1 editions, 0 held`, `2 editions, ${PAGES} held`]).toContain(state);
+  }, 600_000);
+
+  it(`while ${UPLOADED} rows are sent ahead and made a table, all of them are there or none (seed ${seed})`, async () => {
+    const { rows, ...head } = gridTable(UPLOADED, 6);
+    const upload = '5f0c9a52-3b1e-4c7d-8a66-2d9e1b7f4c10';
+    const send = async (address: string): Promise<void> => {
+      for (let from = 0; from < rows.length; from += 2000) await ask(`${address}/api/tables/${upload}/upload`, 'POST', rows.slice(from, from + 2000));
+      await ask(`${address}/api/tables/${upload}/from-upload?rows=${rows.length}`, 'POST', head);
+    };
+    const whole = await killedIn(['--data', copyOf(demo), '--backups', 'none'], send);
+    for (let i = 0; i < (isProof ? 8 : 1); i++) {
+      const folder = copyOf(demo);
+      await killedIn(['--data', folder, '--backups', 'none'], send, Math.round(whole * (0.3 + 0.7 * d.next())));
+      // The next start sweeps away what nobody made a table of.
+      await killedIn(['--data', folder, '--backups', 'none'], (address) => ask(`${address}/api/health`));
+      await inside(folder, async (database) => {
+        const [left] = await database.query<{ n: number }>('select count(*)::int as n from table_rows where table_id = $1', [upload]);
+        const isMade = (await database.query('select 1 from tables where id = $1', [upload])).length > 0;
+        expect(left?.n).toBe(isMade ? rows.length : 0);
+      });
+    }
   }, 600_000);
 
   it(`while a backup is restored, what there was or what is restored is there, whole (seed ${seed})`, async () => {

@@ -30,6 +30,10 @@ const proofs = {
     'Killed while an older folder is brought up to date, 300 pages are published, a backup is restored or made: nothing is lost, nothing half done.',
     jasmine('prove/kill.spec.ts'),
   ],
+  windows: [
+    '20 edits of a theme, a table and a page in two windows whose server is ended and killed are all kept; hostile texts run in no view.',
+    [...tsx, 'node_modules/jasmine/bin/jasmine.js', '--config=e2e/jasmine.json', 'e2e/kills.spec.ts', 'e2e/hostile-texts.spec.ts'],
+  ],
   fuzz: ['20,000 requests that nobody meant, to every route of docs/api.md, are answered in words.', jasmine('prove/fuzz.spec.ts')],
   works: ['10,000 random works on tables lose nothing, and undo gives back the identical table.', jasmine('core/table/edit/edits.spec.ts')],
 };

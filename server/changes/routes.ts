@@ -12,7 +12,8 @@ export function changeRoutes(changes: Changes): Router {
   router.get('/', (request, response) => {
     response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform', 'X-Accel-Buffering': 'no' });
     response.flushHeaders();
-    response.write(': here\n\n');
+    // A window asks again this soon after the connection was cut (HTML Standard, section 9.2.6), in ms.
+    response.write('retry: 700\n\n');
     const send = (text: string): void => {
       // Who does not read is let go, and asks again when it does: a window then looks at everything anew.
       if (response.writableLength > QUEUE_MOST) response.destroy();
