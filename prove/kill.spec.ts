@@ -107,7 +107,7 @@ describe('When the process is killed', () => {
         {
           ...{ id: 'a', kind: 'table', shows: { kind: 'tables', id: 'the-table' }, dress: { kind: 'themes', id: 'the-theme' } },
           ...{ width: 'fill', align: 'start', room: '0', visitor: null },
-        } as Page['blocks'][number],
+        },
       ];
       const all: string[] = [];
       for (let i = 0; i < PAGES; i++) {

@@ -37,6 +37,7 @@ export {
   type Values,
   type WidthStep,
 } from './theme';
+export { plainestOf } from './plainest';
 export { STEP_LEAST, STEP_MOST, WIDTHS_MOST, hasSteps, placeAt, stepFor, widthsOf } from './widths';
 export { PICTURES_MOST, SWATCH_NAME, nameSchema, readTheme, upgradeTheme } from './read-theme';
 export { ground, newestOf, shippedStarters, starterBases, starters, type Starter } from './starters';

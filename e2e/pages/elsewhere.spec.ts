@@ -136,7 +136,14 @@ describe('A table on another site', () => {
     expect(saved.ok)
       .withContext(await saved.text())
       .toBeTrue();
-    await fetch(`${app.url}/api/themes/ticket-stub/editions`, { method: 'POST', body: '{"hold":[]}', headers });
+    const published = await fetch(`${app.url}/api/themes/ticket-stub/editions`, {
+      method: 'POST',
+      body: '{"hold":[]}',
+      headers: { ...headers, 'If-Match': `"${revision + 1}"` },
+    });
+    expect(published.ok)
+      .withContext(await published.text())
+      .toBeTrue();
     await person.open(story);
     expect((await looks('Bicycle')).join('\n')).toContain('background-color:rgb(221, 238, 255)');
   }, 720_000);

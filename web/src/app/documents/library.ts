@@ -53,10 +53,12 @@ export abstract class Library<K extends KindName, Item extends Kept<Documents[K]
       this.items().map(({ document }) => document.name),
     );
 
-  /** Keeps a new one, under a name that none has yet, and opens it. */
-  protected async begin(document: Documents[K]): Promise<void> {
+  /** Keeps a new one, under a name that none has yet, and opens it; false where it cannot be kept, which is said. */
+  protected async begin(document: Documents[K], before: (id: string) => void = () => undefined): Promise<boolean> {
     const kept = await this.deleting.attempt(() => firstValueFrom(this.api.create(this.kind, { ...document, name: this.free(document.name) })));
-    if (kept) await this.router.navigate([`/${this.kind}`, kept.id]);
+    if (!kept) return false;
+    before(kept.id);
+    return this.router.navigate([`/${this.kind}`, kept.id]);
   }
 
   /** Asks for another name, and gives it. */

@@ -5,7 +5,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import { tableKinds, textsOf } from '../../../../core/table';
-import type { ThemeView } from '../../../../core/theme';
+import { plainestOf, type ThemeView } from '../../../../core/theme';
 import { CardWall } from '../controls/card-wall';
 import { tablesOn } from '../../../../core/page';
 import { Dressed } from '../controls/dressed/dressed';
@@ -134,11 +134,18 @@ export class TableLibrary extends Library<'tables', KeptTable> {
     return `${kind === 'data' ? '' : `${kind}, `}${rows.toLocaleString('en')} rows, ${columns} columns, ${where}`;
   }
 
+  /** The themes that a new table can be dressed in; the plainest, if nothing is said. */
+  private dresses(): { readonly themes: readonly { readonly id: string; readonly name: string }[]; readonly theme: string } {
+    const all = [...this.themes().values()];
+    const themes = all.map(({ id, document }) => ({ id, name: document.name })).sort((a, b) => a.name.localeCompare(b.name));
+    return { themes, theme: plainestOf(all, ({ document }) => this.views.of(document))?.id ?? '' };
+  }
+
   protected async create(): Promise<void> {
     const { NewTableDialog: Dialog } = await import('./bring-in/new-table-dialog');
     let id = '';
     const keep = async (made: NewTable): Promise<string | undefined> => {
-      const theme = [...this.themes().keys()][0] ?? '';
+      const { theme } = made;
       const making =
         'upload' in made
           ? this.api.createFromRows(made.upload, made.rows, { ...made.head, theme })
@@ -152,7 +159,7 @@ export class TableLibrary extends Library<'tables', KeptTable> {
       }
     };
     const made = await firstValueFrom(
-      this.dialog.open<NewTableDialog, NewTableData, NewTable>(Dialog, { width: '900px', data: { keep } }).afterClosed(),
+      this.dialog.open<NewTableDialog, NewTableData, NewTable>(Dialog, { width: '900px', data: { keep, ...this.dresses() } }).afterClosed(),
     );
     if (!made) return;
     this.fresh.leave(id, made.notes);

@@ -13,12 +13,23 @@ import { IntakeService, Stopped } from '../../workers/intake';
 import type { CameIn } from '../../workers/intake.worker';
 
 /** What the dialog is for: a new table, which `keep` keeps and gives what went wrong; or a newer file for one that is there. */
-export type NewTableData = { readonly again: true } | { readonly keep: (made: NewTable) => Promise<string | undefined> };
+export type NewTableData =
+  | { readonly again: true }
+  | {
+      readonly keep: (made: NewTable) => Promise<string | undefined>;
+      /** The themes that it can be dressed in, by name, and the one that it is dressed in if nothing else is said. */
+      readonly themes: readonly { readonly id: string; readonly name: string }[];
+      readonly theme: string;
+    };
 
 /** The table; or, of what came in, its head and the id under which its rows are at the server already. */
-export type NewTable = ({ readonly table: Table } | { readonly head: TableHead; readonly upload: string; readonly rows: number }) & {
+type Made = ({ readonly table: Table } | { readonly head: TableHead; readonly upload: string; readonly rows: number }) & {
   /** What was found and mended on the way in. */
   readonly notes: readonly string[];
+};
+export type NewTable = Made & {
+  /** Id of the theme that it is dressed in; empty for none. */
+  readonly theme: string;
 };
 
 /** A new table: so many rows and columns, cells copied from a spreadsheet or a page, or a file. */
@@ -52,10 +63,15 @@ export type NewTable = ({ readonly table: Table } | { readonly head: TableHead; 
     label {
       color: var(--zest-soft);
     }
+    .called {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0 16px;
+    }
     .name {
       display: block;
       margin-block-end: 16px;
-      max-width: 320px;
+      flex: 0 1 320px;
     }
     textarea {
       resize: none;
@@ -133,6 +149,8 @@ export class NewTableDialog {
   protected readonly separators = Object.entries(separators);
   protected readonly quotes = Object.entries(quotes);
   protected readonly name = signal('');
+  protected readonly themes = 'again' in this.data ? [] : this.data.themes;
+  protected readonly theme = signal('again' in this.data ? '' : this.data.theme);
   protected readonly rows = signal(5);
   protected readonly columns = signal(4);
   protected readonly wrong = signal('');
@@ -247,7 +265,7 @@ export class NewTableDialog {
     if (!nameSchema.isValidSync(name)) return this.wrong.set('A name has 1 to 120 characters.');
     const said = [...findings.filter(({ holds }) => holds).map(({ say }) => say), ...notes];
     // For a newer file what came in stays in the worker, where it is compared.
-    if (this.isAgain) return this.dialog.close({ table, notes: said });
+    if (this.isAgain) return this.dialog.close({ table, notes: said, theme: table.theme });
     await this.busily('Keeping the rows…', async () => {
       const sent = await this.intake.send(this.told);
       if (sent.ok) await this.keep({ head: { ...sent.value.head, name }, upload: sent.value.upload, rows: sent.value.rows, notes: said });
@@ -260,7 +278,8 @@ export class NewTableDialog {
     else this.wrong.set('A name has 1 to 120 characters.');
   }
   /** Closes when what was made is kept; where it cannot be, it stays, with everything in it, and says why. */
-  private async keep(made: NewTable): Promise<void> {
+  private async keep(work: Made): Promise<void> {
+    const made: NewTable = { ...work, theme: this.theme() };
     const wrong = 'keep' in this.data ? await this.data.keep(made) : undefined;
     if (wrong === undefined) this.dialog.close(made);
     else this.notKept(wrong);

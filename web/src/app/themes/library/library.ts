@@ -3,13 +3,14 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
-import { firstValueFrom } from 'rxjs';
-import { countValues, type Theme, type ThemeView } from '../../../../../core/theme';
+import { countValues, type ThemeView } from '../../../../../core/theme';
 import { CardWall } from '../../controls/card-wall';
 import { Dressed } from '../../controls/dressed/dressed';
 import { sampleTable } from '../../controls/dressed/sample-table';
 import type { KeptTheme } from '../../documents/api';
 import { Library } from '../../documents/library';
+import type { MakeTheme } from './starter-dialog';
+import { ShownOn } from '../shown-on';
 import { ThemeViews } from '../../controls/dressed/theme-views';
 
 @Component({
@@ -75,6 +76,7 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
 })
 export class ThemeLibrary extends Library<'themes', KeptTheme> {
   protected readonly views = inject(ThemeViews);
+  private readonly shownOn = inject(ShownOn);
   protected readonly kind = 'themes';
   protected readonly ask = this.api.themes;
   /** Themes whose name or base theme has every word of the search. */
@@ -96,10 +98,8 @@ export class ThemeLibrary extends Library<'themes', KeptTheme> {
 
   protected async create(): Promise<void> {
     const { StarterDialog } = await import('./starter-dialog');
-    const theme = await firstValueFrom(
-      this.dialog.open<InstanceType<typeof StarterDialog>, undefined, Theme>(StarterDialog, { width: '1120px', maxWidth: '94vw' }).afterClosed(),
-    );
-    if (theme) await this.begin(theme);
+    const data: MakeTheme = (theme, triedOn) => this.begin(theme, (id) => this.shownOn.remember(id, triedOn));
+    this.dialog.open<InstanceType<typeof StarterDialog>, MakeTheme>(StarterDialog, { width: '1120px', maxWidth: '94vw', data });
   }
 }
 

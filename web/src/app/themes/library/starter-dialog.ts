@@ -1,12 +1,15 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { MatDialogModule, MatDialogRef } from '@angular/material/dialog';
+import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { THEME_FORMAT, starters, type Starter, type Theme } from '../../../../../core/theme';
 import { previewOf, type Table } from '../../../../../core/table';
 import { Dressed } from '../../controls/dressed/dressed';
 import { Api, type KeptTable } from '../../documents/api';
 import { sampleTable } from '../../controls/dressed/sample-table';
 import { ThemeViews } from '../../controls/dressed/theme-views';
+
+/** Makes the new theme, to be seen first on the table that it was tried on; true when it is kept. */
+export type MakeTheme = (theme: Theme, triedOn: string) => Promise<boolean>;
 
 @Component({
   selector: 'zest-starter-dialog',
@@ -98,7 +101,9 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
   `,
 })
 export class StarterDialog {
-  private readonly dialog = inject<MatDialogRef<StarterDialog, Theme>>(MatDialogRef);
+  private readonly dialog = inject<MatDialogRef<StarterDialog>>(MatDialogRef);
+  private readonly make = inject<MakeTheme>(MAT_DIALOG_DATA);
+  private triedOn = '';
   private readonly api = inject(Api);
   protected readonly views = inject(ThemeViews);
   protected readonly starters = starters;
@@ -111,11 +116,14 @@ export class StarterDialog {
   }
 
   protected tryOn(id: string): void {
+    this.triedOn = id;
     const kept = this.tables().find((each) => each.id === id);
     this.table.set(kept ? previewOf(kept.document, 6) : sampleTable);
   }
 
-  protected take({ key, version, theme }: Starter): void {
-    this.dialog.close({ format: THEME_FORMAT, name: `${theme.name}, mine`, base: { starter: key, version }, swatches: [], values: {} });
+  /** It is left when the theme is kept; where it cannot be, that is said and the choice stays. */
+  protected async take({ key, version, theme }: Starter): Promise<void> {
+    const made: Theme = { format: THEME_FORMAT, name: `${theme.name}, mine`, base: { starter: key, version }, swatches: [], values: {} };
+    if (await this.make(made, this.triedOn)) this.dialog.close();
   }
 }

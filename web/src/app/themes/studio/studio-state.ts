@@ -27,6 +27,7 @@ import { Deleting } from '../../controls/deleting';
 import { Api, type KeptTable } from '../../documents/api';
 import { OpenDocument } from '../../documents/open-document';
 import { Publisher } from '../../publishing/publisher';
+import { ShownOn } from '../shown-on';
 import type { EditedLook } from '../../values/edited-look';
 import { readRow, sidesOf, type RowName } from '../../values/rows';
 import { hardSpecimens, type HardSpecimen } from './specimen/specimens';
@@ -56,6 +57,7 @@ export class StudioState implements EditedLook {
   private readonly views = inject(ThemeViews);
   private readonly publisher = inject(Publisher);
   private readonly deleting = inject(Deleting);
+  private readonly shownOn = inject(ShownOn);
 
   readonly session = this.opened.session;
   readonly theme = this.opened.document;
@@ -106,9 +108,17 @@ export class StudioState implements EditedLook {
     this.key.set(kept?.key ?? '');
     const tables = (await this.deleting.attempt(() => firstValueFrom(this.api.tables()))) ?? [];
     this.tables.set(tables);
-    const first = tables.find(({ document }) => document.theme === id) ?? tables[0];
+    const last = this.shownOn.of(id);
+    const isThere = tables.some((table) => table.id === last) || hardSpecimens.some((each) => each.id === last);
+    const first = isThere ? last : (tables.find(({ document }) => document.theme === id) ?? tables[0])?.id;
     // A specimen that was chosen while the tables were on their way stays, be it the one that was shown.
-    if (first && this.asked === before) await this.showOn(first.id);
+    if (first !== undefined && this.asked === before) await this.showOn(first);
+  }
+
+  /** Shows the theme on a table that the person chose, and again when it is next opened. */
+  chooseTable(id: string): void {
+    this.shownOn.remember(this.session()?.id ?? '', id);
+    void this.showOn(id);
   }
 
   /** Shows the theme on a table; the one that was asked for last stays, however long another takes to come. */
