@@ -61,6 +61,26 @@ describe('Two windows on one document', () => {
     await two.find('gridcell', /^Fill, Even: #aaffaa, set here/);
   }, 720_000);
 
+  it('are followed by eight tabs of one browser, over one connection', async () => {
+    const [driver] = drivers as [WebDriver];
+    const first = await driver.getWindowHandle();
+    // A browser opens no more than six connections to a server: with one for each tab the seventh would wait for ever.
+    for (let tab = 0; tab < 8; tab++) {
+      await driver.switchTo().newWindow('tab');
+      await one.open(`${app.url}/themes/harbour-dusk?part=body-rows`);
+      await one.find('grid', 'Values of Body rows');
+    }
+    await two.open(`${app.url}/themes/harbour-dusk?part=body-rows`);
+    await setValue(two, 'Fill', 'Even', '#ddffdd');
+    for (const tab of await driver.getAllWindowHandles()) {
+      if (tab === first) continue;
+      await driver.switchTo().window(tab);
+      await one.find('gridcell', /^Fill, Even: #ddffdd, set here/);
+      await driver.close();
+    }
+    await driver.switchTo().window(first);
+  }, 720_000);
+
   it('are put together where they changed different places while nothing could be kept', async () => {
     await both('/themes/low-sound?part=body-rows', (person) => person.find('grid', 'Values of Body rows'));
     await whileGone(async () => {

@@ -75,6 +75,7 @@ export class StandsOn {
   async open(id: string): Promise<void> {
     this.id = id;
     this.changes.all$.pipe(takeUntilDestroyed(this.destroyed)).subscribe((change) => void this.follow(change));
+    this.changes.again$.pipe(takeUntilDestroyed(this.destroyed)).subscribe(() => void this.lookAgain());
     if (!(await this.document.open('pages', id))) return;
     await this.deleting.attempt(async () => {
       const [tables, themes, pages] = await Promise.all([
@@ -93,6 +94,14 @@ export class StandsOn {
   editionsOf(id: string, held: number | undefined): readonly Edition[] {
     const known = this.editions().get(id) ?? [];
     return held === undefined || known.some(({ number }) => number === held) ? known : [{ number: held, publishedAt: '' }, ...known];
+  }
+
+  /** Everything once more, after what changed was not told for a while. */
+  private async lookAgain(): Promise<void> {
+    this.asked.clear();
+    this.themes.set(await firstValueFrom(this.api.themes()).catch(() => this.themes()));
+    for (const id of this.fullTables().keys()) await this.fetchTable(id, true);
+    await this.under.load();
   }
 
   private async follow({ kind, id, what }: Change): Promise<void> {

@@ -6,6 +6,7 @@ import { MatProgressBarModule } from '@angular/material/progress-bar';
 import { firstValueFrom } from 'rxjs';
 import type { BackupCounts, KeptBackup } from '../../../../core/documents';
 import { Api, ApiError } from '../documents/api';
+import { WindowsAtOnce } from './windows';
 import { countsInWords } from './words';
 
 export interface RestoreQuestion {
@@ -43,6 +44,7 @@ export class RestoreDialog {
   protected readonly question = inject<RestoreQuestion>(MAT_DIALOG_DATA);
   private readonly dialog = inject<MatDialogRef<RestoreDialog, KeptBackup>>(MatDialogRef);
   private readonly api = inject(Api);
+  private readonly windows = inject(WindowsAtOnce);
   protected readonly words = countsInWords;
   protected readonly working = signal(false);
   protected readonly wrong = signal('');
@@ -52,7 +54,7 @@ export class RestoreDialog {
     this.working.set(true);
     this.dialog.disableClose = true;
     try {
-      this.dialog.close(await firstValueFrom(this.api.restoreBackup(this.question.backup.name)));
+      this.dialog.close(await this.windows.replacing(() => firstValueFrom(this.api.restoreBackup(this.question.backup.name))));
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       this.wrong.set(`${error.say} Everything is as it was.`);

@@ -1,25 +1,38 @@
 import { DOCUMENT, Injectable, inject } from '@angular/core';
+import { filter } from 'rxjs';
+import { Changes } from '../documents/changes';
 
 const SAID = 'zest-said';
 
 /**
- * The windows of this browser that have the tool open. When everything was replaced at the server, nothing that one of them holds is
- * true any more: each loads anew. One with something that is not kept yet asks before that (the browser's own question).
+ * The windows that have the tool open, of whichever browser. When everything was replaced at the server, nothing that one of them
+ * holds is true any more: each loads anew. One with something that is not kept yet asks before that (the browser's own question).
  */
 @Injectable({ providedIn: 'root' })
 export class WindowsAtOnce {
   private readonly window = inject(DOCUMENT).defaultView;
-  private readonly channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('zest-pane');
+  private readonly changes = inject(Changes);
+  private isReplacing = false;
 
-  /** Loads this window anew whenever another one says so. */
+  /** Loads this window anew whenever everything was replaced elsewhere. */
   listen(): void {
-    this.channel?.addEventListener('message', () => this.window?.location.reload());
+    this.changes.all$.pipe(filter(({ kind }) => kind === 'everything' && !this.isReplacing)).subscribe(() => this.window?.location.reload());
   }
 
-  /** Loads every window anew; this one then says something. */
+  /** Replaces everything from this window, which has something to say before it is loaded anew. */
+  async replacing<T>(work: () => Promise<T>): Promise<T> {
+    this.isReplacing = true;
+    try {
+      return await work();
+    } catch (error) {
+      this.isReplacing = false;
+      throw error;
+    }
+  }
+
+  /** Loads this window anew, as the others were; then it says something. */
   startAnew(say: string): void {
     this.window?.sessionStorage.setItem(SAID, say);
-    this.channel?.postMessage('anew');
     this.window?.location.reload();
   }
 
