@@ -1,4 +1,4 @@
-import { connect } from 'node:net';
+import { connect, type Socket } from 'node:net';
 import { request as rawRequest } from 'node:http';
 import { emptyPage } from '../core/page';
 import { gridTable } from '../core/tests/themes';
@@ -53,31 +53,74 @@ describe('A server that nothing stops', () => {
     expect(await statusFor('example.org')).toBe(403);
   });
 
+  /** A window that asks for what changes and does not read it for now. */
+  const slowWindow = async (): Promise<{ readonly socket: Socket; readonly gone: Promise<void> }> => {
+    const socket = connect(Number(new URL(server.url).port), '127.0.0.1');
+    await new Promise<void>((resolve) => socket.once('connect', resolve));
+    socket.pause();
+    socket.write('GET /api/changes HTTP/1.1\r\nHost: localhost\r\n\r\n');
+    socket.on('error', () => undefined);
+    return { socket, gone: new Promise<void>((resolve) => socket.once('close', () => resolve())) };
+  };
+  const listening = async (count: number): Promise<void> => {
+    while (changesOf(server.database).count !== count) await new Promise((resolve) => setImmediate(resolve));
+  };
+
+  it('holds the last that happened to each thing for a window that reads slowly, and no more', async () => {
+    const changes = changesOf(server.database);
+    const before = changes.count;
+    const { socket, gone } = await slowWindow();
+    await listening(before + 1);
+    for (let revision = 1; revision <= 400; revision++) {
+      for (let each = 0; each < 500; each++) changes.say({ kind: 'table', id: `t${each}`, what: 'saved', revision });
+      await new Promise((resolve) => setImmediate(resolve));
+    }
+    expect(changes.count).toBe(before + 1);
+    const last = new Set(Array.from({ length: 500 }, (_, each) => `t${each}`));
+    let bytes = 0;
+    let rest = '';
+    const told = new Promise<void>((resolve) =>
+      socket.on('data', (data: Buffer) => {
+        bytes += data.length;
+        const lines = (rest + data.toString()).split('\n');
+        rest = lines.pop() ?? '';
+        for (const line of lines) {
+          const [, id = ''] = /"id":"(t\d+)".*"revision":400}/.exec(line) ?? [];
+          last.delete(id);
+        }
+        if (last.size === 0) resolve();
+      }),
+    );
+    socket.resume();
+    await told;
+    // All of it would be about 15 MB.
+    expect(bytes).toBeLessThan(10_000_000);
+    socket.destroy();
+    await gone;
+    await listening(before);
+  });
+
   it('lets go of a window that does not read what it is told, and tells the others on', async () => {
     const changes = changesOf(server.database);
-    const others = changes.count;
-    const { port } = new URL(server.url);
-    const slow = connect(Number(port), '127.0.0.1');
-    await new Promise<void>((resolve) => slow.once('connect', resolve));
-    slow.pause();
-    slow.write('GET /api/changes HTTP/1.1\r\nHost: localhost\r\n\r\n');
-    const gone = new Promise<void>((resolve) => slow.once('close', () => resolve()));
-    slow.on('error', () => undefined);
+    const before = changes.count;
+    const { socket, gone } = await slowWindow();
     const reader = (await fetch(`${server.url}/api/changes`)).body?.getReader();
+    await listening(before + 2);
     let heard = 0;
     void (async () => {
       for (let part = await reader?.read(); part && !part.done; part = await reader?.read()) heard += (part.value as Uint8Array).length;
     })();
     // Until the server has let go it takes what it is told; without a limit, all of this would wait in memory.
-    for (let i = 0; i < 400 && changes.count > others + 1; i++) {
-      for (let each = 0; each < 500; each++) changes.say({ kind: 'table', id: `t${each}`, what: 'saved' });
+    for (let i = 0; i < 400 && changes.count > before + 1; i++) {
+      for (let each = 0; each < 500; each++) changes.say({ kind: 'table', id: `t${i} ${each}`, what: 'saved' });
       await new Promise((resolve) => setImmediate(resolve));
     }
-    expect(changes.count).toBe(others + 1);
-    slow.resume();
+    expect(changes.count).toBe(before + 1);
+    socket.resume();
     await gone;
     expect(heard).toBeGreaterThan(1_000_000);
     await reader?.cancel();
+    await listening(before);
   });
 
   it('has one page at an address, also when another was deleted and comes back, and when two ask at once', async () => {
