@@ -16,7 +16,7 @@ export function changeRoutes(changes: Changes): Router {
     response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform', 'X-Accel-Buffering': 'no' });
     response.flushHeaders();
     // A window asks again this soon after the connection was cut (HTML Standard, section 9.2.6), in ms.
-    response.write('retry: 700\n\n');
+    response.write('retry: 700\n: here\n\n');
     /** What a window that reads slowly has not been told: of each thing the last that happened. */
     const held = new Map<string, Change>();
     const send = (change: Change): void => {
