@@ -83,7 +83,7 @@ function resolvedText(view: ThemeView, table: Table): string {
 function pageTexts(page: Page, given: ReadonlyMap<string, Table>, themes: ReadonlyMap<string, KeyedView>): string {
   const tables = new Map([...given].map(([id, table]) => [id, previewOf(table, 60)]));
   const short = new Map([...given].map(([id, table]) => [id, previewOf(table, 6)]));
-  const options = { stylesheet: '/s.css', house: '/h.css', runtime: () => '/t.js', siteName: 'Site' };
+  const options = { stylesheet: '/s.css', house: '/h.css', runtime: () => '/t.js', frames: '/f.js', siteName: 'Site' };
   const input = { page, tables, themes };
   const compiled = compilePage(input, options);
   const out = [writeHtml(compiled.html), writeCss(compiled.css, 'compact')];

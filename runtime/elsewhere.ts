@@ -1,5 +1,6 @@
 import { dress } from './dress';
 import { everyFeature } from './features';
+import { tend } from './frames';
 import { ALONE, HOST } from './marks';
 
 /**
@@ -43,6 +44,7 @@ async function fill(host: Element, address: string, isWanted: () => boolean = ()
     box.append(content);
     root.replaceChildren(style, box);
     root.querySelectorAll<HTMLElement>('[data-visitor]').forEach((each) => dress(each, everyFeature));
+    tend(root);
   } catch (error) {
     say(`the table at ${address} is not shown: ${error instanceof Error ? error.message : String(error)}. What stands in its element is.`);
   }

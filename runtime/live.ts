@@ -18,13 +18,12 @@ export function liven(box: HTMLElement, first: HTMLTableElement, features: reado
   let found: ReadonlySet<Unit> | undefined;
   let seen: ReadonlySet<Unit> = new Set(ordered);
 
-  const again: Live['again'] = (from, news = '') => {
-    if (from === 'order') ordered = inOrder(body, parts);
-    if (from !== 'shown') found = narrowed(body, parts);
+  const again: Live['again'] = (stage, news = '') => {
+    if (stage === 'order') ordered = inOrder(body, parts);
+    if (stage !== 'shown') found = narrowed(body, parts);
     const all = found ? ordered.filter((unit) => found?.has(unit)) : ordered;
-    const page = parts.map((part) => part.page?.(all.length)).find(Boolean);
-    const start = page?.from ?? 0;
-    const shown = new Set(page ? all.slice(start, start + page.size) : all);
+    const [from = 0, to] = parts.map((part) => part.page?.(all)).find(Boolean) ?? [];
+    const shown = new Set(all.slice(from, to));
     for (const unit of seen) if (!shown.has(unit)) hide(unit, true);
     for (const unit of shown) if (!seen.has(unit)) hide(unit, false);
     seen = shown;
@@ -32,17 +31,17 @@ export function liven(box: HTMLElement, first: HTMLTableElement, features: reado
     for (const part of parts) part.shown?.(all, shown);
     if (empty) empty.hidden = all.length > 0;
     if (!status) return;
-    const put = { from: all.length && start + 1, to: start + shown.size, count: all.length, all: body.units.length };
+    const put = { from: rowsIn(all.slice(0, from)) + (all.length && 1), to: rowsIn(all.slice(0, to)), count: rowsIn(all), all: rowsIn(body.units) };
     const text = [live.say(found ? 'found' : 'info', put), ...parts.map((part) => part.says?.()), news].filter(Boolean).join('. ');
     status.hidden = false;
     if (status.textContent !== text) status.textContent = text;
   };
-  const language = box.dataset['language'] ?? 'en';
+  const language = box.dataset['language'] as string;
   const live: Live = {
     ...wordsOf(box, status?.lang),
     box,
     state: emptyState(),
-    can: new Set((box.dataset['visitor'] ?? '').split(' ')),
+    can: new Set(box.dataset['visitor']?.split(' ')),
     language,
     fold: (text) => folded(text, language, box.dataset['letters'] ?? ''),
     body: () => body,
@@ -61,6 +60,7 @@ export function liven(box: HTMLElement, first: HTMLTableElement, features: reado
   again('order');
 }
 
+const rowsIn = (units: readonly Unit[]): number => units.reduce((count, { rows }) => count + rows.length, 0);
 const hide = ({ rows }: Unit, is: boolean): void => rows.forEach((row) => (row.hidden = is));
 
 /** Row groups stay where they are, and so does the order in which pages are counted. */

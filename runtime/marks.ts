@@ -18,7 +18,13 @@ export const PAGE: Contract['pagerItem'] = 'zp-page';
 export const CHOOSE: Contract['choose'] = 'zp-choose';
 export const SELECTED: Contract['selected'] = 'data-selected';
 export const HEADING: Contract['heading'] = 'zp-heading';
+export const FRAME: Contract['frame'] = 'zp-frame';
 export const OUT: Contract['out'] = 'data-out';
-export const ASIDES: readonly [Contract['label'], Contract['open'], Contract['left']] = ['zp-label', 'zp-open', 'zp-left'];
+export const ASIDES: readonly [Contract['label'], Contract['open'], Contract['left'], Contract['again']] = [
+  'zp-label',
+  'zp-open',
+  'zp-left',
+  'zp-again',
+];
 export const ALONE: Contract['alone'] = 'zp-alone';
 export const HOST: Contract['host'] = 'zest-pane-table';

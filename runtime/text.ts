@@ -1,6 +1,6 @@
 import { ASIDES } from './marks';
 
-/** Elements of a cell that are no part of its text: its label for stacked rows, and what opens what columns that gave way hold. */
+/** Elements of a cell that are no part of its text: its label for stacked rows, what is said again there, and what opens what columns that gave way hold. */
 const isAside = (node: ChildNode): boolean => (ASIDES as readonly string[]).includes((node as Partial<Element>).className ?? '');
 
 /** What stands in a cell beside its text. */

@@ -7,7 +7,7 @@ export interface Words {
 }
 
 export function wordsOf(box: HTMLElement, language: string | undefined): Words {
-  const words = JSON.parse(box.dataset['words'] ?? '{}') as Readonly<Record<string, string>>;
+  const words = JSON.parse(box.dataset['words'] as string) as Readonly<Record<string, string>>;
   const format = new Intl.NumberFormat(language || undefined);
   const number = (n: number): string => format.format(n);
   return {

@@ -13,10 +13,14 @@ export const optional = ['address', 'filters', 'choose', 'totals', 'columns', 'r
 const order = ['address', 'sort', 'search', 'filters', 'choose', 'totals', 'pages', 'columns', 'rowLink'];
 const fileOf = (name) => name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
 
-/** A script as small as can be. */
+/** Names of our own for what parts of the script hand to one another: no element, event or list has a property that is called so. */
+const inner = /^(again|cellAt|cellsAt|filters|fold|headings|make|renew|say|says|shown|starts|units)$/;
+
+/** A script as small as can be. Our functions need no `this` of their own, and nothing replaces what the language has. */
 async function small({ outputFiles: [file] }) {
   const ecma = 2022;
-  const { code } = await minify(file.text, { ecma, toplevel: true, compress: { ecma, passes: 4, pure_getters: true }, format: { ecma } });
+  const compress = { ecma, passes: 4, pure_getters: true, unsafe: true, unsafe_arrows: true };
+  const { code } = await minify(file.text, { ecma, toplevel: true, compress, mangle: { properties: { regex: inner } }, format: { ecma } });
   return code;
 }
 
@@ -28,6 +32,13 @@ export async function tableScript(some) {
   return small(await build({ ...shared, stdin: { contents, resolveDir: 'runtime', loader: 'ts' } }));
 }
 
+/** The script for every page with tables: which of their frames are stops of the Tab key. */
+export async function framesScript() {
+  return small(
+    await build({ ...shared, stdin: { contents: `import { tendAll } from './frames';\ntendAll();\n`, resolveDir: 'runtime', loader: 'ts' } }),
+  );
+}
+
 /** Every choice of the optional features, each in their order. */
 export const choices = optional.reduce((sets, name) => [...sets, ...sets.map((set) => [...set, name])], [[]]);
 
@@ -35,5 +46,6 @@ export async function buildRuntime() {
   rmSync('dist/runtime', { recursive: true, force: true });
   mkdirSync('dist/runtime/table', { recursive: true });
   await Promise.all(choices.map(async (chosen) => writeFileSync(`dist/runtime/table/${chosen.join('.') || 'plain'}.js`, await tableScript(chosen))));
+  writeFileSync('dist/runtime/table/frames.js', await framesScript());
   writeFileSync('dist/runtime/elsewhere.js', await small(await build({ ...shared, entryPoints: ['runtime/elsewhere.ts'] })));
 }

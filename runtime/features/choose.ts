@@ -21,6 +21,8 @@ export const choose: Feature = (live) => {
       live.again('shown');
     });
     mark();
+    // A row's header is called what it says, and not what its tick box is called besides.
+    if (cell.matches('th')) cell.setAttribute('aria-label', textOf(cell));
     cell.prepend(box);
   };
   return {

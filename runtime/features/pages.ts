@@ -1,13 +1,36 @@
 import type { Feature, Live } from '../feature';
 import { PAGE, PAGER } from '../marks';
+import type { Unit } from '../units';
 
 const [CURRENT, OFF] = ['aria-current', 'aria-disabled'] as const;
+
+interface Paging {
+  size: number;
+  /** Which of those that were found begins each page. */
+  starts: readonly number[];
+  /** Which of them the page is to show that is shown next; Infinity where that is not asked. */
+  first: number;
+}
+
+/** A page begins where the one before has its rows. Rows that hang together stay on one, which may have more then. */
+function startsOf(found: readonly Unit[], size: number): readonly number[] {
+  const starts = [0];
+  let count = 0;
+  found.forEach(({ rows }, at) => {
+    if (count >= size) {
+      starts.push(at);
+      count = 0;
+    }
+    count += rows.length;
+  });
+  return starts;
+}
 
 /** So many rows at once, and a bar to go from page to page. */
 export const pages: Feature = (live) => {
   const { box, state } = live;
-  const paging = { size: Number(box.dataset['rows'] ?? 0), count: 1 };
-  if (paging.size === 0) return undefined;
+  const paging: Paging = { size: Number(box.dataset['rows']), starts: [0], first: Infinity };
+  if (!paging.size) return undefined;
   const bar = box.querySelector<HTMLElement>(`.${PAGER}`);
   const sizes = bar && box.hasAttribute('data-sizes') ? sizesOf(live, paging) : undefined;
   bar?.addEventListener('click', (event) => {
@@ -18,20 +41,20 @@ export const pages: Feature = (live) => {
     live.again('shown');
   });
   return {
-    page: (count) => {
-      const { size } = paging;
-      paging.count = Math.max(1, Math.ceil(count / size));
-      state.page = Math.min(state.page, paging.count - 1);
-      return { from: state.page * size, size };
+    page: (found) => {
+      const starts = (paging.starts = startsOf(found, paging.size));
+      state.page = Math.min(state.page, starts.filter((at) => at <= paging.first).length - 1);
+      paging.first = Infinity;
+      return starts.slice(state.page, state.page + 2) as [number, number];
     },
     shown: () => {
-      if (bar) fill(live, bar, paging.count, sizes);
+      if (bar) fill(live, bar, paging.starts.length, sizes);
     },
   };
 };
 
 /** A list of how many rows there can be on a page; the first row that was shown stays in view. */
-function sizesOf(live: Live, paging: { size: number }): HTMLElement {
+function sizesOf(live: Live, paging: Paging): HTMLElement {
   const { state } = live;
   const label = live.make('label');
   const field = live.make('select');
@@ -39,9 +62,8 @@ function sizesOf(live: Live, paging: { size: number }): HTMLElement {
   field.append(...each.map((rows) => new Option(live.number(rows), String(rows), rows === paging.size, rows === paging.size)));
   label.append(`${live.say('size')} `, field);
   field.addEventListener('change', () => {
-    const from = state.page * paging.size;
-    paging.size = Number(field.value);
-    state.page = Math.floor(from / paging.size);
+    Object.assign(paging, { size: Number(field.value), first: paging.starts[state.page] });
+    state.page = Infinity;
     live.again('shown');
     field.focus();
   });

@@ -5,7 +5,7 @@ import { SORT, SORTED, SORTS } from '../marks';
 /** Rows in the order of a column: upwards, downwards, and their own again. */
 export const sort: Feature = (live) => {
   const { state } = live;
-  const [first, direction] = (live.box.dataset['first'] ?? '').split(',');
+  const [first, direction] = live.box.dataset['first']?.split(',') ?? [];
   if (first && state.column === undefined) Object.assign(state, { column: Number(first) - 1, direction });
   let marked: readonly Element[] = [];
   buttons(live);
@@ -48,7 +48,7 @@ function buttons(live: Live): void {
       const { state } = live;
       const next: Direction | undefined = state.column !== column ? 'ascending' : state.direction === 'ascending' ? 'descending' : undefined;
       Object.assign(state, { column: next && column, direction: next, page: 0 });
-      live.again('order', next ? live.say(next, { column: name }) : live.say('unsorted'));
+      live.again('order', live.say(next ?? 'unsorted', { column: name }));
     });
   }
 }

@@ -18,7 +18,7 @@ export const totals: Feature = (live) => (live.can.has('totals') ? { shown: (fou
 /** Writes the totals of the rows that were found into the footer. */
 function addUp(table: HTMLTableElement, found: readonly Unit[], language: string): void {
   for (const cell of table.querySelectorAll<HTMLTableCellElement>(`tfoot [${TOTAL}]`)) {
-    const said = JSON.parse(cell.dataset['total'] ?? '{}') as Said;
+    const said = JSON.parse(cell.dataset['total'] as string) as Said;
     const row = cell.parentElement as HTMLTableRowElement;
     const column = [...row.cells].slice(0, cell.cellIndex).reduce((sum, each) => sum + each.colSpan, 0);
     const cells = found.flatMap((unit) => unit.cellsAt(column));

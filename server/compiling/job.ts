@@ -26,6 +26,8 @@ export interface PageJob extends Parts {
   readonly houseCss: string;
   /** Address of the script for visitors; empty where they can do nothing. */
   readonly script: string;
+  /** Address of the script for every page with tables. */
+  readonly frames: string;
 }
 
 /** One placement by itself, for sites that are not ours. */
@@ -76,9 +78,9 @@ function houseOf(css: string): HouseSheet | undefined {
 }
 
 function ofPage(job: PageJob): Compiled {
-  const { page, menu, siteName, address, house, houseCss, script } = job;
+  const { page, menu, siteName, address, house, houseCss, script, frames } = job;
   const input = { ...inputOf(job), menu };
-  const options = { stylesheet: address, house, siteName, runtime: () => script };
+  const options = { stylesheet: address, house, siteName, runtime: () => script, frames };
   const whole = compilePage(input, options);
   const sheet = houseOf(houseCss);
   const judgement = sheet ? judge(compilePage(shortened(input), options), sheet) : NOTHING_JUDGED;

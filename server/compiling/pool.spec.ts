@@ -33,6 +33,7 @@ const jobOf = (rows: number): PageJob => {
     house: '/site/-house.css',
     houseCss: 'table { border: 1px solid red } td { padding: 3px }',
     script: '',
+    frames: '',
   };
 };
 const broken = (job: PageJob): Job => ({ ...job, tables: job.tables.map(([ref, json]) => [ref, `${json}?`]) });

@@ -28,6 +28,8 @@ export class LivePages {
     private readonly options: SiteOptions,
     /** Address of the script for pages with some features, with its version. */
     private readonly script: (features: readonly VisitorFeature[]) => string,
+    /** Address of the script that every page with tables has. */
+    private readonly frames: () => string,
   ) {
     this.kept = new Kept((slug) => this.compile(slug), options.log);
     site.keepFresh(this.kept);
@@ -53,6 +55,7 @@ export class LivePages {
       house: versioned('/site/-house.css', house.css),
       houseCss: house.text,
       script: features ? this.script(features) : '',
+      frames: this.frames(),
     });
     return value && { value, of };
   }

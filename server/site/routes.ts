@@ -16,7 +16,8 @@ const nameOf = (features: readonly VisitorFeature[]): string => visitorFeatures.
 
 /**
  * The practice site: a small website of its own beside the application. It serves published pages as plain HTML with two
- * stylesheets, the house's and ours, and one script of ours where visitors can do something with a table. What a page is made
+ * stylesheets, the house's and ours, a few lines of script by which frames that scroll are stops of the Tab key, and a script of ours where
+ * visitors can do something with a table. What a page is made
  * of is read anew whenever it has changed, so a theme that is published again is there at the next load.
  */
 export function siteRoutes(site: Site, options: SiteOptions): Router {
@@ -27,10 +28,15 @@ export function siteRoutes(site: Site, options: SiteOptions): Router {
     scripts.set(name, script);
     return script;
   };
-  const live = new LivePages(site, options, (features) => {
-    const name = nameOf(features);
-    return versioned(`/site/table/${name}.js`, scriptOf(name));
-  });
+  const live = new LivePages(
+    site,
+    options,
+    (features) => {
+      const name = nameOf(features);
+      return versioned(`/site/table/${name}.js`, scriptOf(name));
+    },
+    () => versioned('/site/table/frames.js', scriptOf('frames')),
+  );
   router.use((_request, response, next) => {
     response.set(
       'Content-Security-Policy',
@@ -42,6 +48,7 @@ export function siteRoutes(site: Site, options: SiteOptions): Router {
     const slugs = [...(await options.pages.live()).values()].map(({ slug }) => slug).sort();
     await answer(request, response, 'text/html', served(listOf(options.siteName, slugs)));
   });
+  router.get('/table/frames.js', async (request, response) => answer(request, response, 'text/javascript', scriptOf('frames')));
   router.get('/table/:name.js', async (request, response) => {
     const asked = String(request.params['name'] ?? '').split('.');
     const name = nameOf(visitorFeatures.filter((each) => asked.includes(each)));

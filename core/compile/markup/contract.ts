@@ -52,6 +52,8 @@ export const contract = {
   left: 'zp-left',
   /** In a cell: what its column is called, shown where rows are stacked. Not part of its text. */
   label: 'zp-label',
+  /** In a cell: what a merged cell of the rows above says for its row too, shown and heard where rows are stacked. Not part of its text. */
+  again: 'zp-again',
   /** A table whose labels stand in the page's stylesheet, but for those of cells that are not at their column's place. */
   named: 'zp-named',
   /** A custom property, on cells with a picture of their own: the picture. No swatch has this name. */

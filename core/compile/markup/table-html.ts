@@ -30,6 +30,7 @@ import { totalOnPage } from './found-totals';
 import { columnLabels, isPlain, labelOf } from './labels';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
 import { contract } from './contract';
+import { saidAgain } from './said-again';
 import { canSort, filterKind, sortValue } from './sort-values';
 import { rule, type CssNode } from '../sheet/stylesheet';
 
@@ -213,6 +214,8 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
   const { tag, scope } = headerRole(table, cell);
   const conditions = held ? heldOn(table, cell, held) : [];
   const isHeader = cell.section === 'header';
+  const again = saidAgain(table, cell);
+  const opens = options.fewer ? leftOut(table, cell, options) : [];
   return element(
     tag,
     {
@@ -227,6 +230,8 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
         ?.map((header) => cellId(options, header))
         .join(' '),
       scope,
+      // A row's header is called what it says, and not what its button is called besides.
+      'aria-label': tag === 'th' && opens.length > 0 ? cell.text.trim() : undefined,
       rowspan: cell.rows > 1 ? cell.rows : undefined,
       colspan: cell.columns > 1 ? cell.columns : undefined,
       'aria-sort': isHeader && conditions.includes('sorted') ? 'ascending' : undefined,
@@ -238,9 +243,11 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
       [contract.sorts]: sortable && canSort(table, cell) && !isUnsorted(table, cell, unsorted) ? '' : undefined,
       'data-slot': slots ? `${cell.row} ${cell.column}` : undefined,
     },
+    ...(options.labelled ? again.before : []),
     ...(options.labelled && !(isNamed(table, options) && isPlain(table, cell)) ? labelNodes(table, cell) : []),
     ...(contentOf?.(cell) ?? markedNodes(table, cell) ?? cellNodes(shownCell(table, cell))),
-    ...(options.fewer ? leftOut(table, cell, options) : []),
+    ...(options.labelled ? again.after : []),
+    ...opens,
   );
 }
 

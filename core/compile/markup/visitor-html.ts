@@ -108,6 +108,9 @@ export const visitorRules: readonly CssNode[] = [
     ['min-width', '24px'],
     ['min-height', '24px'],
   ),
+  // All of a header cell sorts, and not its words alone.
+  rule(`${WITHIN} [${contract.sorts}]`, ['position', 'relative']),
+  rule(`.${contract.sort}::before`, ['content', '""'], ['position', 'absolute'], ['inset', '0']),
   rule(`.${contract.sort}:focus-visible`, ['outline', '2px solid'], ['outline-offset', '2px']),
   // The arrow is for the eye; aria-sort says the same.
   rule(`[aria-sort=ascending]>.${contract.sort}::after`, ['content', '"\\a0↑"/""']),

@@ -3,7 +3,7 @@ import { gridOf, shownText, textOf as textOfCell } from '../../table';
 import { besideIn } from '../sheet/beside';
 import { blockNodes, blockRules } from './block-html';
 import { fontRules } from '../sheet/font-rules';
-import { frameRules, isolatedRules } from '../sheet/frame';
+import { frameRules, isolatedRules, printRules } from '../sheet/frame';
 import { element, type MarkupNode } from '../markup/markup';
 import type { CompiledPage, PageInput, PageOptions, Placed } from './page-input';
 import { withNamedMarks } from '../markup/named-marks';
@@ -38,6 +38,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
     ...(features ? visitorRules : []),
     ...themeSheets,
     ...tables.flatMap((block) => placementRules(placeOf(block), block, input.tables.get(tableRef(block)), themes.get(themeRef(block))?.view)),
+    ...(tables.length > 0 ? printRules(tables.some(({ visitor }) => visitor !== null)) : []),
   ];
   const html = element(
     'html',
@@ -52,6 +53,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
       ...(options.house === undefined ? [] : [element('link', { rel: 'stylesheet', href: options.house })]),
       element('link', { rel: 'stylesheet', href: options.stylesheet }),
       // Before anything is painted: the bars that it shows would push down what stands below them.
+      ...(options.frames !== undefined && tables.length > 0 ? [element('script', { src: options.frames, defer: '' })] : []),
       ...(options.runtime !== undefined && features ? [element('script', { src: options.runtime(features), defer: '', blocking: 'render' })] : []),
     ),
     element(

@@ -38,6 +38,8 @@ export interface PageOptions {
   readonly house?: string;
   /** Address of the runtime with the features that a page has, for pages on which visitors can do something; none leaves it out. */
   readonly runtime?: (features: readonly VisitorFeature[]) => string;
+  /** Address of the script that pages with tables have, for which frames are stops of the Tab key; none leaves it out. */
+  readonly frames?: string;
   readonly siteName: string;
   readonly lang?: string;
   /** For previews, which make shadow roots themselves: templates say so by `data-root` and not to the browser. */

@@ -82,7 +82,8 @@ function stackedRules(view: ThemeView, table: string): readonly CssNode[] {
     rule(
       cells,
       ['display', 'flow-root'],
-      ['position', 'static'],
+      // What a header cell has over all of it stays within; nothing stays in view.
+      ['position', 'relative'],
       ['width', 'auto'],
       ['height', 'auto'],
       ['white-space', 'normal'],
@@ -93,7 +94,8 @@ function stackedRules(view: ThemeView, table: string): readonly CssNode[] {
     rule(`${table}>:is(tbody,tfoot)>tr>:not(:first-child)`, line([])),
     rule(`${table}>tbody>tr>.${contract.beside}`, line(['beside-row-headers'])),
     rule(`${cells}:is(th,.${contract.head},.${contract.heading})`, ['text-align', 'start']),
-    rule(`${cells}>.${contract.label}`, ['display', 'block'], ['float', 'inline-start'], ['margin-inline-end', '1em']),
+    rule(`${cells} .${contract.label}`, ['display', 'block'], ['float', 'inline-start'], ['margin-inline-end', '1em']),
+    rule(`${cells}>.${contract.again}`, ['display', 'flow-root'], ['text-align', 'end']),
     ...(spaced ? [rule(`${groups}>tr+tr`, ['margin-block-start', gap])] : []),
     rule(`${table}>thead>tr`, ['display', 'flex'], ['flex-wrap', 'wrap']),
     rule(

@@ -4,10 +4,12 @@ import { propertyOf, type ThemeView } from '../../theme';
 import { contract } from '../markup/contract';
 import { rule, type CssNode } from '../sheet/stylesheet';
 
-/** A frame in which the header stays: no higher than the window, and scrolled within. On paper it is as long as it is. */
+/**
+ * A frame in which the header stays: no higher than the window, and scrolled within. What has the focus is brought out from under the
+ * header, which is taken to be no higher than a quarter of it (WCAG 2.2, 2.4.11; CSS Scroll Snap 1, "scroll-padding").
+ */
 export const headerFrameRules = (selector: string): readonly CssNode[] => [
-  rule(selector, ['max-height', '85vh'], ['overflow', 'auto']),
-  { kind: 'media', query: 'print', rules: [rule(selector, ['max-height', 'none'])] },
+  rule(selector, ['max-height', '85vh'], ['overflow', 'auto'], ['scroll-padding-block-start', 'max(25%,6em)']),
 ];
 
 /**

@@ -1,6 +1,6 @@
 import { contract } from '../markup/contract';
 import { moreFrames } from '../rules/arrangement-rules';
-import { rule, type CssNode } from './stylesheet';
+import { rule, type CssNode, type Declaration } from './stylesheet';
 
 /**
  * What isolates a placement: its host is a block, and what stands in the shadow root begins with what browsers have, since
@@ -19,7 +19,7 @@ export const isolatedRules: readonly CssNode[] = [
 export const frameRules: readonly CssNode[] = [
   rule(`.${contract.box}`, ['container', `${contract.container}/inline-size`]),
   rule(`.${contract.frame}`, ['overflow-x', 'auto'], ['position', 'relative']),
-  rule(`.${contract.label},.${contract.open},.${contract.turned}`, ['display', 'none']),
+  rule(`.${contract.label},.${contract.open},.${contract.turned},.${contract.again}`, ['display', 'none']),
   rule(
     `.${contract.left}`,
     ['max-width', 'min(24rem,90vw)'],
@@ -35,10 +35,27 @@ export const frameRules: readonly CssNode[] = [
   rule(`.${contract.left} dt`, ['font-weight', '700']),
   rule(`.${contract.left} dd`, ['margin', '0 0 .5em']),
   rule(`.${contract.note}`, ['position', 'sticky'], ['inset-inline-start', '0'], ['margin', '.5em 0 0'], ['font-size', 'smaller']),
-  rule(`.${contract.about}`, ['position', 'absolute'], ['clip-path', 'inset(50%)'], ['width', '1px'], ['height', '1px'], ['overflow', 'hidden']),
+  // At the top, since it would make its frame scroll by its margin below the table.
+  rule(
+    `.${contract.about}`,
+    ['position', 'absolute'],
+    ['top', '0'],
+    ['clip-path', 'inset(50%)'],
+    ['width', '1px'],
+    ['height', '1px'],
+    ['overflow', 'hidden'],
+  ),
   rule(`.${contract.picture}`, ['max-width', '100%'], ['max-height', '4em'], ['vertical-align', 'middle']),
   // Its size would go with what a house stylesheet says of it, since attributes are weaker than any rule.
   rule(`.${contract.icon}:where(svg)`, ['width', '1em'], ['height', '1em'], ['fill', 'currentColor']),
+  // The caption of a table that scrolls sideways stays where it is read: as wide as what is seen of the table, at its frame's start.
+  rule(
+    `.${contract.frame}>table>caption`,
+    ['position', 'sticky'],
+    ['inset-inline-start', '0'],
+    ['box-sizing', 'border-box'],
+    ['max-width', '100cqi'],
+  ),
   moreFrames,
   rule(
     `.${contract.caption('unseen')}>caption`,
@@ -51,4 +68,30 @@ export const frameRules: readonly CssNode[] = [
   // What a table asks for itself is stronger than its theme: an element more.
   ...(['above', 'below'] as const).map((side) => rule(`.${contract.caption(side)}>caption`, ['caption-side', side === 'above' ? 'top' : 'bottom'])),
   ...(['start', 'center', 'end'] as const).map((align) => rule(`.${contract.caption(align)}>caption`, ['text-align', align])),
+];
+
+const PAPER: readonly Declaration[] = [
+  ['overflow', 'visible!important'],
+  ['max-height', 'none!important'],
+  ['animation', 'none!important'],
+  ['mask-image', 'none!important'],
+];
+/**
+ * On paper nothing is pressed and nothing scrolled: controls are not printed, no frame cuts anything off, a header that stays in view
+ * is repeated on each sheet by the browser instead, and no row is torn in two where it fits on one sheet (CSS Fragmentation 3, 3.1).
+ * Stronger than what any theme says, since paper can do no other.
+ */
+export const printRules = (isVisited: boolean): readonly CssNode[] => [
+  {
+    kind: 'media',
+    query: 'print',
+    rules: [
+      rule(`.${contract.frame}`, ...PAPER),
+      rule(`.${contract.frame}>table>thead,.${contract.frame} caption`, ['position', 'static!important']),
+      rule(`.${contract.frame}>table>*>tr`, ['break-inside', 'avoid']),
+      ...(isVisited
+        ? [rule(`.${contract.box} :is(.${contract.search},.${contract.pager},.${contract.choose}),.${contract.open}`, ['display', 'none!important'])]
+        : []),
+    ],
+  },
 ];

@@ -2,6 +2,7 @@ import type { ThemeView } from '../../theme';
 import { arrangementRules } from '../rules/arrangement-rules';
 import { NOTHING_BESIDE, type Beside } from './beside';
 import { byWidth } from './by-width';
+import { forcedRules } from '../rules/forced-rules';
 import { headerRules } from '../rules/header-rules';
 import { pinnedRules } from '../rules/pinned-rules';
 import { withNoneHidden } from './selectors';
@@ -68,7 +69,7 @@ export function sheetOf(
     ...(is(recipe.pinned, pinned) ? pinnedRules(each, key, beside.exceptions) : []),
     ...(recipe.arranged ? arrangementRules(each, key, beside.exceptions) : []),
   ];
-  const sheet = recipe.widths ? byWidth(view, at) : at(view);
+  const sheet = [...(recipe.widths ? byWidth(view, at) : at(view)), ...(recipe.arranged ? forcedRules(view, key) : [])];
   // Rows are hidden for visitors alone.
   return recipe.around === 'asked' && !around ? withSelectors(sheet, withNoneHidden) : sheet;
 }

@@ -1,6 +1,6 @@
 import { columnLabels } from '../../../core/compile';
 import { setValue } from '../../../core/edit';
-import { gridOf, headersOf, tableOf, type Table } from '../../../core/table';
+import { gridOf, headersOf, shownTable, shownText, tableOf, type Table } from '../../../core/table';
 import { dice, randomTable, randomTheme, withExceptions, starterNames } from '../../../core/tests/random';
 import { forSeeds } from '../../../core/tests/seeded';
 import { arranged, boats, bodyRows, boxOf, grown, placed, takeAway, unstacked } from './placed';
@@ -86,7 +86,7 @@ describe('Stacked rows', () => {
       .withContext(`seed ${seed}`)
       .toBeLessThanOrEqual(frame.clientWidth + 1);
     expect(bodyRows(room).flatMap(unstacked)).withContext(`seed ${seed}`).toEqual([]);
-    const labels = [...room.querySelectorAll('tbody .zp-label, tfoot .zp-label')].map((label) => label.textContent);
+    const labels = [...room.querySelectorAll(':is(tbody, tfoot) .zp-label:not(.zp-again *)')].map((label) => label.textContent);
     const expected = gridOf(table)
       .rows.flat()
       .filter((cell) => cell.section !== 'header')
@@ -101,9 +101,58 @@ describe('Stacked rows', () => {
     expect(labels.length)
       .withContext(`labels, seed ${seed}`)
       .toBeLessThanOrEqual(expected.filter((count) => count > 0).length);
+    expect(missed(room, table)).withContext(`seen in each block, seed ${seed}`).toEqual([]);
     takeAway();
   });
+
+  it('say the value of a cell over several rows in each block that it belongs to, with its label, in its place and heard', () => {
+    const crossings = tableOf(
+      'Crossings',
+      [
+        ['Boat', 'Quay', 'Leaves', 'Fare'],
+        ['Moth', 'North', '18:35', '£8'],
+        ['', 'North', '19:05', ''],
+        ['Wick', 'South', '20:15', '£9'],
+        ['', '', '21:00', ''],
+      ],
+      {
+        rowHeaders: 1,
+        merges: [
+          { row: 1, column: 0, rows: 2, columns: 1 },
+          { row: 1, column: 3, rows: 2, columns: 1 },
+          { row: 3, column: 0, rows: 2, columns: 2 },
+          { row: 3, column: 3, rows: 2, columns: 1 },
+        ],
+      },
+    );
+    const [narrow, wide] = [placed(theme, crossings, 320), placed(theme, crossings, 900)];
+    const lines = (row: HTMLTableRowElement): readonly string[] =>
+      [...row.cells].flatMap((cell) => (cell as HTMLElement).innerText.split('\n')).filter((line) => line.trim() !== '');
+    expect(bodyRows(narrow).map(lines)[1]).toEqual(['Moth', 'Quay', 'North', 'Leaves', '19:05', 'Fare', '£8']);
+    expect(bodyRows(narrow).map(lines)[3]).toEqual(['Wick', 'Leaves', '21:00', 'Fare', '£9']);
+    expect(bodyRows(wide).map(lines)[1]).toEqual(['North', '19:05']);
+    const said = [...narrow.querySelectorAll('.zp-again')];
+    expect(said.length).toBe(4);
+    expect(said.some((each) => each.matches('[aria-hidden] *, [aria-hidden]'))).toBeFalse();
+    expect(said.every((each) => boxOf(each).height > 10)).toBeTrue();
+  });
 });
+
+/** Values of merged cells that are not seen in a block of theirs that has a cell of its own. */
+function missed(room: HTMLElement, whole: Table): readonly string[] {
+  const table = shownTable(whole);
+  const grid = gridOf(table);
+  const rows = [...room.querySelectorAll<HTMLTableRowElement>(':is(tbody, tfoot) > tr')];
+  return rows.flatMap((row, i) => {
+    const at = table.headerRows + i;
+    if (grid.row(at).length === 0) return [];
+    const seen = row.innerText.replace(/\s+/g, '').toLowerCase();
+    return Array.from({ length: grid.width }, (_, column) => shownText(table, grid.at(at, column)))
+      .map((text) => text.replace(/\s+/g, '').toLowerCase())
+      .filter((text) => !seen.includes(text))
+      .map((text) => `row ${at}: ${text}`);
+  });
+}
 
 describe('Labels of stacked rows that the stylesheet brings', () => {
   const theme = arranged(grown('nightfall'), 'stacked', 'narrow');

@@ -98,6 +98,32 @@ describe('A feature of the runtime, alone,', () => {
     expect(pagesOf(4)).toBe('‹ 1 2 3 4 ›');
     expect(pagesOf(5)).toBe('‹ 1 2 … 5 ›');
   });
+  it('counts rows, and keeps those that a merged cell holds together on one page, which may have more then', () => {
+    const rows = Array.from({ length: 7 }, (_, i) => [i === 2 ? 'Two boats' : i === 3 ? '' : `r${i}`, String(i), 'x']);
+    const held = tableOf('Held', [['Boat', 'Seats', 'Page'], ...rows], {
+      columns: table.columns.map((column) => ({ ...column, total: '' as const })),
+      merges: [{ row: 2, column: 0, rows: 3, columns: 1 }],
+    });
+    const box = visitTable(held, 'pages');
+    const says = (): string => box.querySelector('[role=status]')?.textContent ?? '';
+    const rowsShown = (): number => box.querySelectorAll('tbody > tr:not([hidden])').length;
+    const go = (to: string): void => box.querySelector<HTMLElement>(`[data-to="${to}"]`)?.click();
+    const told: [string, number][] = [];
+    for (const to of ['0', '1', '2']) {
+      go(to);
+      told.push([says(), rowsShown()]);
+    }
+    expect(told).toEqual([
+      ['Rows 1 to 4 of 7', 4],
+      ['Rows 5 to 6 of 7', 2],
+      ['Rows 7 to 7 of 7', 1],
+    ]);
+    const sizes = box.querySelector('select') as HTMLSelectElement;
+    go('1');
+    sizes.value = '10';
+    sizes.dispatchEvent(new Event('change'));
+    expect([says(), rowsShown()]).toEqual(['Rows 1 to 7 of 7', 7]);
+  });
   it('filters', () => {
     const box = visit('filters');
     const from = [...box.querySelectorAll<HTMLInputElement>('[data-filters] input')].find(({ type }) => type === 'number') as HTMLInputElement;
@@ -114,6 +140,7 @@ describe('A feature of the runtime, alone,', () => {
   it('chooses', () => {
     const box = visit('choose');
     box.querySelector<HTMLInputElement>('.zp-choose')?.click();
+    expect(box.querySelector('tbody th')).toBeNull();
     expect(box.querySelector('[role=status]')?.textContent).toContain('1 chosen');
   });
   it('adds up', () => {
