@@ -149,3 +149,9 @@ export function isLanguage(text: string): boolean {
     return false;
   }
 }
+
+/** What is wrong with a language as it was typed; empty where nothing is. An empty text is fine: it leaves the language to what `otherwise` names. */
+export const languageProblem = (typed: string, otherwise: string): string =>
+  typed === '' || isLanguage(typed)
+    ? ''
+    : `“${typed.slice(0, 40)}” is no language. Write a code such as en, de or ar-EG; leave it empty for ${otherwise}.`;

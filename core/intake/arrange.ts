@@ -1,4 +1,4 @@
-import { LIMITS, isNumber, saysTypes, textOf, textsOf, withWholeTypes } from '../table';
+import { LIMITS, isNumber, saysTypes, textOf, textsOf, withColumnLanguages, withWholeTypes } from '../table';
 import type { Raw } from './raw';
 import { isBlankCell, placesWhere, tableFrom, type Intake } from './square';
 import {
@@ -75,7 +75,8 @@ export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind
   const intake = tableFrom(name, rows, { ...given, decimal }, raw.notes, raw.plain);
   // Columns that were left out have moved those behind them.
   const isMoved = findings.some(({ kind, holds }) => kind === 'blank-columns' && holds);
-  const { table, types } = withWholeTypes(intake.table, isMoved ? undefined : raw.plain?.codes);
+  const { table: typed, types } = withWholeTypes(intake.table, isMoved ? undefined : raw.plain?.codes);
+  const table = raw.plain ? typed : withColumnLanguages({ ...typed, language: raw.language ?? typed.language });
   return { table, notes: [...intake.notes, ...saysTypes(types)], findings };
 }
 

@@ -11,6 +11,8 @@ export interface Raw {
   /** Rows that head those below them. */
   readonly groups?: readonly number[];
   readonly caption?: string;
+  /** The language of its texts, BCP 47, as far as the source says it. */
+  readonly language?: string;
   /** Which mark parts whole from decimal, where that is known. */
   readonly decimal?: '.' | ',';
   /** Where every cell is known to be a plain text: what was seen when all of them were looked at. */

@@ -53,7 +53,8 @@ export function square(raw: readonly Row[], plain?: Plain): { readonly rows: rea
   }
   const usual = commonest(rows.map((cells) => cells.length));
   const long = placesWhere(rows, (cells) => cells.length > usual);
-  const short = placesWhere(rows, (cells) => cells.length < width);
+  // Where one row is longer, the others are not short.
+  const short = placesWhere(rows, (cells) => cells.length < Math.min(width, usual));
   const trimmed = long.filter((row) => (filled[row] ?? 0) <= usual);
   if (trimmed.length > 0 && usual <= width)
     notes.push(`${rowsWord(trimmed)} ${list(trimmed)} came in with blank cells beyond the others. They were left out.`);

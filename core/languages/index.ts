@@ -7,6 +7,7 @@ import { fr } from './fr';
 import type { Language, LanguageCode } from './language';
 
 export type { Language, LanguageCode } from './language';
+export { directionOf, spokenIn } from './direction';
 export { lettersOf } from './letters';
 export { words, type Word, type Wording } from './wording';
 

@@ -20,6 +20,7 @@ export function pageChanges(from: Page, to: Page, nameOf: NameOf): readonly stri
   if (from.name !== to.name) said.push(`It is called “${to.name}”, not “${from.name}”.`);
   if (from.slug !== to.slug) said.push(`Its address is ${to.slug}, not ${from.slug}.`);
   if (from.title !== to.title || from.description !== to.description) said.push('Its title or description is another.');
+  if (from.language !== to.language) said.push('Its language is another.');
   if (from.inMenu !== to.inMenu) said.push(to.inMenu ? 'It stands in the menu.' : 'It no longer stands in the menu.');
   if (from.wide !== to.wide) said.push('Its width is another.');
   if (JSON.stringify([from.weight, from.insists]) !== JSON.stringify([to.weight, to.insists])) said.push('Its themes weigh something else.');

@@ -18,6 +18,8 @@ export interface Page {
   /** What browsers and search engines show of it; its name and nothing where these are missing. */
   readonly title?: string;
   readonly description?: string;
+  /** The language of what is written on it, BCP 47; the site's where it is missing. */
+  readonly language?: string;
   /** Whether the site's menu leads to it. */
   readonly inMenu?: boolean;
   /** Whether it takes the window's whole width; else as much as the house stylesheet gives. */

@@ -58,12 +58,20 @@ export function placementCss({ width, align, room: typed }: Placing): {
   readonly table: readonly (readonly [string, string])[];
 } {
   const sides = readRoom(typed);
-  const margin = { start: '0 auto 0 0', center: '0 auto', end: '0 0 0 auto' }[align];
+  const margin = { start: '0 auto', center: 'auto', end: 'auto 0' }[align];
   const inline = css(readWidth(width));
   const room: readonly (readonly [string, string])[] = [['margin', sides.ok ? sides.value.join(' ') : '0']];
   return {
     // From the middle of its column to both edges of the page, which is a container: a window's own unit would count its scroll bar.
     box: isBleed({ width }) ? [...room, ['width', '100cqi'], ['margin-inline', 'calc(50% - 50cqi)']] : room,
-    table: [...(inline === 'auto' ? [] : [['width', inline] as const]), ...(inline === '100%' ? [] : [['margin', margin] as const])],
+    table: [
+      ...(inline === 'auto' ? [] : [['width', inline] as const]),
+      ...(inline === '100%'
+        ? []
+        : ([
+            ['margin', '0'],
+            ['margin-inline', margin],
+          ] as const)),
+    ],
   };
 }

@@ -1,4 +1,5 @@
 import { boolean, number, object, string, type ObjectSchema } from 'yup';
+import { isLanguage } from '../data-types';
 import { bad, good, type Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
 import { nameSchema } from '../theme';
@@ -44,6 +45,10 @@ export const pageSchema = object({
   }),
   title: string().strict().max(200, 'A title has at most 200 characters.').optional(),
   description: string().strict().max(500, 'A description has at most 500 characters.').optional(),
+  language: string()
+    .strict()
+    .optional()
+    .test('language', 'A page’s language is a code such as en, de or ar-EG.', (code) => code === undefined || isLanguage(code)),
   inMenu: boolean().strict().optional(),
   wide: boolean().strict().optional(),
   weight: object({ ids: part, classes: part }).noUnknown().optional().default(undefined),

@@ -1,5 +1,19 @@
 /** What a stretch of text in a cell can be, beside plain. HTML Standard, "Text-level semantics". */
-export const markKinds = ['bold', 'italic', 'underline', 'strike', 'small', 'sub', 'super', 'highlight', 'code', 'link', 'icon', 'picture'] as const;
+export const markKinds = [
+  'bold',
+  'italic',
+  'underline',
+  'strike',
+  'small',
+  'sub',
+  'super',
+  'highlight',
+  'code',
+  'link',
+  'icon',
+  'picture',
+  'language',
+] as const;
 export type MarkKind = (typeof markKinds)[number];
 
 /** A marked stretch of a text: from one letter up to another, counted in UTF-16 units from 0; `to` is not part of it. */
@@ -7,7 +21,7 @@ export interface Mark {
   readonly from: number;
   readonly to: number;
   readonly kind: MarkKind;
-  /** Where a link leads, which icon of the shelf it is, or where a picture is; only these have it. What they mark is said in their place. */
+  /** Where a link leads, which icon of the shelf it is, where a picture is, or which language a text is in (BCP 47); only these have it. */
   readonly href?: string;
 }
 

@@ -55,6 +55,7 @@ export { exceptionReaches, kindOf, type Exception, type ExceptionKind } from './
 export { coloursOf, markedValueIn, valueMarkOn, type MarkedValue } from './looks/marked-value';
 export { exceptionAt, exceptionsOn } from './looks/exceptions-on';
 export { placesOf, setValueMarks, setExceptions, withValue } from './edit/edit-exceptions';
+export { inColumnLanguage, languageIn, withColumnLanguages } from './columns/language';
 export { cssWidths, equalColumns, needsContainer, setColumns, setTotals, shownTable } from './columns/columns';
 export { bodyGroups, dropHeading, groupsWithin, isGroupHeading, makeHeading, rowGroupOf, rowGroups, type RowGroup } from './grid/groups';
 export { gridOf, type Grid, type GridCell } from './grid/grid';

@@ -1,3 +1,4 @@
+import { spokenIn } from '../../languages';
 import { icons } from '../../media';
 import { stretchesOf, textOf, type Cell, type Mark, type MarkKind, type Stretch } from '../../table';
 import { element, textWithBreaks, type MarkupNode } from './markup';
@@ -17,6 +18,7 @@ const tags: readonly (readonly [MarkKind, string])[] = [
   ['code', 'code'],
   ['icon', 'svg'],
   ['picture', 'img'],
+  ['language', 'span'],
 ];
 
 /** What stands in a cell: its text, with an element for each marked stretch. */
@@ -48,6 +50,7 @@ function marked(tag: string, { kind, href = '' }: Mark, stretches: readonly Stre
     return [element(tag, { class: contract.icon, role: 'img', 'aria-label': said.trim(), ...size }, element('path', { d: path }))];
   }
   if (kind === 'picture') return [element(tag, { class: contract.picture, src: href, alt: said.trim(), loading: 'lazy' })];
+  if (kind === 'language') return [element(tag, spokenIn(href), ...inner)];
   return [element(tag, { href: kind === 'link' ? href : undefined }, ...inner)];
 }
 

@@ -3,6 +3,7 @@ import {
   columnGroups,
   cssWidths,
   gridOf,
+  inColumnLanguage,
   headerRole,
   heldOn,
   valueConditions,
@@ -23,6 +24,7 @@ import {
   type RowGroup,
   type Table,
 } from '../../table';
+import { spokenIn } from '../../languages';
 import { cellNodes } from './cell-html';
 import { markedNodes } from '../rules/value-marks';
 import { exceptionClasses } from '../rules/exception-rules';
@@ -110,6 +112,8 @@ export function tableElement(whole: Table, options: TableHtmlOptions): Element {
           .filter(Boolean)
           .join(' ') || undefined,
       style: options.style,
+      // In a frame that has it: what scrolls sideways begins where its texts do.
+      ...(options.described ? {} : spokenIn(table.language)),
       'aria-describedby': options.described && table.description !== '' ? aboutId(options) : undefined,
     },
     ...children,
@@ -131,7 +135,7 @@ export function framedTable(table: Table, options: TableHtmlOptions): Element {
   const about = description === '' ? [] : [element('p', { id: aboutId(options), class: contract.about }, ...textWithBreaks(description))];
   return element(
     'div',
-    { class: contract.frame, role: 'region', ...name, tabindex: 0 },
+    { class: contract.frame, role: 'region', ...spokenIn(table.language), ...name, tabindex: 0 },
     tableElement(table, { ...options, described: true }),
     ...turnedElements(table, options),
     ...below,
@@ -245,11 +249,16 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
     },
     ...(options.labelled ? again.before : []),
     ...(options.labelled && !(isNamed(table, options) && isPlain(table, cell)) ? labelNodes(table, cell) : []),
-    ...(contentOf?.(cell) ?? markedNodes(table, cell) ?? cellNodes(shownCell(table, cell))),
+    ...(contentOf?.(cell) ?? markedNodes(table, cell) ?? contentNodes(table, cell)),
     ...(options.labelled ? again.after : []),
     ...opens,
   );
 }
+
+const contentNodes = (table: Table, cell: GridCell): readonly MarkupNode[] => {
+  const shown = shownCell(table, cell);
+  return cellNodes(cell.section === 'body' && !isGroupHeading(table, cell.row) ? inColumnLanguage(table, cell.column, shown) : shown);
+};
 
 const roleOf = ({ section }: GridCell, tag: 'th' | 'td'): string => (tag === 'td' ? 'cell' : section === 'header' ? 'columnheader' : 'rowheader');
 
@@ -284,7 +293,7 @@ function leftOut(table: Table, cell: GridCell, options: TableHtmlOptions): reado
   const name = `${cell.text.trim()}: ${away.map(({ column }) => names[column] ?? '').join(', ')}`;
   const items = away.flatMap((each) => [
     element('dt', {}, names[each.column] ?? ''),
-    element('dd', {}, ...(markedNodes(table, each) ?? cellNodes(shownCell(table, each)))),
+    element('dd', {}, ...(markedNodes(table, each) ?? contentNodes(table, each))),
   ]);
   return [
     element('button', { type: 'button', class: contract.open, popovertarget: id, 'aria-label': name }, '…'),

@@ -1,4 +1,5 @@
 import { dressed, everyBlock, featuresOn, isBleed, tableRef, tablesOn, themeRef, wordingOf } from '../../page';
+import { spokenIn } from '../../languages';
 import { gridOf, shownText, textOf as textOfCell } from '../../table';
 import { besideIn } from '../sheet/beside';
 import { blockNodes, blockRules } from './block-html';
@@ -42,7 +43,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
   ];
   const html = element(
     'html',
-    { lang: options.lang ?? 'en' },
+    page.language === undefined ? { lang: options.lang ?? 'en' } : spokenIn(page.language),
     element(
       'head',
       {},

@@ -1,4 +1,6 @@
 import type { DefaultTreeAdapterTypes } from 'parse5';
+import { contract } from '../../compile';
+import { isLanguage } from '../../data-types';
 import { icons } from '../../media';
 import { LIMITS, cellOf, isPictureAddress, isSafeAddress, type Cell, type Mark, type MarkKind } from '../../table';
 
@@ -32,6 +34,8 @@ const marked: Readonly<Record<string, MarkKind>> = {
 
 interface Reading {
   text: string;
+  /** How many elements are open in which white space stands as it was written. */
+  pre: number;
   /** White space or a line break that is only written when something follows. */
   pending: '' | ' ' | '\n';
   readonly open: { from: number; readonly kind: MarkKind; readonly href?: string }[];
@@ -43,19 +47,61 @@ interface Reading {
  * What a person reads in an element: white space folded, line breaks kept, no style or script; with marks for what is
  * bold, a link and so on. `dropped` counts links whose address would run code: their text stays.
  */
-export function richOf(node: Node): { readonly cell: Cell; readonly dropped: number } {
-  const reading: Reading = { text: '', pending: '', open: [], marks: [], dropped: 0 };
+export function richOf(node: Node, language = ''): { readonly cell: Cell; readonly dropped: number } {
+  const reading: Reading = { text: '', pre: 0, pending: '', open: [], marks: [], dropped: 0 };
   for (const child of childrenOf(node)) read(child, reading);
-  return { cell: cellOf(reading.text, reading.marks.slice(0, LIMITS.marks)), dropped: reading.dropped };
+  // No-break spaces are how pages write a cell with nothing in it; at the end nobody sees them.
+  const text = reading.text.trim() === '' && reading.marks.length === 0 ? '' : reading.text.replace(/\u00a0{1,1000}$/, '');
+  const whole: readonly Mark[] = language === '' ? [] : [{ from: 0, to: text.length, kind: 'language', href: language }];
+  return { cell: cellOf(text, [...whole, ...reading.marks.slice(0, LIMITS.marks - 1)]), dropped: reading.dropped };
+}
+
+/** Whether an element is not shown: by its attribute, or by what its own style says. */
+export const isHidden = (node: Element): boolean =>
+  attribute(node, 'hidden') !== undefined ||
+  /(?:^|;)\s{0,9}(?:display\s{0,9}:\s{0,9}none|visibility\s{0,9}:\s{0,9}collapse)/i.test(attribute(node, 'style') ?? '');
+
+/** What our own published cells have beside their text: nothing of it is theirs. */
+const asides: ReadonlySet<string> = new Set([contract.label, contract.again, contract.open, contract.left]);
+const isAside = (node: Element): boolean => asides.has(attribute(node, 'class') ?? '');
+
+/**
+ * The language that an element says of what is in it (HTML Standard, section 3.2.6.2). One that says a direction alone is in a
+ * language that nobody named, of the script that its letters are of (BCP 47, `und`).
+ */
+export function languageBy(node: Element): string | undefined {
+  if (!spoken.has(node)) spoken.set(node, readLanguage(node));
+  return spoken.get(node);
+}
+const spoken = new WeakMap<Element, string | undefined>();
+
+function readLanguage(node: Element): string | undefined {
+  const lang = (attribute(node, 'lang') ?? attribute(node, 'xml:lang') ?? '').trim();
+  if (lang !== '' && isLanguage(lang)) return lang;
+  if (attribute(node, 'dir')?.toLowerCase() !== 'rtl') return undefined;
+  const letters = lettersIn(node);
+  return /\p{Script=Arabic}/u.test(letters) ? 'und-Arab' : /\p{Script=Hebrew}/u.test(letters) ? 'und-Hebr' : undefined;
+}
+
+/** The first letters in an element, as they stand there: of so many nodes at most. */
+function lettersIn(node: Node, most = 500): string {
+  let text = '';
+  const left: Node[] = [node];
+  for (let next = left.pop(), looked = 0; next && looked < most; next = left.pop(), looked++) {
+    if (next.nodeName === '#text' && 'value' in next) text += next.value.slice(0, most);
+    else for (const child of childrenOf(next).slice(0, most).reverse()) left.push(child);
+  }
+  return text;
 }
 
 function read(node: Node, reading: Reading): void {
   if (node.nodeName === '#text' && 'value' in node) return write(node.value, reading);
-  if (!isElement(node) || unread.has(node.tagName)) return;
+  if (!isElement(node) || unread.has(node.tagName) || isAside(node) || isHidden(node)) return;
   if (node.tagName === 'br') return pend('\n', reading, true);
   if (node.tagName === 'img' || node.tagName === 'svg') return readPicture(node, reading);
   const isBlock = blocks.has(node.tagName);
   if (isBlock) pend('\n', reading);
+  if (node.tagName === 'pre') reading.pre++;
   const opened = marksFrom(node, reading);
   reading.open.push(...opened);
   for (const child of childrenOf(node)) read(child, reading);
@@ -63,6 +109,7 @@ function read(node: Node, reading: Reading): void {
     const mark = reading.open.pop();
     if (mark && mark.from >= 0) reading.marks.push({ ...mark, to: reading.text.length });
   }
+  if (node.tagName === 'pre') reading.pre--;
   if (isBlock) pend('\n', reading);
 }
 
@@ -71,7 +118,8 @@ function read(node: Node, reading: Reading): void {
  * any other picture, which nobody would fetch, its words (HTML Standard, section 4.8.4.4).
  */
 function readPicture(node: Element, reading: Reading): void {
-  const words = (attribute(node, node.tagName === 'img' ? 'alt' : 'aria-label') ?? '').trim();
+  const title = childrenOf(node).find((child): child is Element => isElement(child) && child.tagName === 'title');
+  const words = (attribute(node, node.tagName === 'img' ? 'alt' : 'aria-label') ?? (title ? lettersIn(title) : '')).trim();
   const mark = node.tagName === 'img' ? pictureIn(node) : iconIn(node);
   if (words !== '') write(words, reading);
   // Without words it has a place for itself all the same: a mark stands on a letter.
@@ -100,14 +148,24 @@ function pend(what: ' ' | '\n', reading: Reading, again = false): void {
 }
 
 function write(raw: string, reading: Reading): void {
-  for (const piece of raw.split(/([ \t\r\n\f\u00a0]+)/)) {
+  if (reading.pre > 0) return writeAsItIs(raw, reading);
+  for (const piece of raw.split(/([ \t\r\n\f]+)/)) {
     if (piece === '') continue;
-    if (/^[ \t\r\n\f\u00a0]/.test(piece)) {
+    if (/^[ \t\r\n\f]/.test(piece)) {
       pend(' ', reading);
       continue;
     }
     put(piece, reading);
   }
+}
+
+/** A text in which white space counts; the line break at its end is none that is seen. */
+function writeAsItIs(raw: string, reading: Reading): void {
+  const lines = raw.replace(/\r\n?/g, '\n').split('\n');
+  lines.forEach((line, i) => {
+    if (i > 0) pend('\n', reading, true);
+    if (line !== '') put(line, reading);
+  });
 }
 
 /** Puts a piece of text where reading is, behind what waits, and within the marks that are open. */
@@ -136,6 +194,8 @@ function marksFrom(node: Element, reading: Reading): Reading['open'] {
     if (/vertical-align\s*:\s*sub/i.test(style)) kinds.add('sub');
   }
   const opened: Reading['open'] = [...kinds].filter((kind) => reading.open.every((each) => each.kind !== kind)).map((kind) => ({ from: -1, kind }));
+  const language = languageBy(node);
+  if (language !== undefined && reading.open.every(({ kind }) => kind !== 'language')) opened.push({ from: -1, kind: 'language', href: language });
   const href = node.tagName === 'a' ? attribute(node, 'href')?.trim() : undefined;
   if (href !== undefined && href !== '' && reading.open.every(({ kind }) => kind !== 'link')) {
     if (isSafeAddress(href) && href.length <= LIMITS.address) opened.push({ from: -1, kind: 'link', href });

@@ -1,7 +1,7 @@
 import { parse } from 'parse5';
 import { bad, good, type Outcome } from '../../outcome';
 import { LIMITS, cellOf, textOf as textOfCell, type Cell, type Merge, type Row } from '../../table';
-import { attribute, childrenOf, isElement, richOf, type Element, type Node } from './html-text';
+import { attribute, childrenOf, isElement, isHidden, languageBy, richOf, type Element, type Node } from './html-text';
 import type { Raw } from '../raw';
 
 /**
@@ -14,7 +14,7 @@ export function readHtml(html: string, piece = 0): Outcome<{ readonly raw: Raw; 
   const table = tables[piece];
   if (!table) return bad({ code: 'no-table', say: 'There is no table in it.', remedy: 'Copy the cells themselves, or paste as plain text.' });
   const groups = rowGroups(table);
-  const placed = place(groups);
+  const placed = place(groups, languageOfTable(table));
   if (placed.rows.every((cells) => cells.length === 0))
     return bad({ code: 'no-rows', say: 'The table has no rows.', remedy: 'Choose a table with at least one row.' });
   const caption = find(table, 'caption');
@@ -26,7 +26,8 @@ export function readHtml(html: string, piece = 0): Outcome<{ readonly raw: Raw; 
       groups: placed.groups,
       headerRows: counted('thead') || leadingHeaderRows(groups),
       footerRows: counted('tfoot'),
-      rowHeaders: rowHeaderColumns(groups),
+      rowHeaders: placed.rowHeaders,
+      language: languageOfTable(table),
       caption: caption ? textOf(caption).slice(0, LIMITS.caption) : '',
       notes: placed.notes,
     },
@@ -59,25 +60,44 @@ interface Group {
   readonly element: Element;
   readonly kind: 'thead' | 'tbody' | 'tfoot';
   readonly rows: readonly (readonly Element[])[];
+  /** How many rows of it are not shown. */
+  readonly hidden: number;
 }
 
-/** Row groups in the order in which they are painted: header, bodies, footer. */
+/** The language that a table's texts are in: what it or what is around it says. */
+function languageOfTable(table: Element): string {
+  for (let at: Element | undefined = table; at; at = at.parentNode && isElement(at.parentNode as Node) ? (at.parentNode as Element) : undefined) {
+    const language = languageBy(at);
+    if (language !== undefined) return language;
+  }
+  return '';
+}
+
+/**
+ * Row groups in the order in which they are painted: header, bodies, footer. Of several headers or footers the first is one, the others
+ * are bodies where they stand (CSS 2.2, section 17.2).
+ */
 function rowGroups(table: Element): readonly Group[] {
+  const had = new Set<string>();
   const groups = childrenOf(table)
     .filter(isElement)
     .flatMap((child): Group[] => {
       if (child.tagName !== 'thead' && child.tagName !== 'tbody' && child.tagName !== 'tfoot') return [];
+      const kind = had.has(child.tagName) ? 'tbody' : child.tagName;
+      had.add(child.tagName);
       const rows = childrenOf(child)
         .filter(isElement)
         .filter(({ tagName }) => tagName === 'tr');
+      const shown = isHidden(child) ? [] : rows.filter((row) => !isHidden(row));
       return [
         {
           element: child,
-          kind: child.tagName,
-          rows: rows.map((row) =>
+          kind,
+          hidden: rows.length - shown.length,
+          rows: shown.map((row) =>
             childrenOf(row)
               .filter(isElement)
-              .filter(({ tagName }) => tagName === 'td' || tagName === 'th'),
+              .filter((cell) => (cell.tagName === 'td' || cell.tagName === 'th') && !isHidden(cell)),
           ),
         },
       ];
@@ -106,23 +126,26 @@ interface Placed {
   readonly rows: readonly Row[];
   readonly merges: readonly Merge[];
   readonly groups: readonly number[];
+  /** How many columns at the start hold row headers: header cells in every row of the body. */
+  readonly rowHeaders: number;
   readonly notes: readonly string[];
 }
 
-function place(groups: readonly Group[]): Placed {
+function place(groups: readonly Group[], spoken: string): Placed {
+  const headers = new HeaderCells();
   const rows: Cell[][] = [];
   const merges: Merge[] = [];
   const headings: number[] = [];
   const taken = new Taken();
   const notes: string[] = [];
-  let [nested, dropped, beyond] = [false, 0, 0];
+  let [nested, named, dropped, beyond] = [false, false, 0, 0];
   for (const group of groups) {
     const start = rows.length;
     group.rows.forEach((cells, index) => {
       const row = start + index;
       const texts: Cell[] = [];
       let column = 0;
-      if (group.kind === 'tbody' && index === 0 && attribute(cells[0] ?? group.element, 'scope')?.toLowerCase() === 'rowgroup') headings.push(row);
+      if (group.kind === 'tbody' && index === 0 && isGroupHeading(cells[0])) headings.push(row);
       for (const cell of cells) {
         while (taken.has(row, column)) texts[column++] ??= '';
         if (column >= REACH) {
@@ -137,21 +160,34 @@ function place(groups: readonly Group[]): Placed {
         if (asked > left) notes.push(`A cell at row ${row + 1}, column ${column + 1} reached past its rows. It was cut at the end.`);
         const columns = freeColumns(merge, taken);
         if (columns < merge.columns) notes.push(`Merged cells at row ${row + 1}, column ${column + 1} overlapped others. They were made narrower.`);
-        const content = richOf(cell);
+        const language = languageBy(cell) ?? languageByRow(cell) ?? spoken;
+        const content = richOf(cell, language === spoken ? '' : language);
+        named ||= attribute(cell, 'headers') !== undefined;
         dropped += content.dropped;
         texts[column] = contentOf(cell, content.cell);
         const placed = { ...merge, columns };
         taken.add(placed);
+        if (cell.tagName === 'th') headers.add(placed);
         if (placed.rows * placed.columns > 1) merges.push(placed);
         column += columns;
       }
       rows.push(Array.from(texts, (text: Cell | undefined) => text ?? ''));
     });
   }
+  const hidden = groups.reduce((count, group) => count + group.hidden, 0);
+  if (hidden > 0)
+    notes.push(hidden === 1 ? '1 row that is not shown was left out.' : `${hidden.toLocaleString('en')} rows that are not shown were left out.`);
+  if (named) notes.push('Cells named their headers by `headers`. Here the headers of a cell are those above it and before it.');
   if (nested) notes.push('A table inside a cell came in as text.');
   if (dropped > 0) notes.push(`${dropped === 1 ? '1 link that would run code came' : `${dropped} links that would run code came`} in as text.`);
   if (beyond > 0) notes.push(`${beyond.toLocaleString('en')} cells beyond column ${REACH} were left out.`);
-  return { rows: padForMerges(rows, merges), merges, groups: headings, notes: shortened(notes) };
+  return {
+    rows: padForMerges(rows, merges),
+    merges,
+    groups: headings,
+    rowHeaders: headerColumns(headers, groups, rows, new Set(headings)),
+    notes: shortened(notes),
+  };
 }
 
 /** A file made to be tiresome has thousands of mended cells: some are told, the rest counted. */
@@ -177,12 +213,50 @@ function leadingHeaderRows(groups: readonly Group[]): number {
   return first < 0 ? 0 : first;
 }
 
-/** One column of row headers when every body row, those that are header rows left out, starts with a th. */
-function rowHeaderColumns(groups: readonly Group[]): number {
-  const bodies = groups.filter(({ kind }) => kind === 'tbody');
-  const headers = groups.some(({ kind }) => kind === 'thead') ? 0 : leadingHeaderRows(bodies);
-  const rows = bodies.flatMap((group) => group.rows).slice(headers);
-  return rows.length > 0 && rows.every(([first]) => first?.tagName === 'th') ? 1 : 0;
+/** Whether a row group's first cell heads the rows below it; one that stands beside them is a row header. */
+const isGroupHeading = (first: Element | undefined): boolean =>
+  first !== undefined && attribute(first, 'scope')?.toLowerCase() === 'rowgroup' && span(first, 'rowspan', 65_534) === 1;
+
+/** The language that a cell's row or row group says. */
+function languageByRow({ parentNode: row }: Element): string | undefined {
+  const group = row && 'parentNode' in row ? row.parentNode : undefined;
+  for (const each of [row, group]) {
+    const language = each && isElement(each as Node) ? languageBy(each as Element) : undefined;
+    if (language !== undefined) return language;
+  }
+  return undefined;
+}
+
+/** How many columns of row headers are told at most. */
+const HEADERS_MOST = 12;
+
+/** Which of the columns at the start have a header cell, row by row, a bit for each. */
+class HeaderCells {
+  private readonly rows: number[] = [];
+  add({ row, column, rows, columns }: Merge): void {
+    for (let at = row; at < row + rows; at++)
+      for (let c = column; c < Math.min(column + columns, HEADERS_MOST); c++) this.rows[at] = (this.rows[at] ?? 0) | (1 << c);
+  }
+  /** How many columns at the start have one in each of some rows. */
+  everywhere(rows: readonly number[]): number {
+    const all = rows.reduce((bits, row) => bits & (this.rows[row] ?? 0), rows.length > 0 ? -1 : 0);
+    let count = 0;
+    while (count < HEADERS_MOST && all & (1 << count)) count++;
+    return count;
+  }
+}
+
+/** How many columns of row headers there are: all but the last at most, in which there is nothing left to head. */
+function headerColumns(headers: HeaderCells, groups: readonly Group[], rows: readonly Row[], headings: ReadonlySet<number>): number {
+  const width = rows.reduce((most, { length }) => Math.max(most, length), 0);
+  return Math.min(headers.everywhere(bodyRows(groups).filter((row) => !headings.has(row))), Math.max(0, width - 1));
+}
+
+/** The rows of the body, without those that are header rows for want of a header. */
+function bodyRows(groups: readonly Group[]): readonly number[] {
+  const kinds = groups.flatMap(({ kind, rows }) => rows.map(() => kind));
+  const top = kinds.includes('thead') ? 0 : leadingHeaderRows(groups);
+  return kinds.flatMap((kind, row) => (kind === 'tbody' && row >= top ? [row] : []));
 }
 
 function find(node: Node, tag: string): Element | undefined {

@@ -18,6 +18,8 @@ export interface Column {
   readonly formula: string;
   /** What its values have to be beside its type; null for anything. */
   readonly rule: ColumnRule | null;
+  /** The language of its values, BCP 47, where that is not the table's. */
+  readonly language?: string;
   /** Whether it gives way where a theme shows fewer columns: among the first to go, or only among the second; else it stays. */
   readonly yields?: 'first' | 'second';
 }

@@ -1,6 +1,7 @@
 import { decimalMarkOf, isNumericType } from '../../data-types';
 import { textOf } from '../cell';
 import type { GridCell } from '../grid/grid';
+import { languageIn } from './language';
 import { shownText, typedNumber } from './shown';
 import { strewnRows } from './strewn';
 import { sectionRows, type Table } from '../table';
@@ -51,8 +52,8 @@ const shownIn = (table: Table, column: number, text: string): string =>
   shownText(table, { row: -1, column, rows: 1, columns: 1, text, marks: [], section: 'body', isRowHeader: false });
 
 /** The decimal mark of what a column shows: its language's in a format, the table's where it is as typed. */
-const markOf = ({ columns, decimal, language }: Table, column: number): Table['decimal'] =>
-  (columns[column]?.format ?? null) === null ? decimal : decimalMarkOf(language);
+const markOf = (table: Table, column: number): Table['decimal'] =>
+  (table.columns[column]?.format ?? null) === null ? table.decimal : decimalMarkOf(languageIn(table, column));
 
 /** The digits behind the decimal mark. Where that is not said, a comma before three digits parts thousands. */
 function fractionOf(text: string, decimal: Table['decimal']): { readonly mark: string; readonly digits: string } {

@@ -1,6 +1,7 @@
 import { AS_IT_SAYS, PLAIN_FORMAT, formatValue, isCounted, isNumericType, readValueOf, totalOf, type Value } from '../../data-types';
 import { cellOf, textOf, type Cell } from '../cell';
 import type { GridCell } from '../grid/grid';
+import { languageIn } from './language';
 import { readIn } from './readings';
 import { heightOf, sectionRows, type Table } from '../table';
 
@@ -59,8 +60,8 @@ function shownTotal(table: Table, column: number, total: number | null): string 
   const set = table.columns[column];
   if (!set || total === null || set.total === '') return '';
   const { format, type } = set;
-  if (isCounted(set.total)) return formatValue('whole', total, PLAIN_FORMAT, table.language);
-  return formatValue(type === '' ? 'number' : type, total, format ?? PLAIN_FORMAT, table.language);
+  if (isCounted(set.total)) return formatValue('whole', total, PLAIN_FORMAT, languageIn(table, column));
+  return formatValue(type === '' ? 'number' : type, total, format ?? PLAIN_FORMAT, languageIn(table, column));
 }
 
 /**
@@ -74,7 +75,7 @@ export function shownCell(table: Table, cell: GridCell): Cell {
   const isFormatted = set?.format != null && set.type !== '' && section !== 'header' && columns === 1 && marks.length === 0;
   if (!isFormatted || set.format === null || table.groups.includes(cell.row)) return cellOf(text, marks);
   const value = valueIn(table, column, text);
-  return value === undefined ? text : formatValue(set.type, value, set.format, table.language);
+  return value === undefined ? text : formatValue(set.type, value, set.format, languageIn(table, column));
 }
 export const shownText = (table: Table, cell: GridCell): string => textOf(shownCell(table, cell));
 

@@ -51,12 +51,19 @@ const ruleSchema = object({
     .max(LIMITS.choices, `A column has at most ${LIMITS.choices.toLocaleString('en')} choices.`),
   message: string().strict().defined().max(300, 'What is said of a wrong value has at most 300 characters.'),
 }).noUnknown();
+const isAbsentOrLanguage = (code: string | undefined): boolean => code === undefined || isLanguage(code);
+
 const columnSchema = object({
   width: string()
     .strict()
     .defined()
     .test('width', 'A column’s width is empty, or like 120px, 8em, 20% or 2fr.', (width) => readColumnWidth(width) !== undefined),
   hidden: boolean().strict().required(),
+  language: string()
+    .strict()
+    .optional()
+    .default(undefined)
+    .test('language', 'A column’s language is a code such as en, de or ar-EG.', isAbsentOrLanguage),
   yields: string()
     .strict()
     .oneOf(['first', 'second'] as const, 'A column gives way first, second or not at all.')

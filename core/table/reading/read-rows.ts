@@ -1,4 +1,5 @@
 import { array, number, object, string } from 'yup';
+import { isLanguage } from '../../data-types';
 import { isPictureAddress, isSafeAddress, markKinds } from '../cell';
 import { LIMITS } from './limits';
 
@@ -38,6 +39,7 @@ const markSchema = object({
   .noUnknown()
   .test('href', ({ kind, href }) => {
     if (kind === 'link') return href !== undefined && isSafeAddress(href);
+    if (kind === 'language') return href !== undefined && isLanguage(href);
     if (kind === 'icon') return href !== undefined && /^[a-z-]{1,40}$/.test(href);
     return kind === 'picture' ? href !== undefined && isPictureAddress(href) : href === undefined;
   });

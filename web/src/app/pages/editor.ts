@@ -21,7 +21,6 @@ import {
   moveBlock,
   nudgeBlock,
   pageDress,
-  pageSchema,
   placeOfBlock,
   putIn,
   reached,
@@ -35,7 +34,7 @@ import {
   type Spot,
   type TableBlock,
 } from '../../../../core/page';
-import { columnNames } from '../../../../core/table';
+import type { Table } from '../../../../core/table';
 import { Deleting } from '../controls/deleting';
 import { Name } from '../controls/rename';
 import { Ruler } from '../controls/ruler';
@@ -46,6 +45,7 @@ import { OpenDocument } from '../documents/open-document';
 import { Publisher } from '../publishing/publisher';
 import { PutElsewhere } from '../publishing/put-elsewhere';
 import { detailOf, verdictOf, type Seen } from './seen/page-verdict';
+import { PageFacts, type PageFact } from './page-facts';
 import { Preview } from './seen/preview';
 import { BlockForm } from './blocks/block-form';
 import { BlockOutline, type Moved } from './blocks/block-outline';
@@ -70,6 +70,7 @@ import { VisitorForm } from './visitor-form';
     MatMenuModule,
     MatTooltipModule,
     Name,
+    PageFacts,
     Preview,
     RouterLink,
     Ruler,
@@ -153,9 +154,8 @@ export class PageEditor implements OnInit {
 
   protected readonly title = (block: Block): string => blockTitle(block, (id) => this.tables().find((table) => table.id === id)?.document.name);
   protected readonly about = (block: Block): string => (block.kind === 'table' ? `Table in ${this.themeName(block)}` : blockName(block.kind));
-  protected columnsOf(block: TableBlock): readonly string[] {
-    const table = this.tables().find(({ id }) => id === block.shows.id)?.document;
-    return table ? columnNames(table) : [];
+  protected tableOf(block: TableBlock): Table | undefined {
+    return this.tables().find(({ id }) => id === block.shows.id)?.document;
   }
   protected themeName(block: TableBlock): string {
     const named = (theme: string): string => this.themes().find(({ id }) => id === theme)?.document.name ?? 'no theme';
@@ -269,21 +269,10 @@ export class PageEditor implements OnInit {
   }
 
   protected rename = (name: string): void => this.change('rename the page', 'name', (page) => ({ ...page, name }));
-  protected setSlug(typed: string): void {
-    const page = this.page();
-    if (!page) return;
-    try {
-      pageSchema.validateSync({ ...page, slug: typed.trim() }, { strict: true });
-    } catch (error) {
-      return this.wrong.set({ ...this.wrong(), slug: (error as Error).message });
-    }
-    this.wrong.set({ ...this.wrong(), slug: '' });
-    this.change('change the address', 'slug', (before) => ({ ...before, slug: typed.trim() }));
-  }
-
   /** Changes what is said of the page itself. */
-  protected setPage(fields: Partial<Pick<Page, 'title' | 'description' | 'inMenu' | 'wide'>>): void {
-    this.change('change the page', `page ${Object.keys(fields).join(' ')}`, (page) => ({ ...page, ...fields }));
+  protected setPage(fact: PageFact): void {
+    const what = Object.keys(fact).join(' ');
+    this.change(what === 'slug' ? 'change the address' : 'change the page', `page ${what}`, (page) => ({ ...page, ...fact }));
   }
 
   protected async publish(): Promise<void> {

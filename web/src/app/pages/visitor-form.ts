@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { languages, words, type LanguageCode, type Word } from '../../../../core/languages';
+import { columnNames, type Table } from '../../../../core/table';
 import { PLAIN_VISITOR, isRightToLeft, wordingOf, type Visitor } from '../../../../core/page';
 
 /** What visitors can do with a placed table, and how it is said. */
@@ -43,8 +44,16 @@ import { PLAIN_VISITOR, isRightToLeft, wordingOf, type Visitor } from '../../../
 })
 export class VisitorForm {
   readonly visitor = input.required<Visitor | null>();
+  readonly table = input<Table>();
   /** Names of the table's columns. */
-  readonly columns = input<readonly string[]>([]);
+  protected readonly columns = computed((): readonly string[] => {
+    const table = this.table();
+    return table ? columnNames(table) : [];
+  });
+  /** Whether merged cells hold rows of its body together. */
+  protected readonly isHeld = computed(
+    () => this.table()?.merges.some((merge) => merge.rows > 1 && merge.row >= (this.table()?.headerRows ?? 0)) === true,
+  );
   readonly changed = output<Visitor | null>();
   protected readonly languages = languages;
   protected readonly words = words;

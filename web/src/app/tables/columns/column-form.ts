@@ -6,6 +6,7 @@ import {
   dataTypes,
   type dateStyles,
   isNumericType,
+  languageProblem,
   totalKinds,
   totalsFor,
   type ColumnFormat,
@@ -60,6 +61,7 @@ export class ColumnForm {
   protected readonly type = computed(() => this.common('type'));
   protected readonly total = computed(() => this.common('total'));
   protected readonly order = computed(() => this.common('order'));
+  protected readonly language = computed(() => this.common('language'));
   protected readonly format = computed(() => this.set()[0]?.format ?? null);
   protected readonly isTyped = computed(() => (this.type() ?? '') !== '');
   protected readonly isNumeric = computed(() => {
@@ -112,6 +114,12 @@ export class ColumnForm {
   }
   protected setOrder = (order: string): void =>
     this.change('say how dates are written', (table, from, to) => setColumns(table, from, to, { order: order as Column['order'] }));
+  protected speak(typed: string): void {
+    const code = typed.trim();
+    const problem = languageProblem(code, 'the table’s');
+    if (problem !== '') return this.wrong.set(problem);
+    this.change('say the language of a column', (table, from, to) => setColumns(table, from, to, { language: code === '' ? undefined : code }));
+  }
   protected setTotal = (total: string): void =>
     this.change(total === '' ? 'take a total away' : 'add a total', (table, from, to) => setTotals(table, from, to, total as Column['total']));
 

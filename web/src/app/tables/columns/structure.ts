@@ -14,7 +14,7 @@ import {
   type Table,
   type TableKind,
 } from '../../../../../core/table';
-import { isLanguage } from '../../../../../core/data-types';
+import { languageProblem } from '../../../../../core/data-types';
 import { languages } from '../../../../../core/languages';
 import type { KeptTheme } from '../../documents/api';
 import { ColumnForm, type Asked } from './column-form';
@@ -105,9 +105,8 @@ export class Structure {
   protected readonly noLanguage = signal('');
   protected language(field: HTMLInputElement): void {
     const code = field.value.trim();
-    const isOne = code === '' || isLanguage(code);
-    this.noLanguage.set(isOne ? '' : `“${code}” is no language. Write a code such as en, de or ar-EG; leave it empty for English.`);
-    if (isOne) this.change('say the language of the values', '', (table) => ({ ...table, language: code }));
+    this.noLanguage.set(languageProblem(code, 'English'));
+    if (this.noLanguage() === '') this.change('say the language of the values', '', (table) => ({ ...table, language: code }));
   }
   protected kind = (kind: string): void => this.change('say what the table is for', '', (table) => ({ ...table, kind: kind as TableKind }));
   protected dress = (theme: string): void => this.change('dress the table', 'theme', (table) => ({ ...table, theme }));

@@ -55,4 +55,13 @@ describe('gridKey', () => {
     expect(gridKey(withAltGr)).toEqual({ does: 'type', text: '@' });
     expect(gridKey({ ...withAltGr, getModifierState: () => false })).toBeUndefined();
   });
+
+  it('go to the next column on the side on which it is', () => {
+    const left = { key: 'ArrowLeft', altKey: false, ctrlKey: false, metaKey: false, shiftKey: false };
+    expect([gridKey(left), gridKey(left, 'rtl')]).toEqual([
+      { does: 'step', down: 0, across: -1, grows: false },
+      { does: 'step', down: 0, across: 1, grows: false },
+    ]);
+    expect(gridKey({ ...left, altKey: true }, 'rtl')).toEqual({ does: 'move', axis: 'column', by: 1 });
+  });
 });

@@ -34,10 +34,11 @@ function typedBy(pressed: Pressed): string | undefined {
   return key;
 }
 
-/** Nothing for keys that the grid leaves to the browser. */
-export function gridKey(pressed: Pressed): GridKey | undefined {
+/** Nothing for keys that the grid leaves to the browser. In a table that goes from right to left the next column is to the left. */
+export function gridKey(pressed: Pressed, direction: 'ltr' | 'rtl' = 'ltr'): GridKey | undefined {
   const { key, altKey, ctrlKey, shiftKey } = pressed;
-  const [down, across] = steps[key] ?? [0, 0];
+  const [down, right] = steps[key] ?? [0, 0];
+  const across = direction === 'rtl' && right !== 0 ? -right : right;
   if (altKey && key.startsWith('Arrow')) return { does: 'move', axis: down === 0 ? 'column' : 'row', by: down + across < 0 ? -1 : 1 };
   if (key in steps) return { does: 'step', down, across, grows: shiftKey };
   if (key === 'Home') return { does: 'begin', whole: ctrlKey };

@@ -1,3 +1,4 @@
+import { Dir } from '@angular/cdk/bidi';
 import { CdkScrollable } from '@angular/cdk/scrolling';
 import { NgTemplateOutlet } from '@angular/common';
 import {
@@ -19,6 +20,7 @@ import {
   type OnDestroy,
 } from '@angular/core';
 import { contract, ownClasses, writeCss } from '../../../../../core/compile';
+import { directionOf } from '../../../../../core/languages';
 import { blockOf, gridOf, heightOf, sectionOf, widthOf, type GridCell, type Table } from '../../../../../core/table';
 import { clipboardOf } from '../../../../../core/clipboard';
 import type { ThemeView } from '../../../../../core/theme';
@@ -26,6 +28,7 @@ import { Markup } from '../../controls/dressed/markup';
 import { gridRules, hasEqualColumns, ownLooks } from './grid-rules';
 import { growChoice, lineChoice, type Choice } from '../choice';
 import { gridKey } from './grid-keys';
+import { stripsBeside } from './measures';
 import { RowsInView } from './rows-in-view';
 import { cellShownAt, showSections, type KnownRows, type ShownRow } from './shown-cells';
 import { Strip, type Carried } from './strip';
@@ -41,7 +44,7 @@ import { TypingRun } from './typing-run';
   selector: 'zest-grid',
   changeDetection: ChangeDetectionStrategy.OnPush,
   encapsulation: ViewEncapsulation.ShadowDom,
-  imports: [CdkScrollable, Markup, NgTemplateOutlet, Strip],
+  imports: [CdkScrollable, Dir, Markup, NgTemplateOutlet, Strip],
   templateUrl: './grid.html',
   styleUrl: './grid.scss',
 })
@@ -89,6 +92,7 @@ export class Grid implements AfterViewInit, OnDestroy {
   protected readonly seen = this.inView.seen;
   protected readonly isLong = this.inView.isLong;
 
+  protected readonly direction = computed(() => directionOf(this.table().language));
   protected readonly tableClass = computed(() => [contract.theme('edited'), ...ownClasses(this.table())].join(' '));
   private readonly known = computed<KnownRows>(
     () => (this.table(), this.totals(), this.inView.pool(), this.editedCell(), new Map<number, ShownRow>()),
@@ -96,15 +100,9 @@ export class Grid implements AfterViewInit, OnDestroy {
   protected readonly sections = computed(() => showSections(this.table(), this.seen(), this.inView.pool(), this.editedCell(), this.known()));
   protected readonly height = computed(() => heightOf(this.table()));
   protected readonly hidden = computed(() => new Set(this.table().columns.flatMap(({ hidden }, column) => (hidden ? [column] : []))));
-  /** The strips beside header, body and footer. A long table's header stays in view, and its handles with it. */
-  protected readonly rowStrips = computed(() => {
-    const { head, rows, foot, top, bodyTop, footTop } = this.inView.measures();
-    return [
-      { name: 'head', first: 0, sizes: head, top, isSticky: this.isLong() },
-      { name: 'body', first: this.seen().from, sizes: rows, top: bodyTop, isSticky: false },
-      { name: 'foot', first: this.height() - this.table().footerRows, sizes: foot, top: footTop, isSticky: false },
-    ];
-  });
+  protected readonly rowStrips = computed(() =>
+    stripsBeside(this.inView.measures(), { isLong: this.isLong(), body: this.seen().from, foot: this.height() - this.table().footerRows }),
+  );
   private readonly own = ownLooks(this.table);
   protected readonly hasEqualColumns = computed(() => hasEqualColumns(this.view()));
   /** The chosen block, grown until no merged cell is cut. */
@@ -234,7 +232,7 @@ export class Grid implements AfterViewInit, OnDestroy {
       event.preventDefault();
       return this.goOn(event, cell);
     }
-    const asked = gridKey(event);
+    const asked = gridKey(event, this.direction());
     if ((asked && asked.does !== 'type') || event.key === 'Escape') this.run.end();
     if (!asked) return;
     event.preventDefault();

@@ -26,8 +26,27 @@ export function measureTable(table: HTMLTableElement): Measures {
     head: heights('thead > tr'),
     foot: heights('tfoot > tr'),
     top: topOf('thead, tbody, tfoot'),
-    start: (columns[0]?.left ?? box.left) - box.left,
+    start: getComputedStyle(table).direction === 'rtl' ? box.right - (columns[0]?.right ?? box.right) : (columns[0]?.left ?? box.left) - box.left,
     bodyTop: topOf('tbody'),
     footTop: topOf('tfoot'),
   };
 }
+
+/** A strip of handles beside a row group: from which row on, how high each is, and where it begins. */
+export interface RowStrip {
+  readonly name: 'head' | 'body' | 'foot';
+  readonly first: number;
+  readonly sizes: readonly number[];
+  readonly top: number;
+  readonly isSticky: boolean;
+}
+
+/** The strips beside header, body and footer. A long table's header stays in view, and its handles with it. */
+export const stripsBeside = (
+  { head, rows, foot, top, bodyTop, footTop }: Measures,
+  at: { readonly isLong: boolean; readonly body: number; readonly foot: number },
+): readonly RowStrip[] => [
+  { name: 'head', first: 0, sizes: head, top, isSticky: at.isLong },
+  { name: 'body', first: at.body, sizes: rows, top: bodyTop, isSticky: false },
+  { name: 'foot', first: at.foot, sizes: foot, top: footTop, isSticky: false },
+];

@@ -23,7 +23,8 @@ describe('The text of a cell in the editor', () => {
       const marks = Array.from({ length: d.whole(0, 5) }, (): Mark => {
         const from = d.whole(0, text.length - 1);
         const kind = d.pick(kinds);
-        return { from, to: d.whole(from + 1, text.length), kind, ...(kind === 'link' ? { href: d.pick(['/a', 'https://b.example/']) } : {}) };
+        const href = kind === 'link' ? d.pick(['/a', 'https://b.example/']) : kind === 'language' ? d.pick(['ar', 'de-CH']) : undefined;
+        return { from, to: d.whole(from + 1, text.length), kind, ...(href === undefined ? {} : { href }) };
       });
       const cell = cellOf(text, marks);
       expect(html(edited(docOf(cell))))

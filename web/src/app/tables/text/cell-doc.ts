@@ -1,4 +1,5 @@
 import type { JSONContent } from '@tiptap/core';
+import { isLanguage } from '../../../../../core/data-types';
 import { cellOf, isPictureAddress, isSafeAddress, stretchesOf, type Cell, type Mark, type MarkKind } from '../../../../../core/table';
 
 /** Marks of a cell, and what the text editor calls them. */
@@ -13,6 +14,7 @@ const names: Readonly<Partial<Record<MarkKind, string>>> = {
   highlight: 'highlight',
   code: 'code',
   link: 'link',
+  language: 'language',
 };
 const kinds = new Map(Object.entries(names).map(([kind, name]) => [name, kind as MarkKind]));
 
@@ -23,7 +25,7 @@ export function docOf(cell: Cell): JSONContent {
     const stood = marks.find(({ kind }) => kind === 'icon' || kind === 'picture');
     const around = marks.flatMap(({ kind, href }) => {
       const type = names[kind];
-      return type === undefined ? [] : [{ type, ...(kind === 'link' ? { attrs: { href } } : {}) }];
+      return type === undefined ? [] : [{ type, ...(kind === 'link' || kind === 'language' ? { attrs: { href } } : {}) }];
     });
     if (stood) {
       content.push({ type: stood.kind, attrs: { of: stood.href, text }, marks: around });
@@ -55,6 +57,8 @@ export function cellOfDoc({ content = [] }: JSONContent): Cell {
         const href = (attrs as { readonly href?: unknown } | undefined)?.href;
         if (kind === 'link') {
           if (typeof href === 'string' && isSafeAddress(href)) marks.push({ from, to, kind, href });
+        } else if (kind === 'language') {
+          if (typeof href === 'string' && isLanguage(href)) marks.push({ from, to, kind, href });
         } else if (kind) marks.push({ from, to, kind });
       }
     }

@@ -4,6 +4,8 @@ import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/materia
 import { MatMenuModule } from '@angular/material/menu';
 import { Editor } from '@tiptap/core';
 import { firstValueFrom } from 'rxjs';
+import { languageProblem } from '../../../../../core/data-types';
+import { languages } from '../../../../../core/languages';
 import { icons } from '../../../../../core/media';
 import { LIMITS, isSafeAddress, textOf, type Cell } from '../../../../../core/table';
 import { mediaAddress } from '../../../../../core/theme';
@@ -47,6 +49,8 @@ export class TextDialog implements AfterViewInit, OnDestroy {
   protected readonly icons = icons;
   protected readonly on = signal<ReadonlySet<string>>(new Set());
   protected readonly address = signal('');
+  protected readonly language = signal('');
+  protected readonly languages = languages;
   protected readonly wrong = signal('');
 
   ngAfterViewInit(): void {
@@ -72,6 +76,7 @@ export class TextDialog implements AfterViewInit, OnDestroy {
     if (!editor) return;
     this.on.set(new Set(marks.map(([name]) => name).filter((name) => editor.isActive(name))));
     this.address.set(String(editor.getAttributes('link')['href'] ?? ''));
+    this.language.set(String(editor.getAttributes('language')['href'] ?? ''));
   }
 
   protected toggle(name: string): void {
@@ -90,6 +95,19 @@ export class TextDialog implements AfterViewInit, OnDestroy {
       return this.wrong.set('Choose the words first that the link is to stand on.');
     this.wrong.set('');
     this.editor?.chain().focus().extendMarkRange('link').setLink({ href }).run();
+  }
+  /** Says the language of what is chosen or, where nothing is, of all of the text. */
+  protected speak(typed: string): void {
+    const href = typed.trim();
+    const { editor } = this;
+    if (!editor) return;
+    this.wrong.set(languageProblem(href, 'the table’s'));
+    if (this.wrong() !== '') return;
+    const { selection, doc } = editor.state;
+    const chain = editor.chain().focus();
+    const chosen = editor.isActive('language') && selection.empty ? chain.extendMarkRange('language') : chain;
+    const on = selection.empty && !editor.isActive('language') ? chosen.setTextSelection({ from: 0, to: doc.content.size }) : chosen;
+    (href === '' ? on.unsetMark('language') : on.setMark('language', { href })).run();
   }
   protected icon(name: string, label: string): void {
     this.editor

@@ -13,6 +13,8 @@ import { Subscript } from '@tiptap/extension-subscript';
 import { Superscript } from '@tiptap/extension-superscript';
 import { Text } from '@tiptap/extension-text';
 import { Underline } from '@tiptap/extension-underline';
+import { isLanguage } from '../../../../../core/data-types';
+import { spokenIn } from '../../../../../core/languages';
 import { icons } from '../../../../../core/media';
 import { isSafeAddress } from '../../../../../core/table';
 
@@ -20,6 +22,14 @@ const Small = Mark.create({
   name: 'small',
   parseHTML: () => [{ tag: 'small' }],
   renderHTML: ({ HTMLAttributes }) => ['small', mergeAttributes(HTMLAttributes), 0],
+});
+
+/** In which language a stretch is: for those who hear it, and for the direction of its letters. */
+const Language = Mark.create({
+  name: 'language',
+  addAttributes: () => ({ href: { default: '' } }),
+  parseHTML: () => [{ tag: 'span[lang]', getAttrs: ({ lang }) => isLanguage(lang) && { href: lang } }],
+  renderHTML: ({ mark }) => ['span', spokenIn((mark.attrs as { readonly href: string }).href), 0],
 });
 
 const atom = { group: 'inline', inline: true, atom: true, addAttributes: () => ({ of: { default: '' }, text: { default: '' } }) };
@@ -70,6 +80,7 @@ export const textExtensions: Extensions = [
     isAllowedUri: (href) => isSafeAddress(href ?? ''),
     HTMLAttributes: { target: null, rel: null },
   }),
+  Language,
   Icon,
   Picture,
 ];
