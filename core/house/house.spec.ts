@@ -193,6 +193,13 @@ describe('What a house stylesheet takes from tables', () => {
     expect(judged.findings).toEqual([]);
     expect(writeCss(judged.guard, 'compact')).toBe('.zp-box :where(td){text-shadow:revert}');
   });
+  it('is nothing that comes in from around them, but the page’s own type and ink', () => {
+    const judged = judge(page, read('body { letter-spacing: 3px; font: 18px serif; color: red } #content > .entry { text-transform: uppercase }'));
+    expect(judged.findings).toEqual([]);
+    expect(writeCss(judged.guard, 'compact')).toBe(
+      '.zp-box{font-stretch:initial;font-variant:initial;font-weight:initial;letter-spacing:initial;text-transform:initial}',
+    );
+  });
   it('is told in one sentence with the least weight that settles it', () => {
     const judged = judge(page, read('\n#content .entry td { color: red }\n.entry tr:hover td { background: gold }'));
     expect(judged.findings.map(({ say, weight }) => [say, weight])).toEqual([

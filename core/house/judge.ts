@@ -42,6 +42,8 @@ const OURS: Specificity = [0, 1, 0];
 const STRUCTURE = new Set(['table', 'caption', 'colgroup', 'col', 'thead', 'tbody', 'tfoot', 'tr', 'th', 'td']);
 /** Marked text in cells keeps the manner of the house where a theme says nothing that reaches it. */
 const TEXT = new Set(['a', 'b', 'strong', 'em', 'i', 'u', 's', 'mark', 'small', 'sub', 'sup', 'code', 'br', 'span']);
+/** What tables have from their page where a theme says nothing of it (the catalogue's `page`), and what is no look of theirs. */
+const PAGES_OWN = new Set(['color', 'font-family', 'font-size', 'font-style', 'line-height', 'visibility', 'cursor', 'quotes', 'text-rendering']);
 const PSEUDO = ['', '::before', '::after'] as const;
 
 /**
@@ -55,7 +57,9 @@ export function judge(page: CompiledPage, house: HouseSheet): Judgement {
   const judging = new Judging(cascade);
   for (const node of nodesOf(treeOf(page.html))) {
     const at = boxes.get(node.id);
-    if (at !== undefined) for (const each of nodesOf(node)) judging.look(each, at);
+    if (at === undefined) continue;
+    judging.inherit(node);
+    for (const each of nodesOf(node)) judging.look(each, at);
   }
   const isAll = page.placed.every(({ theme, isolated }) => theme !== undefined && !isolated);
   return judging.judgement(isAll ? '.zp-box' : `.zp-box:where(${[...boxes.keys()].map((id) => `#${id}`).join(',')})`);
@@ -75,10 +79,25 @@ class Judging {
   private readonly insisted = new Set<string>();
   /** By kind of element, what the house would decide of it and no rule of ours does. */
   private readonly open = new Map<string, Set<string>>();
+  /** Longhands that the house says around tables, which would come in by inheritance; and of which elements that was looked for. */
+  private readonly handedIn = new Set<string>();
+  private readonly looked = new Set<Node>();
   /** Longhands that our rules set on each cell and that what stands in it has from there. */
   private readonly handed = new Map<Node, ReadonlySet<string>>();
 
   constructor(private readonly cascade: Cascade) {}
+
+  /**
+   * What the house says around a table comes into it where nothing in between says otherwise (CSS Cascade 5, section 7.2). A theme
+   * that says nothing of ink, font, size, slant and line height means the page's; of all else, what there is without a house.
+   */
+  inherit(box: Node): void {
+    for (let node = box.parent; node && !this.looked.has(node); node = node.parent) {
+      this.looked.add(node);
+      for (const { rule: house, origin } of this.cascade.reaching(node))
+        if (origin === 'house') for (const { property } of house.declarations) for (const name of handedOn(property, node)) this.handedIn.add(name);
+    }
+  }
 
   look(node: Node, at: string): void {
     for (const pseudo of PSEUDO) {
@@ -144,7 +163,10 @@ class Judging {
   judgement(box: string): Judgement {
     const findings = [...this.conflicts.values()].sort((a, b) => a.rule.order - b.rule.order).map(findingOf);
     return {
-      guard: guardOf(this.open, box),
+      guard: [
+        ...guardOf(this.open, box),
+        ...(this.handedIn.size > 0 ? [rule(box, ...[...this.handedIn].sort().map((longhand) => [longhand, 'initial'] as const))] : []),
+      ],
       insisted: [...this.insisted],
       weight: findings.map(({ weight }) => weight).reduce(heavier, { ids: 0, classes: 0 }),
       insists: findings.some(({ isImportant }) => isImportant),
@@ -155,6 +177,13 @@ class Judging {
 
 const declares = (property: string, longhand: string, node: Node): boolean =>
   longhand === 'all' ? property === 'all' : setsLonghand(property, longhand, node.direction);
+
+/** What a declaration around a table hands into it. `font` sets most of its longhands to what they are anyway (CSS Fonts 4, section 2.7). */
+function handedOn(property: string, node: Node): readonly string[] {
+  if (property === 'font') return ['font-weight', 'font-stretch', 'font-variant'];
+  const names = longhandsOf(property, node.direction).filter((longhand) => isInherited(longhand) && !PAGES_OWN.has(longhand));
+  return names.map((name) => (name.startsWith('font-variant-') ? 'font-variant' : name));
+}
 
 function inheritedFrom(ours: readonly Reaching[]): ReadonlySet<string> {
   const set = ours.flatMap(({ rule: own }) => own.declarations.flatMap(({ property }) => longhandsOf(property)));

@@ -67,7 +67,13 @@ describe('A placement', () => {
       room: '8px',
       visitor: null,
     } as const;
-    expect(placementCss(block)).toEqual({ box: [['margin', '8px 8px 8px 8px']], table: [['margin', '0'], ['margin-inline', 'auto']] });
+    expect(placementCss(block)).toEqual({
+      box: [['margin', '8px 8px 8px 8px']],
+      table: [
+        ['margin', '0'],
+        ['margin-inline', 'auto'],
+      ],
+    });
     expect(placementCss({ ...block, width: 'fill' }).table).toEqual([['width', '100%']]);
   });
 });
