@@ -2,6 +2,7 @@ export { PAGE_FORMAT, emptyPage, tableRef, themeRef, slugOf, type Page, type Pag
 export { blockKinds, blockName, blockTitle, emptyBlock, type Block, type Column, type Ref, type TableBlock } from './blocks/kinds';
 export { pageSchema, readPage, upgradePage } from './read-page';
 export { isBleed, placementCss, readRoom, readSpace, readWidth } from './placement';
+export { FRAME_HEIGHT } from './visitor-schema';
 export { PLAIN_VISITOR, featuresOf, visitorFeatures, type VisitorFeature, isRightToLeft, wordingOf, type Visitor } from './visitor';
 export { dressed, follows, pageDress, reached, siteDress, type Dress, type Spot } from './reach';
 export { mergePages, takeTheirPage } from './merge-pages';

@@ -25,8 +25,14 @@ export interface Visitor {
   readonly columns: boolean;
   /** Whether a click anywhere in a row follows its first link. */
   readonly rowLink: boolean;
-  /** Whether the header stays in view, in a frame no higher than the window. */
+  /** Whether the header stays in view: in a frame of its own, or in the page where `headerIn` says so and the table does not scroll sideways. */
   readonly header: boolean;
+  /** Where it stays; in a frame if it is missing. */
+  readonly headerIn?: 'page';
+  /** How high the frame is at most, in px or shares of the window's height (`60vh`); `85vh` if it is missing. */
+  readonly headerHeight?: string;
+  /** How far below the window's upper edge the header stays in the page, in px: below a site's own bar. */
+  readonly headerBelow?: number;
   /** Whether totals are of the rows that were found, and not of all. */
   readonly totals: boolean;
   /** Whether sorting, search and page stand in the address, so that it can be passed on. */

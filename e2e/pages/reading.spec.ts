@@ -21,15 +21,15 @@ describe('A live page, read otherwise,', () => {
   });
   const read = <T>(script: string, ...given: readonly unknown[]): Promise<T> => driver.executeScript<T>(`return ${script}`, ...given);
 
-  /** The demo page with its header in view and rows to choose. */
-  const published = async (): Promise<void> => {
+  /** The demo page with its header in view and rows to choose, or as it is asked for. */
+  const published = async (asked: object = {}): Promise<void> => {
     const { headers, page } = await (async () => {
       const answer = await fetch(`${app.url}/api/pages/night-boats`);
       return { headers: answer.headers, page: (await answer.json()) as { document?: { blocks: object[] }; blocks?: object[] } };
     })();
     const document = page.document ?? page;
     const blocks = (document.blocks ?? []).map((block) =>
-      'visitor' in block && block.visitor ? { ...block, visitor: { ...block.visitor, header: true, choose: true } } : block,
+      'visitor' in block && block.visitor ? { ...block, visitor: { ...block.visitor, header: true, choose: true, ...asked } } : block,
     );
     const saved = await fetch(`${app.url}/api/pages/night-boats`, {
       method: 'PUT',
@@ -79,6 +79,37 @@ describe('A live page, read otherwise,', () => {
     })()`);
     expect(Math.abs(before.left - after.left)).toBeLessThan(3);
     expect(after.right).toBeLessThanOrEqual(frame.right + 1);
+  }, 720_000);
+
+  it('cuts no shadow off where a table surely fits, and scrolls it where it might not', async () => {
+    await person.open(`${app.url}/site/night-boats`);
+    const overflow = (): Promise<string> => read("getComputedStyle(document.querySelector('#place-5')).overflowX");
+    expect(await overflow()).toBe('visible');
+    expect(await read("getComputedStyle(document.querySelector('#place-5 > table')).boxShadow")).not.toBe('none');
+    await resized(320);
+    expect(await overflow()).toBe('auto');
+    expect(await read('document.documentElement.scrollWidth')).toBe(320);
+  }, 720_000);
+
+  it('keeps the header in view of the page below a site’s own bar, or in a frame of some height', async () => {
+    await published({ headerIn: 'page', headerBelow: 40, pageRows: 50 });
+    await person.open(`${app.url}/site/night-boats`);
+    await person.find('searchbox', 'Search');
+    const top = (what: string): Promise<number> => read(`Math.round(document.querySelector('#place-7 ${what}').getBoundingClientRect().top)`);
+    await read("(document.querySelector('#place-7 tbody tr:nth-child(20)').scrollIntoView({ block: 'center', behavior: 'instant' }), 0)");
+    expect(await top('thead')).toBe(40);
+    await person.focus('checkbox', /^Choose/);
+    for (let i = 0; i < 25; i++) await person.press(Key.TAB);
+    for (let i = 0; i < 20; i++) await person.chord(Key.SHIFT, Key.TAB);
+    const [focus, header] = await read<readonly [number, number]>(
+      "[document.activeElement.getBoundingClientRect().top, document.activeElement.closest('table').tHead.getBoundingClientRect().bottom]",
+    );
+    expect(focus).toBeGreaterThanOrEqual(header);
+    expect(await axeFindings(driver)).toEqual([]);
+    await published({ headerHeight: '300px', headerIn: undefined, pageRows: 50 });
+    await person.open(`${app.url}/site/night-boats`);
+    await person.find('searchbox', 'Search');
+    expect(await read("document.querySelector('#place-7 .zp-frame').clientHeight")).toBe(300);
   }, 720_000);
 
   it('hides no focus under a header that stays in view', async () => {

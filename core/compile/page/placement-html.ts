@@ -1,8 +1,9 @@
-import { placementCss, tableRef, tablesOn, themeRef, type TableBlock } from '../../page';
+import { placementCss, readWidth, tableRef, tablesOn, themeRef, type TableBlock } from '../../page';
 import type { Table } from '../../table';
 import type { ThemeView } from '../../theme';
 import { leavesOut, stacks, turns } from '../rules/arrangement-rules';
-import { headerFrameRules } from '../rules/header-rules';
+import { surelyFits } from '../../fit';
+import { headerFrameRules, headerPageRules } from '../rules/header-rules';
 import { labelRules } from '../markup/labels';
 import { element, type Element, type MarkupNode } from '../markup/markup';
 import type { PageInput, PageOptions } from './page-input';
@@ -22,12 +23,42 @@ export function placementRules(at: string, block: TableBlock, placed: Table | un
   const within = block.visitor === null ? selector : `${selector}>.${contract.frame}`;
   return [
     rule(`#${boxId(at)}`, ...box),
-    ...(block.visitor?.header === true ? headerFrameRules(within) : []),
+    ...(block.visitor?.header === true ? headerFrameRules(within, block.visitor.headerHeight) : []),
+    ...(placed && view ? wholeFrameRules(within, block, placed, view) : []),
     ...(table.length > 0 ? [rule(`${within}>table`, ...table)] : []),
     ...(placed ? tableRules(placed, `${within}>table`) : []),
     ...(placed && view ? labelRules(view, placed, within) : []),
   ];
 }
+
+/**
+ * Where a table surely fits, its frame scrolls nothing and so cuts nothing off: a shadow is whole, and a header can stay in view of the
+ * page. A frame of some height scrolls downwards in any case.
+ */
+function wholeFrameRules(frame: string, block: TableBlock, placed: Table, view: ThemeView): readonly CssNode[] {
+  const { visitor, width } = block;
+  const isInPage = visitor?.header === true && visitor.headerIn === 'page';
+  if (visitor?.header === true && !isInPage) return [];
+  const asked = readWidth(width);
+  const own = asked.ok ? widthInPx(asked.value) : 0;
+  const table = visitor?.columns === true ? { ...placed, columns: placed.columns.map((column) => ({ ...column, hidden: false })) } : placed;
+  const rules = [rule(frame, ['overflow', 'visible']), ...(isInPage ? headerPageRules(frame, visitor.headerBelow ?? 0) : [])];
+  // A tick box in the first column, a sign for the order in a header cell, a button that opens what gave way.
+  const more = (visitor?.choose === true ? 30 : 0) + (visitor?.sort === true ? 24 : 0) + (leavesOut(view) ? 40 : 0);
+  return surelyFits(view, table, { own, more }).flatMap(({ from, to, least }): readonly CssNode[] => {
+    // Letters may be larger in the page, and larger yet for who reads it; a container's own units tell (CSS Containment 3, section 4).
+    const start = least === 0 ? (from === 0 ? '' : `${from}px`) : `max(${Math.max(from, least)}px,${least / 16}em,${least / 16}rem)`;
+    const query = [start && `(width>=${start})`, to === undefined ? '' : `(width<=${to}px)`].filter(Boolean).join(' and ');
+    if (query === '') return rules;
+    return [{ kind: 'container', query: `${contract.container} ${query}`, rules }];
+  });
+}
+
+/** A width that was asked for in px, with an em as large as a page's may be; 0 where it is a share. */
+const widthInPx = (css: string): number => {
+  const [, amount, unit] = /^([\d.]+)(px|em|rem)$/.exec(css) ?? [];
+  return amount === undefined ? 0 : Number(amount) * (unit === 'px' ? 1 : 20);
+};
 
 /** A placed table as it stands on its page; a sentence in its place where it is gone. */
 export function placementNodes(block: TableBlock, at: string, input: PageInput, page: PageOptions): readonly MarkupNode[] {

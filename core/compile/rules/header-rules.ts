@@ -8,8 +8,18 @@ import { rule, type CssNode } from '../sheet/stylesheet';
  * A frame in which the header stays: no higher than the window, and scrolled within. What has the focus is brought out from under the
  * header, which is taken to be no higher than a quarter of it (WCAG 2.2, 2.4.11; CSS Scroll Snap 1, "scroll-padding").
  */
-export const headerFrameRules = (selector: string): readonly CssNode[] => [
-  rule(selector, ['max-height', '85vh'], ['overflow', 'auto'], ['scroll-padding-block-start', 'max(25%,6em)']),
+export const headerFrameRules = (selector: string, height = '85vh'): readonly CssNode[] => [
+  rule(selector, ['max-height', height], ['overflow', 'auto'], ['scroll-padding-block-start', 'max(25%,6em)']),
+];
+
+/**
+ * A header that stays in view of the page, so many px below the window's upper edge, where its frame does not scroll; what has the
+ * focus is brought out from under it.
+ */
+export const headerPageRules = (selector: string, below: number): readonly CssNode[] => [
+  rule(selector, ['max-height', 'none']),
+  rule(`${selector}>table>thead`, ['inset-block-start', `${below}px`]),
+  rule(`${selector}>table :is(a,button,input,summary)`, ['scroll-margin-block-start', `calc(${below}px + 6em)`]),
 ];
 
 /**

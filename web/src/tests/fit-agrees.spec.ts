@@ -1,6 +1,6 @@
 import { viewOf } from '../../../core/tests/themes';
 import { frameRules, framedTable, themeCss, writeCss, writeHtml } from '../../../core/compile';
-import { fitOf, piecesOf, type Measure } from '../../../core/fit';
+import { fitOf, piecesOf, widestMeasure, type Measure } from '../../../core/fit';
 import { tableOf, mergeCells, type Table } from '../../../core/table';
 import { dice, randomTheme, type Dice, starterNames } from '../../../core/tests/random';
 import { type Theme } from '../../../core/theme';
@@ -125,5 +125,15 @@ describe('How wide a table has to be', () => {
       expect(Math.abs(core[kind] - chromium[kind]))
         .withContext(`${kind}, seed ${seed}: ${core[kind]} and ${chromium[kind]}`)
         .toBeLessThanOrEqual(2);
+    // What is told where no browser can be asked is no less, so that a table surely fits from there on.
+    const bound = fitOf(viewOf(theme), table, widestMeasure).least;
+    expect(bound).withContext(`at most, seed ${seed}`).toBeGreaterThanOrEqual(chromium.least);
+    bounds.push(bound / chromium.least);
+  });
+  const bounds: number[] = [];
+  afterAll(() => {
+    const middle = bounds.sort((a, b) => a - b)[bounds.length >> 1] ?? 1;
+    // A bound that is far off would let frames scroll, and cut off, where they need not.
+    expect(middle).withContext('the bound, to what it is').toBeLessThan(1.35);
   });
 });

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output, signal } f
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { languages, words, type LanguageCode, type Word } from '../../../../core/languages';
 import { columnNames, type Table } from '../../../../core/table';
-import { PLAIN_VISITOR, isRightToLeft, wordingOf, type Visitor } from '../../../../core/page';
+import { FRAME_HEIGHT, PLAIN_VISITOR, isRightToLeft, wordingOf, type Visitor } from '../../../../core/page';
 
 /** What visitors can do with a placed table, and how it is said. */
 @Component({
@@ -72,6 +72,17 @@ export class VisitorForm {
     if (!Number.isInteger(n) || n < 0 || n > 1000)
       return this.wrong.set('Rows on a page are a whole number up to 1,000; leave it empty for all of them.');
     this.put({ pageRows: n });
+  }
+  protected below(typed: string): void {
+    const n = Number(typed);
+    if (!Number.isInteger(n) || n < 0 || n > 400)
+      return this.wrong.set('How far below the window’s edge the header stays is a whole number up to 400.');
+    this.put({ headerBelow: n === 0 ? undefined : n });
+  }
+  protected height(typed: string): void {
+    const text = typed.trim().toLowerCase();
+    if (text !== '' && !FRAME_HEIGHT.test(text)) return this.wrong.set('A frame’s height is from 120px to 4000px, or from 20vh to 100vh.');
+    this.put({ headerHeight: text === '' ? undefined : text });
   }
   /** The column that rows are sorted by at first, wherever it stands now; -1 for none. */
   protected readonly firstColumn = computed(() => {

@@ -1,0 +1,124 @@
+import { ORDINARY_PAGE, resolveAt, toPx } from '../resolve';
+import { sectionRows, textOf, type Row, type Table } from '../table';
+import { widthsOf, type ThemeView } from '../theme';
+import type { Measure, TypeSetting } from './measure';
+import { piecesOf } from './pieces';
+import { stretchesOfWidth } from './widths';
+
+/**
+ * Widths of letters in em that no ordinary face for text goes beyond in bold, by kinds of letters; so wide letters have all others
+ * that are not named. Held against the shipped faces in Chromium (web/src/tests/fit-estimate.spec.ts).
+ */
+const widths: readonly (readonly [letters: RegExp, em: number])[] = [
+  [/[\u0300-\u036f\u064b-\u0652\u200b-\u200f\ufe0f]/u, 0],
+  [/[iIjl.,:;'’‘|! \u00a0]/u, 0.42],
+  [/[frt()[\]{}/\\"“”°-]/u, 0.56],
+  [/[mwMW@%‰—…ÆŒæœωщшжюыфмт]/u, 1.16],
+  [/[ЩШЖЮЫФМ]/u, 1.3],
+  [/[\p{Lu}&#+=<>~€£$]/u, 0.94],
+  [/[\p{Ll}\p{Nd}?–_*]/u, 0.76],
+  [/[\p{Script=Arabic}\p{Script=Hebrew}]/u, 0.95],
+];
+const [WIDEST, MONO] = [1.4, 0.63];
+const known = new Map<string, number>();
+
+function widthOf(letter: string): number {
+  let width = known.get(letter);
+  if (width === undefined) known.set(letter, (width = widths.find(([letters]) => letters.test(letter))?.[1] ?? WIDEST));
+  return width;
+}
+
+/** Whether every letter of a family may be as wide: of the page's own nobody knows. */
+const isPerhapsMono = ({ family }: TypeSetting): boolean => family === '' || /mono|consolas|courier/i.test(family);
+
+/** How wide a text is at most, whatever face comes: for where no face can be asked. */
+export const widestMeasure: Measure = (text, type) => {
+  const least = isPerhapsMono(type) ? MONO : 0;
+  let em = 0;
+  let letters = 0;
+  for (const letter of text) {
+    const width = widthOf(letter);
+    em += width === 0 ? 0 : Math.max(least, width);
+    letters++;
+  }
+  return em * type.size + Math.max(0, type.spacing) * letters;
+};
+
+/** Container widths that are looked at, in px; rows of which all are looked at, and of those that hang on one another. */
+const [MOST, FEW, MANY] = [4000, 60, 400] as const;
+
+/** Container widths, both ends counted in; no end where `to` is missing. In px. */
+export interface WidthRange {
+  readonly from: number;
+  readonly to: number | undefined;
+  /**
+   * How wide the table is at most, where letters of the page and of its root are 16 px: a container has to be that wide besides, by its
+   * own em and rem. 0 where it takes whatever there is.
+   */
+  readonly least: number;
+}
+
+const kept = new WeakMap<ThemeView, WeakMap<Table, readonly WidthRange[]>>();
+
+/**
+ * The widths of its container at which a table surely does not overflow it, from the narrowest on: told without a browser, so by how
+ * wide its words are at most. None where that cannot be told. `own` is a width that was asked for, `more` what controls add in cells, in px.
+ */
+export function surelyFits(view: ThemeView, table: Table, { own = 0, more = 0 } = {}): readonly WidthRange[] {
+  const of = kept.get(view) ?? new WeakMap<Table, readonly WidthRange[]>();
+  kept.set(view, of);
+  const steps = of.get(table) ?? stepsOf(view, table);
+  of.set(table, steps);
+  const found: WidthRange[] = [];
+  for (const step of steps) {
+    const least = step.least === 0 ? 0 : Math.ceil(step.least + more);
+    const from = least === 0 ? step.from : Math.max(step.from, own);
+    if (step.to !== undefined && Math.max(from, least) > step.to) continue;
+    const before = found.at(-1);
+    if (before?.least === least && before.to === from - 1) found[found.length - 1] = { ...before, to: step.to };
+    else found.push({ from, to: step.to, least });
+  }
+  return found;
+}
+
+function stepsOf(view: ThemeView, table: Table): readonly WidthRange[] {
+  const few = withFewRows(table);
+  if (!few) return [];
+  const stretches = stretchesOfWidth(view, few, widestMeasure, MOST);
+  return ['', ...widthsOf(view.theme).map(({ name }) => name)]
+    .flatMap((step): readonly WidthRange[] => {
+      const own = stretches.filter((each) => each.step === step);
+      const [first, last] = [own[0], own.at(-1)];
+      if (!first || !last) return [];
+      const asked = resolveAt(view.at(step), { part: 'table', condition: 'rest' }, 'width');
+      const least = first.state === 'stacked' ? 0 : Math.max(first.least, toPx(asked, ORDINARY_PAGE.fontSize));
+      // What is narrower than a pixel is no container.
+      return [{ from: first.from <= 1 ? 0 : first.from, to: last.to >= MOST ? undefined : last.to, least }];
+    })
+    .sort((a, b) => a.from - b.from);
+}
+
+/** A long table with the rows alone by which its columns are widest; undefined where rows hang on one another. */
+function withFewRows(table: Table): Table | undefined {
+  const { first, count } = sectionRows(table, 'body');
+  if (count <= FEW) return table;
+  const isHeld =
+    table.groups.length > 0 || table.merges.some(({ row }) => row >= first) || table.exceptions.some(({ row }) => row !== null && row >= first);
+  if (isHeld) return count <= MANY ? table : undefined;
+  const widest = new Map<string, readonly [row: number, width: number]>();
+  const note = (key: string, row: number, width: number): void => {
+    if (width > (widest.get(key)?.[1] ?? -1)) widest.set(key, [row, width]);
+  };
+  const end = first + count;
+  for (let row = first; row < end; row++)
+    (table.rows[row] as Row).forEach((cell, column) => {
+      const text = textOf(cell);
+      note(`line ${column}`, row, roughly(text));
+      // Only a text with more than one piece has one that is shorter than it.
+      note(`piece ${column}`, row, text.length > 4 ? Math.max(0, ...piecesOf(text).map(roughly)) : roughly(text));
+    });
+  const rows = [...new Set([first, first + 1, ...[...widest.values()].map(([row]) => row), end - 1])].sort((a, b) => a - b);
+  return { ...table, rows: [...table.rows.slice(0, first), ...rows.map((row) => table.rows[row] as Row), ...table.rows.slice(end)] };
+}
+
+const roughly = (text: string): number => widestMeasure(text, { family: 'x', size: 1, weight: 400, isItalic: false, spacing: 0, figures: 'normal' });
