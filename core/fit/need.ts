@@ -135,14 +135,8 @@ export function needOf(view: ThemeView, table: Table, cell: GridCell, measure: M
   // A length that row headers have for themselves takes the place of what they would take; it makes no word break.
   const own = slot.part === 'row-headers' ? resolveAt(view, { part: 'row-headers', condition: 'rest' }, 'width') : undefined;
   if (own?.kind !== 'length') return { least: least + edges, natural: Math.max(least, text.natural + taken) + edges };
-  const asked = toPx(own, type.size, page) + (isFromEdgeToEdge(view) ? 0 : edges);
+  const asked = toPx(own, type.size, page);
   return { least: least + edges, natural: Math.max(least + edges, asked), isFixed: true };
-}
-
-/** Where rows have a least height, it and widths count from edge to edge (core/compile, heightRule). */
-function isFromEdgeToEdge(view: ThemeView): boolean {
-  const height = propertyOf('row-height');
-  return places.some((place) => height.parts.includes(place.part) && (view.valueAt(place, height)?.css ?? 'auto') !== 'auto');
 }
 
 export const widthIf = (line: Line | undefined): number => (line !== undefined && isDrawn(line) ? line.width : 0);

@@ -157,11 +157,13 @@ function tableBox(view: ThemeView, options: SelectorOptions): CssNode {
   );
 }
 
-/** A least height counts from edge to edge, lines and padding with it. */
+/** A least height counts from edge to edge, lines and padding with it, and so does the width of row headers. */
 function heightRule(view: ThemeView, options: SelectorOptions, exceptions: readonly Exception[]): readonly CssNode[] {
   const height = propertyOf('row-height');
   const isSet = places.some((place) => height.parts.includes(place.part) && (view.valueAt(place, height)?.css ?? 'auto') !== 'auto');
-  return isSet || setsHeight(exceptions) ? [rule(everyCell(options), ['box-sizing', 'border-box'])] : [];
+  if (isSet || setsHeight(exceptions)) return [rule(everyCell(options), ['box-sizing', 'border-box'])];
+  const headers: Place = { part: 'row-headers', condition: 'rest' };
+  return view.valueAt(headers, propertyOf('width'))?.kind === 'length' ? [rule(cellsOf(options, headers), ['box-sizing', 'border-box'])] : [];
 }
 
 interface Choice {

@@ -1,7 +1,7 @@
 import { bad, good, type Outcome } from '../../outcome';
 import { axes, closeMerges, openMerges, type Axis } from './axis';
 import type { Row } from '../cell';
-import { PLAIN_COLUMN } from '../columns/column';
+import { PLAIN_COLUMN, type Column } from '../columns/column';
 import { closeExceptions, openExceptions } from '../looks/exception';
 import { LIMITS } from '../reading/limits';
 import { sectionOf, widthOf, type Merge, type Table } from '../table';
@@ -33,6 +33,21 @@ export function insertRow(table: Table, row: number, side: 'before' | 'after', c
   });
 }
 
+const shareIn = ({ width }: Column): number => (width.endsWith('%') ? Number.parseFloat(width) : 0);
+const arePercent = (columns: readonly Column[]): boolean => columns.length > 0 && columns.every((each) => shareIn(each) > 0);
+
+/** How wide a new column is: where the others part the table among them, as wide as the one that it stands beside, or as they are in the middle. */
+function newWidth(columns: readonly Column[], beside: number): string {
+  const own = columns[beside]?.width ?? '';
+  if (own.endsWith('fr')) return own;
+  return arePercent(columns) ? `${rounded(100 / (columns.length + 1))}%` : '';
+}
+
+/** The other columns' widths with one more among them: shares of the whole make room for it. */
+const withRoom = (columns: readonly Column[]): readonly Column[] =>
+  arePercent(columns) ? columns.map((each) => ({ ...each, width: `${rounded((shareIn(each) * columns.length) / (columns.length + 1))}%` })) : columns;
+const rounded = (n: number): number => Math.round(n * 100) / 100;
+
 /** A new empty column before or after a column; next to a row header column it is one too. */
 export function insertColumn(table: Table, column: number, side: 'before' | 'after'): Edited {
   if (widthOf(table) >= LIMITS.columns) return refuse('columns-most', `A table has at most ${LIMITS.columns} columns.`, 'Delete one first.');
@@ -49,7 +64,7 @@ export function insertColumn(table: Table, column: number, side: 'before' | 'aft
     ...table,
     rows: table.rows.map((cells, row) => cells.toSpliced(at === 0 && whole.has(row) ? 1 : at, 0, '')),
     merges,
-    columns: table.columns.toSpliced(at, 0, PLAIN_COLUMN),
+    columns: withRoom(table.columns).toSpliced(at, 0, { ...PLAIN_COLUMN, width: newWidth(table.columns, column) }),
     exceptions: openExceptions(table.exceptions, 'column', at),
     rowHeaders: table.rowHeaders + (column < table.rowHeaders ? 1 : 0),
   });

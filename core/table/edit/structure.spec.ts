@@ -152,6 +152,14 @@ describe('Columns', () => {
   it('go along with what is set for them', () => {
     const of = (edited: Edited): readonly string[] => done(edited).columns.map(({ width }) => width);
     expect(of(insertColumn(table, 0, 'before'))).toEqual(['', '', '9em', '']);
+    // No sliver beside columns that part the table among them.
+    const shares = (...widths: readonly string[]): Table => ({
+      ...gridTable(2, widths.length),
+      columns: widths.map((width) => ({ ...PLAIN_COLUMN, width })),
+    });
+    expect(of(insertColumn(shares('1fr', '2fr'), 1, 'after'))).toEqual(['1fr', '2fr', '2fr']);
+    expect(of(insertColumn(shares('50%', '30%', '20%'), 0, 'after'))).toEqual(['37.5%', '25%', '22.5%', '15%']);
+    expect(of(insertColumn(shares('50%', ''), 0, 'after'))).toEqual(['50%', '', '']);
     expect(of(deleteColumn(table, 0))).toEqual(['9em', '']);
     expect(of(moveLines(table, { axis: 'column', from: 1, to: 1 }, 0))).toEqual(['9em', '', '']);
     expect(of(duplicateLines(table, { axis: 'column', from: 1, to: 1 }))).toEqual(['', '9em', '9em', '']);

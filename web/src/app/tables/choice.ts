@@ -3,14 +3,19 @@ import { heightOf, widthOf, type Chosen, type Table } from '../../../../core/tab
 /** The chosen block of cells; its first slot has the focus. */
 export type Choice = Chosen;
 
-/** The block between two slots, grown until it cuts through no merged cells. */
-export function growChoice({ merges }: Table, from: { row: number; column: number }, to: { row: number; column: number }): Choice {
+/**
+ * The block between two slots, grown until it cuts through no merged cells. Whole columns are those that were meant, whatever stands
+ * merged over them: what is done to columns knows how to take them apart.
+ */
+export function growChoice(table: Table, from: { row: number; column: number }, to: { row: number; column: number }): Choice {
+  const { merges } = table;
   let choice: Choice = {
     row: Math.min(from.row, to.row),
     column: Math.min(from.column, to.column),
     toRow: Math.max(from.row, to.row),
     toColumn: Math.max(from.column, to.column),
   };
+  if (choice.row === 0 && choice.toRow === heightOf(table) - 1) return choice;
   for (let grew = true; grew;) {
     grew = false;
     for (const merge of merges) {
