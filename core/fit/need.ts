@@ -15,7 +15,7 @@ import {
   type Table,
   roomOf,
 } from '../table';
-import { places, propertyOf, type PropertyName, type Slot, type ThemeView } from '../theme';
+import { propertyOf, type PropertyName, type Slot, type ThemeView } from '../theme';
 import { linesOf, piecesOf } from './pieces';
 import type { Measure, TypeSetting } from './measure';
 

@@ -11,3 +11,4 @@ export {
   type Readability,
 } from './paint';
 export { inkForAll, readabilityTogether, slotsOf, type SlotReadability } from './combinations';
+export { unreadableInks, unreadableLooks, type Unreadable, type UnreadableInk, type UnreadableLook } from './unreadable';

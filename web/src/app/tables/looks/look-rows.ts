@@ -1,6 +1,7 @@
 import { WHITE, blend, toHex } from '../../../../../core/colour';
 import { placeInWords } from '../../../../../core/edit';
 import { cellEdges } from '../../../../../core/lines';
+import { readability, type Readability } from '../../../../../core/paint';
 import { resolve, type Link } from '../../../../../core/resolve';
 import {
   LIMITS,
@@ -32,6 +33,8 @@ export interface LookRow {
   /** What holds there. */
   readonly holds: string;
   readonly colour: string | undefined;
+  /** How well the text reads there, beside its ink and its fill. */
+  readonly contrast: Readability | undefined;
 }
 
 const [paddingSides] = bundles;
@@ -101,6 +104,7 @@ export function lookRows(view: ThemeView, table: Table, kind: ExceptionKind, cho
                 holding.map(({ text }) => text),
               )
             : (edge ?? first?.text ?? ''),
+        contrast: name === 'ink' || name === 'fill' ? readability(view, slot) : undefined,
         colour: value?.kind === 'colour' && value.rgba.alpha > 0 ? toHex(blend(value.rgba, WHITE)) : undefined,
       };
     });

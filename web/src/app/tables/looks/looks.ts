@@ -14,6 +14,7 @@ import {
   exceptionAt,
   gridOf,
   heightOf,
+  kindOf,
   sectionRows,
   setValueMarks,
   setExceptions,
@@ -25,11 +26,14 @@ import {
   type ExceptionKind,
   type Table,
 } from '../../../../../core/table';
+import { unreadableLooks, type UnreadableLook } from '../../../../../core/paint';
 import type { ThemeView } from '../../../../../core/theme';
 import { EditedLook } from '../../values/edited-look';
 import { readRow, sidesOf, type RowName } from '../../values/rows';
 import { suggestionsFor } from '../../values/suggestions';
 import { ValueEditor } from '../../values/value-editor';
+import { UnreadableList, type UnreadableText } from '../../controls/unreadable-list';
+import { bandOf } from '../grid/band';
 import type { Asked } from '../columns/column-form';
 import type { ValueMarkData, MadeValueMarks } from './value-mark-dialog';
 import { labelOf, listedLooks, lookRows, placeOfException, placesIn, whyOf, type ListedLook, type LookRow } from './look-rows';
@@ -40,7 +44,7 @@ const kinds: readonly ExceptionKind[] = ['column', 'row', 'cell'];
 @Component({
   selector: 'zest-looks',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [A11yModule, MatButtonModule, MatCheckboxModule, MatIconModule, OverlayModule, ValueEditor],
+  imports: [A11yModule, MatButtonModule, MatCheckboxModule, MatIconModule, OverlayModule, UnreadableList, ValueEditor],
   providers: [{ provide: EditedLook, useExisting: forwardRef(() => Looks) }],
   templateUrl: './looks.html',
   styleUrls: ['../columns/structure.scss', './looks.scss'],
@@ -182,6 +186,36 @@ export class Looks implements EditedLook {
   protected reach(on: boolean): void {
     const reach: Exception['reach'] = !on ? '' : this.kind() === 'column' ? 'header' : 'always';
     this.change('say how far a look reaches', '', (each) => ({ ...each, reach }));
+  }
+
+  private readonly spoilt = computed(() => {
+    const view = this.view();
+    return view ? unreadableLooks(view, this.table(), bandOf(view)) : [];
+  });
+  /** Looks beside the theme by which texts cannot be read, anywhere in the table. */
+  protected readonly unreadable = computed(() =>
+    this.spoilt().map(({ exception, worst, failing, cases, ink }): UnreadableText => ({
+      key: placeOfException(exception),
+      where: placeOfException(exception),
+      ratio: worst.ratio,
+      needed: worst.needed,
+      times: failing < cases ? `, in ${failing} of ${cases} cases` : '',
+      ink,
+    })),
+  );
+  private spoiltAt = (keys: readonly string[]): readonly UnreadableLook[] =>
+    this.spoilt().filter(({ exception }) => keys.includes(placeOfException(exception)));
+  protected goToUnreadable(key: string): void {
+    const [found] = this.spoiltAt([key]);
+    if (found) this.goTo({ key, kind: kindOf(found.exception), at: [found.exception], where: key, says: '' });
+  }
+  protected mend(keys: readonly string[]): void {
+    const all = this.spoiltAt(keys).filter(({ ink }) => ink !== undefined);
+    this.changed.emit({
+      label: all.length === 1 ? 'mend an ink' : `mend ${all.length} inks`,
+      touches: '',
+      make: (table) => all.reduce((each, { exception, ink }) => setExceptions(each, [exception], (set) => withValue(set, 'ink', ink)), table),
+    });
   }
 
   protected drop({ at, kind }: ListedLook): void {

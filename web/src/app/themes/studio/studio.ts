@@ -24,6 +24,7 @@ import { StudioState } from './studio-state';
 import { Swatches } from './palette/swatches';
 import { ThreeSpecimens } from './specimen/three-specimens';
 import { TypeScalePanel } from './palette/type-scale';
+import { Unreadable } from './ledger/unreadable';
 import { Why } from './ledger/why';
 import { WidthSteps } from './widths/width-steps';
 import { ThemeViews } from '../../controls/dressed/theme-views';
@@ -50,6 +51,7 @@ import type { BaseDialog as BaseDialogType, Moving } from './compare/base-dialog
     ThreeSpecimens,
     TypeScalePanel,
     UndoRedo,
+    Unreadable,
     Why,
     WidthSteps,
   ],
