@@ -1,5 +1,5 @@
 import { resolveAt } from '../resolve';
-import type { ThemeView } from '../theme';
+import { propertyOf, type ThemeView } from '../theme';
 import { lineAt, stronger, type Contender, type Line, type LineName } from './lines';
 
 /** What lies on the two sides of an edge between rows. */
@@ -37,12 +37,18 @@ export const drawnBetweenColumns = (view: ThemeView, traits: readonly ColumnTrai
   drawn(view, [...columnTraits.filter((trait) => traits.includes(trait)).toReversed(), 'columns']);
 export const columnLine = (...on: Parameters<typeof drawnBetweenColumns>): Line => drawnBetweenColumns(...on).line;
 
+/** Whether a theme says none for a particular edge: there is no line then, whatever less particular one there would be. */
+const saysNone = (view: ThemeView, name: LineName): boolean =>
+  name !== 'rows' && name !== 'columns' && view.valueAt({ part: 'lines', condition: 'rest' }, propertyOf(name))?.css === 'none';
+
 /**
  * Which of the lines on one edge is drawn. Where cells are joined the strongest wins; where they are single
- * or spaced the more particular one is drawn, unless it is none.
+ * or spaced the more particular one is drawn, unless it is none because nobody said anything of it.
  */
-function drawn(view: ThemeView, names: readonly LineName[]): Drawn {
+function drawn(view: ThemeView, all: readonly LineName[]): Drawn {
   const joined = resolveAt(view, { part: 'table', condition: 'rest' }, 'cells').css === 'joined';
+  const until = all.findIndex((name) => saysNone(view, name));
+  const names = until < 0 ? all : all.slice(0, until + 1);
   const contenders = names.map((name): Contender & Drawn => ({
     name,
     line: lineAt(view, name),

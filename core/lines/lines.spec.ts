@@ -53,6 +53,28 @@ describe('Lines between the parts', () => {
   }
   it('fall to the line between rows where none is set', () =>
     expect(rowLine(viewOf(themeWith({ lines: { rest: { rows: '1px solid mist' } } })), 'header-body').css).toBe('1px solid var(--zp-mist)'));
+  it('are not there where none is said for a particular edge, joined or not; less particular ones leave no gap', () => {
+    const line = (
+      rest: Readonly<Record<string, string>>,
+      cells: string,
+      edge: 'header-body' | 'rows' = 'header-body',
+      traits: readonly 'after-first-row'[] = [],
+    ) => rowLine(viewOf(themeWith({ table: { rest: { cells } }, lines: { rest } })), edge, traits).css;
+    for (const cells of ['joined', 'single', 'spaced']) {
+      expect(line({ rows: '3px solid mist', 'under-header': 'none' }, cells))
+        .withContext(cells)
+        .toBe('none');
+      expect(line({ rows: '3px solid mist', 'under-header': 'none' }, cells, 'rows'))
+        .withContext(cells)
+        .toContain('mist');
+      expect(line({ rows: 'none', 'under-header': '1px solid deep' }, cells))
+        .withContext(cells)
+        .toContain('deep');
+      expect(line({ rows: '1px solid mist', 'after-first-row': 'none' }, cells, 'rows', ['after-first-row']))
+        .withContext(cells)
+        .toBe('none');
+    }
+  });
   it('are put out by hidden', () =>
     expect(rowLine(viewOf(themeWith({ lines: { rest: { ...values, 'under-header': 'hidden' } } })), 'header-body').style).toBe('hidden'));
   it('are apart on the first and the last row and column, and beside the row headers', () => {

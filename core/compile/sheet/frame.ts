@@ -55,6 +55,8 @@ export const frameRules: readonly CssNode[] = [
     ['inset-inline-start', '0'],
     ['box-sizing', 'border-box'],
     ['max-width', '100cqi'],
+    // A word that is wider makes the table wider, as in any table.
+    ['min-width', 'min-content'],
   ),
   moreFrames,
   rule(

@@ -38,6 +38,7 @@ import { ColourEditor } from './colour-editor';
       <button type="button" class="zest-choice" [attr.aria-pressed]="text() === 'none'" (click)="changed.emit('none')">none</button>
       <button type="button" class="zest-choice" [attr.aria-pressed]="text() === 'hidden'" (click)="changed.emit('hidden')">hidden</button>
     </div>
+    <p class="zest-note">None: no line at this place, nor the one between rows or columns there. Hidden: nor any other line that meets it.</p>
   `,
   styles: `
     :host {
