@@ -9,6 +9,7 @@ import { Drafts, type KeptDraft } from './drafts';
 import { Keepings } from './keepings';
 import type { KeepState, Keeping, LeftWork } from './keeping';
 import { DocumentSession } from './session';
+import { when } from '../controls/when';
 
 /** What can be done with an open document of any kind. */
 type AnySession = Pick<DocumentSession<never>, 'id' | 'kind' | 'state$' | 'undo' | 'redo' | 'flush' | 'isDirty' | 'close' | 'bringBack'>;
@@ -119,5 +120,4 @@ export class Sessions {
 }
 
 /** When something was laid by, as it is said. */
-export const said = ({ at }: KeptDraft): string =>
-  at === 0 ? 'an earlier day' : new Date(at).toLocaleString('en', { dateStyle: 'medium', timeStyle: 'short' });
+export const said = ({ at }: KeptDraft): string => (at === 0 ? 'an earlier day' : when(at));

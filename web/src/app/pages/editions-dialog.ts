@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
@@ -6,6 +5,7 @@ import { firstValueFrom } from 'rxjs';
 import { pageChanges, type NameOf, type Page } from '../../../../core/page';
 import { Deleting } from '../controls/deleting';
 import { Api, type Edition } from '../documents/api';
+import { When } from '../controls/when';
 
 export interface PageEditions {
   readonly id: string;
@@ -20,7 +20,7 @@ export interface PageEditions {
 @Component({
   selector: 'zest-page-editions-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DatePipe, MatButtonModule, MatDialogModule],
+  imports: [When, MatButtonModule, MatDialogModule],
   template: `
     <h2 mat-dialog-title>Editions of “{{ data.page.name }}”</h2>
     <mat-dialog-content>
@@ -33,7 +33,7 @@ export interface PageEditions {
             <select class="zest-field" (change)="pick(+$any($event.target).value)">
               @for (each of all; track each.number) {
                 <option [value]="each.number" [selected]="each.number === picked()">
-                  edition {{ each.number }}, {{ each.publishedAt | date: 'd MMM, HH:mm' }}{{ each.number === data.live ? ', live' : '' }}
+                  edition {{ each.number }}, {{ each.publishedAt | when }}{{ each.number === data.live ? ', live' : '' }}
                 </option>
               }
             </select>

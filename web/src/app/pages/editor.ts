@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, type ElementRef, type OnInit, computed, effect, inject, input, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
@@ -55,6 +54,7 @@ import { StandsOn } from './stands-on';
 import { ThreeWidths } from './seen/three-widths';
 import { UnderHouse } from './house/under-house';
 import { VisitorForm } from './visitor-form';
+import { When } from '../controls/when';
 
 @Component({
   selector: 'zest-page-editor',
@@ -62,7 +62,7 @@ import { VisitorForm } from './visitor-form';
   imports: [
     BlockForm,
     BlockOutline,
-    DatePipe,
+    When,
     HouseFindings,
     MatButtonModule,
     MatCheckboxModule,

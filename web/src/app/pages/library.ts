@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
@@ -7,11 +6,12 @@ import { emptyPage, slugOf, tablesOn } from '../../../../core/page';
 import { askName } from '../controls/name-dialog';
 import type { KeptPage } from '../documents/api';
 import { Library } from '../documents/library';
+import { When } from '../controls/when';
 
 @Component({
   selector: 'zest-page-library',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DatePipe, MatButtonModule, MatIconModule, RouterLink],
+  imports: [When, MatButtonModule, MatIconModule, RouterLink],
   template: `
     <div class="zest-bar">
       <h1>Pages</h1>
@@ -33,7 +33,7 @@ import { Library } from '../documents/library';
             </div>
             @if (page.live; as live) {
               <a class="live" [href]="'/site/' + live.slug" target="_blank" rel="noopener">/site/{{ live.slug }}</a>
-              <span class="zest-note">published {{ live.publishedAt | date: 'd MMM, HH:mm' }}</span>
+              <span class="zest-note">published {{ live.publishedAt | when }}</span>
             } @else {
               <span class="zest-note">not published</span><span></span>
             }

@@ -1,4 +1,4 @@
-import { DatePipe, formatDate } from '@angular/common';
+import { formatDate } from '@angular/common';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
@@ -10,12 +10,13 @@ import { Api, ApiError } from '../documents/api';
 import { RestoreDialog, type RestoreQuestion } from './restore-dialog';
 import { WindowsAtOnce } from './windows';
 import { countsInWords, reasonsInWords, sizeInWords } from './words';
+import { When } from '../controls/when';
 
 /** Backups of everything, made and restored, and what was deleted and can be brought back. */
 @Component({
   selector: 'zest-backups',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DatePipe, MatButtonModule, MatProgressBarModule],
+  imports: [When, MatButtonModule, MatProgressBarModule],
   templateUrl: './backups.html',
   styleUrl: './backups.scss',
 })

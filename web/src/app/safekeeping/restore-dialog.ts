@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
@@ -8,6 +7,7 @@ import type { BackupCounts, KeptBackup } from '../../../../core/documents';
 import { Api, ApiError } from '../documents/api';
 import { WindowsAtOnce } from './windows';
 import { countsInWords } from './words';
+import { When } from '../controls/when';
 
 export interface RestoreQuestion {
   readonly backup: KeptBackup;
@@ -19,9 +19,9 @@ export interface RestoreQuestion {
 @Component({
   selector: 'zest-restore-dialog',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DatePipe, MatButtonModule, MatDialogModule, MatProgressBarModule],
+  imports: [When, MatButtonModule, MatDialogModule, MatProgressBarModule],
   template: `
-    <h2 mat-dialog-title>Restore the backup of {{ question.backup.madeAt | date: 'd MMM y, HH:mm:ss' }}</h2>
+    <h2 mat-dialog-title>Restore the backup of {{ question.backup.madeAt | when: true }}</h2>
     <mat-dialog-content>
       <p>It holds {{ words(question.backup.counts) }}, with their editions and histories, and the house stylesheet.</p>
       <p>

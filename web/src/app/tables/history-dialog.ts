@@ -5,6 +5,7 @@ import { firstValueFrom } from 'rxjs';
 import type { Table } from '../../../../core/table';
 import { Deleting } from '../controls/deleting';
 import { Api, type Done } from '../documents/api';
+import { when } from '../controls/when';
 
 export interface HistoryData {
   readonly id: string;
@@ -86,7 +87,7 @@ export class HistoryDialog {
     const steps = [...new Set(said)];
     return steps.length === 0 ? 'a change' : steps.length > 4 ? `${steps.slice(0, 3).join(', ')} and ${steps.length - 3} more` : steps.join(', ');
   }
-  protected when = (at: string): string => new Date(at).toLocaleString('en', { dateStyle: 'medium', timeStyle: 'short' });
+  protected readonly when = when;
 
   protected async goBack(revision: number): Promise<void> {
     const table = await this.deleting.attempt(() => firstValueFrom(this.api.tableAt(this.data.id, revision)));

@@ -9,6 +9,7 @@ import { Api } from '../../../documents/api';
 import type { DocumentSession } from '../../../documents/session';
 import type { StudioState } from '../studio-state';
 import { ThemeViews } from '../../../controls/dressed/theme-views';
+import { when } from '../../../controls/when';
 
 interface Choice {
   readonly id: string;
@@ -80,7 +81,7 @@ export class CompareDialog {
     const editions = await firstValueFrom(this.api.editions(id)).catch(() => []);
     const found = editions.map(({ number, publishedAt }): Choice => ({
       id: `edition ${number}`,
-      name: `Edition ${number}, ${dateAndTime.format(new Date(publishedAt))}`,
+      name: `Edition ${number}, ${when(publishedAt)}`,
       load: () => firstValueFrom(this.api.edition(id, number)),
     }));
     this.choices.update((choices) => [...choices, ...found]);
@@ -101,15 +102,12 @@ export class CompareDialog {
   }
 }
 
-const time = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
-const dateAndTime = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
-
 /** The earlier moments of this work, the newest first, the beginning last. */
 function moments(session: DocumentSession<Theme>): readonly Choice[] {
   const history = session.history;
   return momentsOf(history).map(({ steps, label, time: at }) => ({
     id: String(steps),
-    name: label === undefined ? 'As it was opened' : `${at === undefined ? '' : `${time.format(at)}, `}after: ${label}`,
+    name: label === undefined ? 'As it was opened' : `${at === undefined ? '' : `${when(at)}, `}after: ${label}`,
     load: () => documentAt(history, steps),
   }));
 }
