@@ -1,7 +1,9 @@
 import { utils, write, type CellObject } from '@e965/xlsx';
 import Papa from 'papaparse';
 import { computedTable, gridOf, isNumber, marksIn, stretchesOf, textOf, textsOf, type Cell, type GridCell, type Row, type Table } from '../table';
+import { WORKBOOK_CAPTION } from '../workbook-caption';
 import type { DataFormat } from './choices';
+import { typedCell } from './sheet-cell';
 
 /** A table's content as a file. What comes back from it by `bringIn` has the same texts in the same places. */
 export function tableData(table: Table, format: DataFormat): Uint8Array | string {
@@ -77,19 +79,26 @@ const escapeMarkdown = (text: string): string =>
     .replace(/\r?\n/g, '<br>')
     .trim();
 
-/** A workbook with one sheet: merged cells, and numbers as numbers where they are shown again as they were typed. */
+/**
+ * A workbook with one sheet: merged cells, the caption as its title, values of typed columns as numbers and dates in formats that show
+ * them as the table does, others as numbers where they are shown again as they were typed.
+ */
 function writeWorkbook(table: Table, bookType: 'xlsx' | 'ods'): Uint8Array {
   const sheet = utils.aoa_to_sheet([]);
   for (const cells of gridOf(table).rows)
-    for (const cell of cells)
-      if (cell.text !== '')
-        sheet[utils.encode_cell({ r: cell.row, c: cell.column })] = { ...cellOf(cell.text, bookType === 'xlsx'), ...linkOf(cell) };
+    for (const cell of cells) {
+      const typed = bookType === 'xlsx' ? typedCell(table, cell) : undefined;
+      const made = typed ?? (cell.text === '' ? undefined : { ...cellOf(cell.text, bookType === 'xlsx'), ...linkOf(cell) });
+      if (made) sheet[utils.encode_cell({ r: cell.row, c: cell.column })] = made;
+    }
   sheet['!ref'] = utils.encode_range({ s: { r: 0, c: 0 }, e: { r: table.rows.length - 1, c: (table.rows[0]?.length ?? 1) - 1 } });
   sheet['!merges'] = table.merges.map(({ row, column, rows, columns }) => ({
     s: { r: row, c: column },
     e: { r: row + rows - 1, c: column + columns - 1 },
   }));
   const book = utils.book_new();
+  // Programs show the title; a property of ours says that it is a caption, since many a title is nothing that anybody wrote.
+  if (table.caption !== '') Object.assign(book, { Props: { Title: table.caption }, Custprops: { [WORKBOOK_CAPTION]: 'title' } });
   utils.book_append_sheet(book, sheet, sheetName(table.name));
   return new Uint8Array(write(book, { type: 'array', bookType, bookSST: true, compression: true }) as ArrayBuffer);
 }

@@ -1,12 +1,15 @@
 import { SSF as formats, read, utils, type CellObject, type Range, type WorkBook, type WorkSheet } from '@e965/xlsx';
 import { bad, good, type Outcome } from '../../outcome';
 import { LIMITS, cellOf, isSafeAddress, type Cell, type Merge } from '../../table';
+import { own } from '../../own';
+import { WORKBOOK_CAPTION } from '../../workbook-caption';
 import type { Raw } from '../raw';
 import { isZip, plainPackage, unpackedSize } from './zip';
 
 /** The part of the library's number formats that is used here; its own types leave them open. */
 const SSF = formats as {
   readonly is_date: (format: string) => boolean;
+  readonly format: (format: string, value: number) => string;
   readonly parse_date_code: (
     serial: number,
     options: { readonly date1904: boolean },
@@ -151,7 +154,9 @@ function rawOf(book: WorkBook, sheet: WorkSheet, part: Range): Raw {
     const merge = { row: cut.s.r - part.s.r, column: cut.s.c - part.s.c, rows: cut.e.r - cut.s.r + 1, columns: cut.e.c - cut.s.c + 1 };
     return merge.rows * merge.columns > 1 ? [merge] : [];
   });
-  return { rows, merges, notes };
+  const isCaption = own((book.Custprops ?? {}) as Readonly<Record<string, unknown>>, WORKBOOK_CAPTION) === 'title';
+  const title: unknown = isCaption ? book.Props?.Title : undefined;
+  return { rows, merges, notes, ...(typeof title === 'string' ? { caption: title.slice(0, LIMITS.caption) } : {}) };
 }
 
 /** A cell's text, as a link where the sheet makes it one. */
@@ -171,11 +176,22 @@ function textOf(cell: CellObject, is1904: boolean): string {
     const format = String(cell.z ?? 'General');
     if (/\[[hms]+\]/i.test(format)) return duration(cell.v);
     if (SSF.is_date(format)) return dateOf(cell.v, is1904) ?? shown(cell);
+    if (cell.w === undefined) return spacedShare(format, cell.v) ?? shown(cell);
   }
   return shown(cell);
 }
 
 const shown = (cell: CellObject): string => (cell.t === 's' ? String(cell.v) : (cell.w ?? String(cell.v))).replace(/\r\n?/g, '\n').trim();
+/** A share of a hundred with room before its sign, as many languages write it: a format that the library cannot show. */
+function spacedShare(format: string, value: number): string | undefined {
+  const bare = format.replace(/[\s\u00a0\u202f"\\]{1,8}%/g, '%');
+  if (bare === format) return undefined;
+  try {
+    return SSF.format(bare, value).replace('%', ' %');
+  } catch {
+    return undefined;
+  }
+}
 const two = (n: number): string => String(n).padStart(2, '0');
 
 /** A serial number as a date, a time or both. The 1900 system counts a 29 February 1900 that there never was; the library knows. */
