@@ -50,7 +50,7 @@ function readAs(kind: SourceKind, source: Source, options: SourceOptions, progre
   if (!found.ok) return found;
   if (found.value.raw.rows.every((cells) => cells.length === 0))
     return bad({ code: 'no-cells', say: 'There are no cells in it.', remedy: 'Choose another one, or start with an empty table.' });
-  return good({ kind, ...noted(found.value, source.ending, kind), piece: options.piece ?? 0 });
+  return good({ kind, ...noted(found.value, source.ending, kind), piece: found.value.piece ?? options.piece ?? 0 });
 }
 
 const tooLarge = (bytes: Uint8Array, most: number): Outcome<never> =>

@@ -43,6 +43,8 @@ export interface SourceOptions {
   readonly piece?: number;
   /** Part of a sheet, as in `B2:F40`. */
   readonly range?: string;
+  /** Whether rows and columns that the sheet does not show come in too. */
+  readonly hidden?: boolean;
 }
 /** What can stand around cells of separated text, and what it is called. */
 export const quotes = { '"': 'double quotes', "'": 'single quotes', none: 'nothing' } as const;
@@ -64,6 +66,8 @@ export interface Read {
   readonly encoding?: Encoding;
   readonly decimal?: '.' | ',';
   readonly range?: string;
+  readonly piece?: number;
+  readonly hidden?: number;
 }
 
 /** Is told how much of a source has been read, from 0 to 1. */

@@ -28,13 +28,20 @@ export interface Sheet {
   readonly pieces: readonly string[];
   /** The part of the sheet that was read, as in `A1:F40`. */
   readonly range: string;
+  /** Which of the sheets was read, from 0. */
+  readonly piece: number;
+  /** How many rows and columns of it are not shown. */
+  readonly hidden: number;
 }
 
 /**
  * Reads a sheet of a workbook (XLSX, XLS, ODS), the one that is asked for, or a range of it. Cells come in as they are
  * shown; dates as year-month-day, so that they mean the same everywhere; formulas as their last value.
  */
-export function readWorkbook(bytes: Uint8Array, { piece = 0, range }: { readonly piece?: number; readonly range?: string } = {}): Outcome<Sheet> {
+export function readWorkbook(
+  bytes: Uint8Array,
+  { piece: asked, range, hidden = false }: { readonly piece?: number; readonly range?: string; readonly hidden?: boolean } = {},
+): Outcome<Sheet> {
   const size = unpackedSize(bytes);
   if (size > UNPACKED_MOST)
     return bad({
@@ -47,22 +54,37 @@ export function readWorkbook(bytes: Uint8Array, { piece = 0, range }: { readonly
   if (!plain) return unreadable('');
   let book: WorkBook;
   try {
-    book = read(plain, { type: 'array', cellNF: true, cellHTML: false, sheetRows: ROWS_MOST });
+    book = read(plain, { type: 'array', cellNF: true, cellHTML: false, cellStyles: true, sheetRows: ROWS_MOST });
   } catch (error) {
     return unreadable((error as Error).message);
   }
+  const isShown = (at: number): boolean => (book.Workbook?.Sheets?.[at]?.Hidden ?? 0) === 0;
+  const piece =
+    asked ??
+    Math.max(
+      0,
+      book.SheetNames.findIndex((_, at) => isShown(at)),
+    );
   const name = book.SheetNames[piece];
   const sheet = name === undefined ? undefined : book.Sheets[name];
   if (!sheet || book.SheetNames.length === 0)
     return bad({ code: 'no-sheet', say: 'There is no such sheet in the workbook.', remedy: 'Choose another one.' });
   const used = usedRange(sheet);
   if (!used) return bad({ code: 'no-rows', say: `The sheet “${name ?? ''}” is empty.`, remedy: 'Choose another sheet.' });
-  const asked = range === undefined ? used : readRange(range);
-  if (!asked) return bad({ code: 'range', say: `“${range ?? ''}” is not a range.`, remedy: 'Write two corners, as in A1:F40.' });
-  const part = common(asked, used);
+  const corners = range === undefined ? used : readRange(range);
+  if (!corners) return bad({ code: 'range', say: `“${range ?? ''}” is not a range.`, remedy: 'Write two corners, as in A1:F40.' });
+  const part = common(corners, used);
   if (!part)
     return bad({ code: 'range-empty', say: `There is nothing in ${range ?? ''}.`, remedy: `The sheet is filled from ${utils.encode_range(used)}.` });
-  return good({ raw: rawOf(book, sheet, part), pieces: book.SheetNames, range: utils.encode_range(part) });
+  const away = hiddenIn(sheet, part);
+  const raw = rawOf(book, sheet, part);
+  return good({
+    raw: hidden ? raw : withoutHidden(raw, away),
+    pieces: book.SheetNames.map((each, at) => (isShown(at) ? each : `${each} (hidden)`)),
+    range: utils.encode_range(part),
+    piece,
+    hidden: away.rows.size + away.columns.size,
+  });
 }
 
 /** Whether an entry of a package has to do with what stands in cells; pictures and the like are not unpacked. */
@@ -124,6 +146,62 @@ function common(a: Range, b: Range): Range | undefined {
     e: { r: Math.min(a.e.r, b.e.r), c: Math.min(a.e.c, b.e.c) },
   };
   return part.s.r <= part.e.r && part.s.c <= part.e.c ? part : undefined;
+}
+
+interface Hidden {
+  readonly rows: ReadonlySet<number>;
+  readonly columns: ReadonlySet<number>;
+}
+
+/** The rows and columns of a part that the sheet does not show, counted from the part's own first. */
+function hiddenIn(sheet: WorkSheet, { s, e }: Range): Hidden {
+  const lines = (all: readonly ({ readonly hidden?: boolean } | null | undefined)[] | undefined, from: number, to: number): ReadonlySet<number> =>
+    new Set((all ?? []).flatMap((each, at) => (each?.hidden === true && at >= from && at <= to ? [at - from] : [])));
+  return { rows: lines(sheet['!rows'], s.r, e.r), columns: lines(sheet['!cols'], s.c, e.c) };
+}
+
+/** What is left of a sheet without what it does not show; merged cells shrink. A sheet of which nothing is shown stays whole. */
+function withoutHidden(raw: Raw, { rows, columns }: Hidden): Raw {
+  const width = raw.rows[0]?.length ?? 0;
+  if (rows.size + columns.size === 0 || rows.size >= raw.rows.length || columns.size >= width) return raw;
+  const before = (gone: ReadonlySet<number>, count: number): readonly number[] => {
+    const places = [0];
+    for (let at = 0; at < count; at++) places.push((places[at] ?? 0) + (gone.has(at) ? 0 : 1));
+    return places;
+  };
+  const [rowAt, columnAt] = [before(rows, raw.rows.length), before(columns, width)];
+  const span = (places: readonly number[], from: number, count: number): readonly [number, number] => {
+    const start = places[from] ?? 0;
+    return [start, (places[from + count] ?? start) - start];
+  };
+  const merges = raw.merges.flatMap((merge): readonly Merge[] => {
+    const [[row, down], [column, across]] = [span(rowAt, merge.row, merge.rows), span(columnAt, merge.column, merge.columns)];
+    return down > 0 && across > 0 && down * across > 1 ? [{ row, column, rows: down, columns: across }] : [];
+  });
+  // What a merged cell says stands in its first slot, which may be one that is not shown.
+  const cells = raw.rows.map((row) => [...row]);
+  for (const { row, column, rows: down, columns: across } of raw.merges) {
+    const text = cells[row]?.[column] ?? '';
+    const [r, c] = [firstShown(rows, row, down), firstShown(columns, column, across)];
+    const to = r === undefined || c === undefined ? undefined : cells[r];
+    if (to && c !== undefined && (r !== row || c !== column)) to[c] = text;
+  }
+  const say = [
+    rows.size === 0 ? '' : rows.size === 1 ? '1 hidden row' : `${rows.size.toLocaleString('en')} hidden rows`,
+    columns.size === 0 ? '' : columns.size === 1 ? '1 hidden column' : `${columns.size} hidden columns`,
+  ].filter(Boolean);
+  const isOne = rows.size + columns.size === 1;
+  return {
+    ...raw,
+    rows: cells.filter((_, at) => !rows.has(at)).map((row) => (columns.size === 0 ? row : row.filter((_, at) => !columns.has(at)))),
+    merges,
+    notes: [...raw.notes, `${say.join(' and ')} of the sheet ${isOne ? 'was' : 'were'} left out.`],
+  };
+}
+
+function firstShown(gone: ReadonlySet<number>, from: number, count: number): number | undefined {
+  for (let at = from; at < from + count; at++) if (!gone.has(at)) return at;
+  return undefined;
 }
 
 function rawOf(book: WorkBook, sheet: WorkSheet, part: Range): Raw {

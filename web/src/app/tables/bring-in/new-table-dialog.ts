@@ -213,6 +213,11 @@ export class NewTableDialog {
     this.options = { ...this.options, ...options };
     await this.reading('Reading it again…', () => this.intake.readAgain(this.options, [...this.refused], this.below(), this.told));
   }
+  protected readonly wantsHidden = signal(false);
+  protected async chooseHidden(hidden: boolean): Promise<void> {
+    this.wantsHidden.set(hidden);
+    await this.choose({ hidden });
+  }
   protected async hold({ kind }: Finding, holds: boolean): Promise<void> {
     if (holds) this.refused.delete(kind);
     else this.refused.add(kind);
@@ -227,6 +232,7 @@ export class NewTableDialog {
   private async bring(busy: string, work: () => Promise<Outcome<CameIn>>): Promise<void> {
     this.found.set(undefined);
     this.options = {};
+    this.wantsHidden.set(false);
     this.refused.clear();
     this.below.set('note');
     await this.reading(busy, work);
