@@ -30,6 +30,9 @@ async function shoot(name: string, path: string, prepare: () => Promise<unknown>
   // Two frames, so that what the last change brought is painted.
   await driver.executeAsyncScript('const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(done))');
   writeFileSync(`${folder}/${name}.png`, await driver.takeScreenshot(), 'base64');
+  // What was changed for the picture is kept before the next view is opened, which would offer it otherwise.
+  await driver.executeAsyncScript('setTimeout(arguments[0], 700)');
+  await person.until('everything kept', async () => !/Keeping…/.test(await person.text()) || undefined);
   console.log(`${folder}/${name}.png`);
 }
 
