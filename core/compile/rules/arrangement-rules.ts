@@ -57,7 +57,11 @@ export const moreFrames: CssNode = {
 function hintRules(key: string): readonly CssNode[] {
   const frame = `.${contract.frame}:has(>.${contract.theme(key)})`;
   return [
-    rule(frame, ['animation', `${MORE} linear both`], ['animation-timeline', 'scroll(self inline)']),
+    {
+      kind: 'media',
+      query: 'screen',
+      rules: [rule(frame, ['animation', `${MORE} linear both`], ['animation-timeline', 'scroll(self inline)'])],
+    },
     rule(`${frame}:dir(rtl)`, ['--zp_to', 'to left']),
   ];
 }

@@ -5,11 +5,12 @@ import { contract } from '../markup/contract';
 import { rule, type CssNode } from '../sheet/stylesheet';
 
 /**
- * A frame in which the header stays: no higher than the window, and scrolled within. What has the focus is brought out from under the
+ * A frame in which the header stays: no higher than the window, and scrolled within; on paper it is as long as it is. What has the focus is brought out from under the
  * header, which is taken to be no higher than a quarter of it (WCAG 2.2, 2.4.11; CSS Scroll Snap 1, "scroll-padding").
  */
 export const headerFrameRules = (selector: string, height = '85vh'): readonly CssNode[] => [
   rule(selector, ['max-height', height], ['overflow', 'auto'], ['scroll-padding-block-start', 'max(25%,6em)']),
+  { kind: 'media', query: 'print', rules: [rule(selector, ['max-height', 'none'], ['overflow', 'visible'])] },
 ];
 
 /**

@@ -1,6 +1,6 @@
 import { contract } from '../markup/contract';
 import { moreFrames } from '../rules/arrangement-rules';
-import { rule, type CssNode, type Declaration } from './stylesheet';
+import { rule, type CssNode } from './stylesheet';
 
 /**
  * What isolates a placement: its host is a block, and what stands in the shadow root begins with what browsers have, since
@@ -72,28 +72,24 @@ export const frameRules: readonly CssNode[] = [
   ...(['start', 'center', 'end'] as const).map((align) => rule(`.${contract.caption(align)}>caption`, ['text-align', align])),
 ];
 
-const PAPER: readonly Declaration[] = [
-  ['overflow', 'visible!important'],
-  ['max-height', 'none!important'],
-  ['animation', 'none!important'],
-  ['mask-image', 'none!important'],
-];
 /**
- * On paper nothing is pressed and nothing scrolled: controls are not printed, no frame cuts anything off, a header that stays in view
+ * On paper nothing is pressed and nothing scrolls: controls are not printed, no frame cuts anything off, a header that stays in view
  * is repeated on each sheet by the browser instead, and no row is torn in two where it fits on one sheet (CSS Fragmentation 3, 3.1).
- * Stronger than what any theme says, since paper can do no other.
+ * To be written last: each is as strong as whatever a theme or a control says.
  */
-export const printRules = (isVisited: boolean): readonly CssNode[] => [
-  {
-    kind: 'media',
-    query: 'print',
-    rules: [
-      rule(`.${contract.frame}`, ...PAPER),
-      rule(`.${contract.frame}>table>thead,.${contract.frame} caption`, ['position', 'static!important']),
-      rule(`.${contract.frame}>table>*>tr`, ['break-inside', 'avoid']),
-      ...(isVisited
-        ? [rule(`.${contract.box} :is(.${contract.search},.${contract.pager},.${contract.choose}),.${contract.open}`, ['display', 'none!important'])]
-        : []),
-    ],
-  },
-];
+export const printRules = (isVisited: boolean): readonly CssNode[] => {
+  const box = `.${contract.box}`;
+  return [
+    {
+      kind: 'media',
+      query: 'print',
+      rules: [
+        rule(`.${contract.frame}`, ['overflow', 'visible']),
+        rule(`${box} .${contract.frame}>table>:is(thead,caption)`, ['position', 'static']),
+        rule(`${box} .${contract.frame}>table>*>tr`, ['break-inside', 'avoid']),
+        rule(`${box} .${contract.open}`, ['display', 'none']),
+        ...(isVisited ? [rule(`${box} :is(.${contract.search},.${contract.pager},.${contract.choose})`, ['display', 'none'])] : []),
+      ],
+    },
+  ];
+};
