@@ -22,6 +22,8 @@ const [CHOICES, CHOICE_ROWS, CHOICE_LENGTH] = [8, 10, 30] as const;
 const NAMES = new RegExp(`(?:^|[^\\p{L}])(?:${anyOf(({ codes }) => codes)})(?:$|[^\\p{L}])`, 'iu');
 /** Figures in groups, with a plus, a bracket or a zero in front: a telephone number (ITU-T E.123). */
 const PHONE = /^(?:\+\d|\(0?\d|0\d)[\d ().-]{5,}$/;
+/** A country's code for telephones (ITU-T E.164): where every figure has its plus, they are no amounts. */
+const DIALLED = /^\+[1-9]\d{0,2}$/;
 
 const NOT_WRITTEN = { decimal: '', order: '', currency: '', unit: '' } as const;
 const TEXT: FoundType = { type: 'text', ...NOT_WRITTEN };
@@ -46,7 +48,11 @@ export function findType(texts: readonly string[], name = '', odd: readonly stri
   if (isMost(isLink)) return { ...TEXT, type: 'link' };
   if (filled.length > 1 && isMost((text) => readYesNo(text) !== undefined) && new Set(all.map((text) => text.toLowerCase())).size <= 4)
     return { ...TEXT, type: 'yes-no' };
-  const isCode = NAMES.test(name) || all.some((text) => /^0\d+$/.test(text)) || isMost((text) => PHONE.test(text));
+  const isCode =
+    NAMES.test(name) ||
+    all.some((text) => /^0\d+$/.test(text)) ||
+    isMost((text) => PHONE.test(text)) ||
+    (filled.length > 1 && filled.every((text) => DIALLED.test(text)));
   if (!isCode) {
     const found = clock(all, isMost) ?? dates(all, isMost) ?? durations(isMost) ?? numbers(filled, all);
     if (found) return found;

@@ -52,8 +52,10 @@ export function headerRowsOf({ rows, merges }: State): number {
   const names = [...textsOf(rows[lowest]), ...fromAbove.map((merge) => textOf(rows[merge.row]?.[merge.column]))]
     .filter((text) => !isBlank(text))
     .map((text) => text.trim());
-  const isTold = tiers > 0 || new Set(names).size === names.length;
   const below = rows.slice(count, count + 39);
+  // Two columns of one name are still names where values stand below them.
+  const isOverValues = below.length > 0 && below.every((cells) => textsOf(cells).some(isValue) || !isFilledOver(cells, 0));
+  const isTold = tiers > 0 || new Set(names).size === names.length || isOverValues;
   const width = widestOf(below);
   const isWide = names.length >= Math.max(1, Math.min(width, rows[lowest]?.length ?? 0) - 1);
   return isTold && (isWide || tiers > 0) && below.some((cells) => isFilledOver(cells, 0)) ? count : 0;

@@ -10,7 +10,14 @@ import type { Raw } from '../raw';
  * or run past their row group they are cut, and that is said.
  */
 export function readHtml(html: string, piece = 0): Outcome<{ readonly raw: Raw; readonly pieces: readonly string[] }> {
-  const tables = outerTables(parse(html));
+  const document = parse(html);
+  if (isDeeper(document, DEEPEST))
+    return bad({
+      code: 'too-deep',
+      say: `Its elements stand in one another more than ${DEEPEST} deep, and it is not read.`,
+      remedy: 'Copy the table by itself, without what is around it.',
+    });
+  const tables = outerTables(document);
   const table = tables[piece];
   if (!table) return bad({ code: 'no-table', say: 'There is no table in it.', remedy: 'Copy the cells themselves, or paste as plain text.' });
   const groups = rowGroups(table);
@@ -33,6 +40,21 @@ export function readHtml(html: string, piece = 0): Outcome<{ readonly raw: Raw; 
     },
     pieces: tables.map(nameOf),
   });
+}
+
+/** How deep elements may stand in one another: many times what people write, and few enough to be gone through. */
+const DEEPEST = 500;
+
+/** Whether elements stand in one another deeper than that; told without going into them. */
+function isDeeper(document: Node, most: number): boolean {
+  let level: readonly Node[] = [document];
+  for (let depth = 0; level.length > 0; depth++) {
+    if (depth > most) return true;
+    const next: Node[] = [];
+    for (const node of level) for (const child of childrenOf(node)) if (isElement(child)) next.push(child);
+    level = next;
+  }
+  return false;
 }
 
 /** Tables that do not stand in another one. */

@@ -7,9 +7,11 @@ import { strewnRows } from './strewn';
 import { sectionRows, type Table } from '../table';
 
 /** A number as people write it: sign or brackets, currency in front or behind, separators, a share. */
-const NUMBER = /^[(]?[-+−]?\s?\p{Sc}?\s?[-+−]?\d{1,15}(?:[ .,'’\u00a0\u202f]\d{3})*(?:[.,]\d+)?\s?(?:\p{Sc}|%)?[)]?$/u;
+const NUMBER = /^[(]?[-+−]?\s?\p{Sc}?\s?[-+−]?(?:\d{1,15}(?:[ .,'’\u00a0\u202f]\d{3})*(?:[.,]\d+)?|[.,]\d+)\s?(?:\p{Sc}|%)?[)]?$/u;
 /** What begins with a zero and goes on is a code, not a number. */
 const CODE = /^0\d/;
+/** A country's code for telephones (ITU-T E.164): a column of nothing else is no column of numbers. */
+const DIALLED = /^\+[1-9]\d{0,2}$/;
 
 export const isNumber = (text: string): boolean => NUMBER.test(text.trim()) && !CODE.test(text.trim());
 export const isNegative = (text: string): boolean => /^[(−-]|^\p{Sc}\s?[−-]/u.test(text.trim());
@@ -37,7 +39,8 @@ export function numberColumns(table: Table): readonly NumberColumn[] {
       column < table.rowHeaders && type === '' ? [] : format === null ? typed : typed.map((text) => shownIn(table, column, text))
     ).filter((text) => text !== '');
     const numbers = texts.filter(isNumber);
-    const seems = numbers.length > 0 && numbers.length >= texts.length * 0.6 && !texts.some((text) => CODE.test(text));
+    const areCodes = texts.some((text) => CODE.test(text)) || (numbers.length > 1 && numbers.every((text) => DIALLED.test(text)));
+    const seems = numbers.length > 0 && numbers.length >= texts.length * 0.6 && !areCodes;
     const isNumeric = type === '' ? seems : isNumericType(type);
     const fractions = numbers.map((text) => fractionOf(text, markOf(table, column)));
     const longest = fractions.reduce((most, each) => (each.digits.length > most.digits.length ? each : most), { mark: '.', digits: '' });
