@@ -34,6 +34,7 @@ import {
   type TableBlock,
 } from '../../../../core/page';
 import type { Table } from '../../../../core/table';
+import type { Theme } from '../../../../core/theme';
 import { Deleting } from '../controls/deleting';
 import { Name } from '../controls/rename';
 import { Ruler } from '../controls/ruler';
@@ -53,6 +54,7 @@ import { HouseFindings } from './house/house-findings';
 import { StandsOn } from './stands-on';
 import { ThreeWidths } from './seen/three-widths';
 import { UnderHouse } from './house/under-house';
+import { WidthNote } from './width-note';
 import { VisitorForm } from './visitor-form';
 import { When } from '../controls/when';
 
@@ -77,6 +79,7 @@ import { When } from '../controls/when';
     ThreeWidths,
     UndoRedo,
     VisitorForm,
+    WidthNote,
     PutElsewhere,
   ],
   providers: [OpenDocument, StandsOn, UnderHouse],
@@ -157,9 +160,12 @@ export class PageEditor implements OnInit {
   protected tableOf(block: TableBlock): Table | undefined {
     return this.tables().find(({ id }) => id === block.shows.id)?.document;
   }
+  protected themeOf(block: TableBlock): Theme | undefined {
+    return this.themes().find(({ id }) => id === (block.dress?.id ?? this.reachingTheme()))?.document;
+  }
   protected themeName(block: TableBlock): string {
-    const named = (theme: string): string => this.themes().find(({ id }) => id === theme)?.document.name ?? 'no theme';
-    return block.dress ? named(block.dress.id) : `${named(this.reachingTheme())}, as it is reached`;
+    const name = this.themeOf(block)?.name ?? 'no theme';
+    return block.dress ? name : `${name}, as it is reached`;
   }
   /** The theme that reaches what has none of its own on this page. */
   protected reachingTheme(): string {
