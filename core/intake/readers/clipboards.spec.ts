@@ -9,7 +9,7 @@ const said = (text: string, html = ''): string => {
     : `${read.problems[0]?.say ?? ''} ${read.problems[0]?.remedy ?? ''}`;
 };
 
-describe('A clipboard', () => {
+describe('What a clipboard holds', () => {
   it('with a table of Markdown is read as one', () => {
     const text = '| Boat | Fare |\n| --- | ---: |\n| **Moth** | £8 |\n';
     const read = readClipboard({ text, html: '' });
