@@ -13,7 +13,12 @@ export function tend(root: ParentNode): void {
       else if (!frame.matches(':focus')) frame.removeAttribute('tabindex');
     }
   });
-  for (const each of root.querySelectorAll(`.${FRAME},.${FRAME}>table`)) sizes.observe(each);
+  for (const frame of root.querySelectorAll(`.${FRAME}`)) {
+    const watch = (): void => [frame, ...frame.children].forEach((each) => sizes.observe(each));
+    // A table with other columns may take the place of the one that stands there.
+    new MutationObserver(watch).observe(frame, { childList: true });
+    watch();
+  }
 }
 
 /** All frames of the page, those in placements that are isolated from it as well. */

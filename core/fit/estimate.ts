@@ -98,27 +98,54 @@ function stepsOf(view: ThemeView, table: Table): readonly WidthRange[] {
     .sort((a, b) => a.from - b.from);
 }
 
-/** A long table with the rows alone by which its columns are widest; undefined where rows hang on one another. */
+/**
+ * A long table with the rows alone by which its columns are widest, and one of their widest words, each in one piece; undefined where
+ * rows hang on one another, or show something else than what was typed.
+ */
 function withFewRows(table: Table): Table | undefined {
   const { first, count } = sectionRows(table, 'body');
   if (count <= FEW) return table;
   const isHeld =
-    table.groups.length > 0 || table.merges.some(({ row }) => row >= first) || table.exceptions.some(({ row }) => row !== null && row >= first);
+    table.groups.length > 0 ||
+    table.merges.some(({ row }) => row >= first) ||
+    table.exceptions.some(({ row }) => row !== null && row >= first) ||
+    table.columns.some(({ format, formula }) => format !== null || formula !== '');
   if (isHeld) return count <= MANY ? table : undefined;
-  const widest = new Map<string, readonly [row: number, width: number]>();
-  const note = (key: string, row: number, width: number): void => {
-    if (width > (widest.get(key)?.[1] ?? -1)) widest.set(key, [row, width]);
-  };
+  const width = table.rows[0]?.length ?? 0;
+  const [lines, words] = [new Float64Array(width), new Float64Array(width)];
+  const [lineAt, widestWords] = [new Array<number>(width).fill(first), new Array<string>(width).fill('')];
   const end = first + count;
-  for (let row = first; row < end; row++)
-    (table.rows[row] as Row).forEach((cell, column) => {
-      const text = textOf(cell);
-      note(`line ${column}`, row, roughly(text));
-      // Only a text with more than one piece has one that is shorter than it.
-      note(`piece ${column}`, row, text.length > 4 ? Math.max(0, ...piecesOf(text).map(roughly)) : roughly(text));
-    });
-  const rows = [...new Set([first, first + 1, ...[...widest.values()].map(([row]) => row), end - 1])].sort((a, b) => a - b);
-  return { ...table, rows: [...table.rows.slice(0, first), ...rows.map((row) => table.rows[row] as Row), ...table.rows.slice(end)] };
+  for (let row = first; row < end; row++) {
+    const cells = table.rows[row] as Row;
+    for (let column = 0; column < width; column++) {
+      const text = textOf(cells[column]);
+      const { line, word, from, to } = widestIn(text);
+      if (line > (lines[column] ?? 0)) [lines[column], lineAt[column]] = [line, row];
+      if (word > (words[column] ?? 0)) [words[column], widestWords[column]] = [word, text.slice(from, to)];
+    }
+  }
+  const rows = [...new Set([first, first + 1, ...lineAt, end - 1])].sort((a, b) => a - b).map((row) => table.rows[row] as Row);
+  return { ...table, rows: [...table.rows.slice(0, first), ...rows, widestWords.map(inOnePiece), ...table.rows.slice(end)] };
 }
 
-const roughly = (text: string): number => widestMeasure(text, { family: 'x', size: 1, weight: 400, isItalic: false, spacing: 0, figures: 'normal' });
+/** How wide a text is in em, and its widest word with where that stands. A loop over code units, since a table may have millions of cells. */
+function widestIn(text: string): { readonly line: number; readonly word: number; readonly from: number; readonly to: number } {
+  let [line, word, start, now, from, to] = [0, 0, 0, 0, 0, 0];
+  for (let at = 0; at <= text.length; at++) {
+    const code = at < text.length ? text.charCodeAt(at) : 32;
+    const width = at === text.length ? 0 : code < NARROW.length ? (NARROW[code] ?? 0) : widthOf(text.charAt(at));
+    line += width;
+    if (code > 32) {
+      now += width;
+      continue;
+    }
+    if (now > word) [word, from, to] = [now, start, at];
+    [start, now] = [at + 1, 0];
+  }
+  return { line, word, from, to };
+}
+/** The widths of the first letters by their code, asked for most. */
+const NARROW = Float64Array.from({ length: 0x180 }, (_, code) => (code < 32 ? 0 : widthOf(String.fromCharCode(code))));
+
+/** A word that breaks nowhere: at least as wide as each of the pieces that it would break into. */
+const inOnePiece = (word: string): string => (piecesOf(word).length <= 1 ? word : word.replace(/[^\p{L}\p{N}\p{M}]/gu, 'm'));

@@ -18,7 +18,8 @@ const NOTHING: SaidAgain = { before: [], after: [] };
 export function saidAgain(table: Table, cell: GridCell): SaidAgain {
   const grid = gridOf(table);
   const row = grid.row(cell.row);
-  if (cell.section === 'header' || row.reduce((count, { columns }) => count + columns, 0) === grid.width) return NOTHING;
+  // Most rows have a cell of their own in every column.
+  if (cell.section === 'header' || row.length === grid.width || row.reduce((count, { columns }) => count + columns, 0) === grid.width) return NOTHING;
   const next = row[row.indexOf(cell) + 1]?.column ?? grid.width;
   const before = row[0] === cell ? overIn(table, cell.row, 0, cell.column) : [];
   return { before, after: overIn(table, cell.row, cell.column + cell.columns, next) };

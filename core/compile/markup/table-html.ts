@@ -218,7 +218,7 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
   const { tag, scope } = headerRole(table, cell);
   const conditions = held ? heldOn(table, cell, held) : [];
   const isHeader = cell.section === 'header';
-  const again = saidAgain(table, cell);
+  const again = options.labelled ? saidAgain(table, cell) : undefined;
   const opens = options.fewer ? leftOut(table, cell, options) : [];
   return element(
     tag,
@@ -247,10 +247,10 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
       [contract.sorts]: sortable && canSort(table, cell) && !isUnsorted(table, cell, unsorted) ? '' : undefined,
       'data-slot': slots ? `${cell.row} ${cell.column}` : undefined,
     },
-    ...(options.labelled ? again.before : []),
+    ...(again?.before ?? []),
     ...(options.labelled && !(isNamed(table, options) && isPlain(table, cell)) ? labelNodes(table, cell) : []),
     ...(contentOf?.(cell) ?? markedNodes(table, cell) ?? contentNodes(table, cell)),
-    ...(options.labelled ? again.after : []),
+    ...(again?.after ?? []),
     ...opens,
   );
 }

@@ -1,4 +1,5 @@
 import { surelyFits, widestMeasure, type TypeSetting } from '../../../core/fit';
+import { PLAIN_FORMAT } from '../../../core/data-types';
 import { setValue } from '../../../core/edit';
 import { tableOf, type Table } from '../../../core/table';
 import { viewOf } from '../../../core/tests/themes';
@@ -98,6 +99,8 @@ describe('The widths at which a table surely fits', () => {
     expect(surelyFits(view, long)[0]?.least).toBe(
       surelyFits(view, tableOf('x', [['A', 'B', 'C', 'D'], ...rows.slice(3300, 3400), ...rows.slice(4900)]))[0]?.least,
     );
+    const formatted = long.columns.map((column) => ({ ...column, type: 'number' as const, format: PLAIN_FORMAT }));
+    expect(surelyFits(view, { ...long, columns: formatted })).toEqual([]);
     expect(surelyFits(view, { ...long, merges: [{ row: 9, column: 0, rows: 2, columns: 1 }] })).toEqual([]);
   });
 });
