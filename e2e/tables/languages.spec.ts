@@ -49,7 +49,9 @@ describe('The language of a table', () => {
     await person.click('button', 'Take it');
     await person.untilKept();
     await person.click('button', 'Publish');
-    await person.click('button', /^Publish/);
+    await person.untilText(/live page follows this table/);
+    await person.click('button', 'Publish');
+    await person.untilText(/is published/);
     await person.until(
       'the live page in that language',
       async () => (await (await fetch(`${app.url}/site/night-boats`)).text()).includes('<span lang="ga" dir="ltr">Tarn Isle</span>') || undefined,
