@@ -3,6 +3,33 @@ import { dice } from '../tests/random';
 import { AS_IT_SAYS, findType, howWritten, readDate, readDuration, readNumber, readTime, readValueOf } from '.';
 
 describe('findType', () => {
+  it('read a number that machines wrote as they read it with a space before it, where they look at it letter by letter', () => {
+    const texts = [
+      '0',
+      '-0',
+      '7',
+      '007',
+      '-12',
+      '1.5',
+      '1.50',
+      '1.234',
+      '1234.567',
+      '12.345',
+      '0.125',
+      '1.',
+      '.5',
+      '1.2.3',
+      '-1.25',
+      '--1',
+      '1e5',
+      '999999999999999',
+    ];
+    for (const text of [...texts, '9999999999999999', '12345678901.2345', '١٢', '1,5', '-', ''])
+      for (const told of ['', '.', ','] as const)
+        expect(readNumber(text, told))
+          .withContext(`${text} told ${told}`)
+          .toEqual(readNumber(` ${text}`, told));
+  });
   it('ships with at least 60 awkward columns', () => expect(awkwardColumns.length).toBeGreaterThanOrEqual(60));
   for (const [name, cells, is] of awkwardColumns)
     it(`tells that “${name}” (${cells.slice(0, 40)}) is ${is.type}`, () =>

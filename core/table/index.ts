@@ -67,7 +67,7 @@ export { bringAgain, columnNames, possibleKeys, type Again, type CellChange } fr
 export { LIMITS } from './reading/limits';
 export { cellProblem, rowsProblem } from './reading/read-rows';
 export { gridProblem } from './reading/grid-problem';
-export { readHead, readTable, upgradeTable } from './reading/read-table';
+export { readHead, readTable, upgradeColumn, upgradeTable } from './reading/read-table';
 export {
   applyChange,
   backOf,
@@ -87,8 +87,10 @@ export { isUnevenRow, marksOf, type Marks } from './grid/marks';
 export { isWrong, isTotal, rememberTotal, shownCell, shownText, totalIn, valueIn, valuesOf } from './columns/shown';
 export { valueConditions } from './grid/value-conditions';
 export { isNegative, isNegativeCell, isNumber, isNumberCell, numberColumns, padOf, type NumberColumn } from './columns/numbers';
-export { computedIn, computedTable, type Computed } from './computed/computed';
+export { computedIn, computedTable } from './computed/computed';
+export type { Computed } from './computed/work-out';
 export { formulaFunctions, readFormula, wholeFunctions, type Formula } from './computed/formula';
+export { writtenName } from './computed/names';
 export { readIn, readingOf, type Reading } from './columns/readings';
 export { ruleProblem } from './columns/rules';
 export { joinColumns, partsOf, separatorIn, splitColumn } from './edit/split-column';

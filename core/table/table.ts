@@ -19,12 +19,12 @@ export const captionAligns = ['', 'start', 'center', 'end'] as const;
 export const decimalMarks = ['', '.', ','] as const;
 
 /**
- * A table as it is kept and exchanged: `"format": "zest-table/5"`. `rows` is always a full rectangle: a text
+ * A table as it is kept and exchanged: `"format": "zest-table/6"`. `rows` is always a full rectangle: a text
  * for each slot, empty where there is none. Merges never overlap and never cross from one row group into the
  * next (HTML Standard, "Forming a table": cells end with their row group).
  */
 export interface Table {
-  readonly format: 'zest-table/5';
+  readonly format: 'zest-table/6';
   readonly name: string;
   readonly kind: TableKind;
   /** The caption; empty for none. */
@@ -63,7 +63,7 @@ export interface Table {
 /** A table without its rows, as large ones are sent and kept. */
 export type TableHead = Omit<Table, 'rows'>;
 
-export const TABLE_FORMAT = 'zest-table/5';
+export const TABLE_FORMAT = 'zest-table/6';
 
 export const widthOf = (table: Table): number => table.rows[0]?.length ?? 0;
 export const heightOf = (table: Table): number => table.rows.length;

@@ -40,6 +40,8 @@ const CODE = /^[^\d]*0\d/;
  */
 export function readNumber(typed: string, decimal: '' | '.' | ',' = ''): ReadNumber | undefined {
   if (typed.length > 60) return undefined;
+  const simple = readPlain(typed, decimal);
+  if (simple) return simple;
   const text = digitsOf(typed.trim());
   const match = PATTERN.exec(text);
   if (!match || CODE.test(text)) return undefined;
@@ -62,6 +64,29 @@ export function readNumber(typed: string, decimal: '' | '.' | ',' = ''): ReadNum
     places: read.places,
     decimal: read.decimal,
   };
+}
+
+const isFigure = (code: number): boolean => code >= 48 && code <= 57;
+
+/**
+ * Numbers as machines write them, which most cells of long tables are: figures, with a minus before them and a decimal point in
+ * them where it cannot part thousands. Told letter by letter, in a tenth of the time; undefined where the pattern has to be asked.
+ */
+function readPlain(text: string, told: '' | '.' | ','): ReadNumber | undefined {
+  const { length } = text;
+  if (length === 0 || length > MOST_DIGITS) return undefined;
+  const start = text.charCodeAt(0) === 45 ? 1 : 0;
+  let at = start;
+  while (at < length && isFigure(text.charCodeAt(at))) at++;
+  const before = at - start;
+  if (before === 0 || (before > 1 && text.charCodeAt(start) === 48)) return undefined;
+  const places = at === length ? 0 : length - at - 1;
+  if (at < length) {
+    if (text.charCodeAt(at) !== 46 || told === ',' || places === 0 || (places === 3 && before <= 3)) return undefined;
+    for (at++; at < length; at++) if (!isFigure(text.charCodeAt(at))) return undefined;
+  }
+  const value = Number(text);
+  return { value: value === 0 ? 0 : value, isPercent: false, currency: '', unit: '', places, decimal: places > 0 ? '.' : '' };
 }
 
 interface Digits {

@@ -1,14 +1,10 @@
-import { PLAIN_FORMAT, formatValue, isNothing, readNumber, type DataType } from '../../data-types';
+import { PLAIN_FORMAT, formatValue, isNothing, isNumericType, readNumber, type DataType } from '../../data-types';
 import type { Outcome } from '../../outcome';
 import { columnNames } from '../edit/bring-again';
 import { textOf, type Row } from '../cell';
-import { readFormula, type Formula, type Term } from './formula';
-import { valueIn } from '../columns/shown';
+import { readFormula, type Formula, type WholeFunction } from './formula';
+import { DAY_MS, asNumber, counted, isDays, isProblem, readerOf, type Computed, type RowReader } from './work-out';
 import { sectionRows, type Table } from '../table';
-
-/** What a formula comes to in a row: a number, nothing where a value that it needs is nothing, or why it cannot be worked out. */
-export type Computed = number | null | { readonly say: string };
-const isProblem = (computed: Computed): computed is { readonly say: string } => typeof computed === 'object' && computed !== null;
 
 interface Work {
   readonly table: Table;
@@ -17,11 +13,13 @@ interface Work {
   readonly headings: ReadonlySet<number>;
   /** By column; undefined where it has no formula. */
   readonly formulas: readonly (Outcome<Formula> | undefined)[];
-  /** Whether a column's formula comes back to itself. */
-  readonly rings: ReadonlySet<number>;
+  /** What each formula comes to in a row, made ready when first asked for. */
+  readonly readers: Map<number, RowReader>;
   /** What whole columns come to, worked out when first asked for. */
   readonly columns: Map<number, readonly Computed[]>;
   readonly wholes: Map<string, readonly Computed[]>;
+  /** Whether a column's formula comes back to itself. */
+  readonly rings: ReadonlySet<number>;
 }
 
 const works = new WeakMap<Table, Work | null>();
@@ -34,7 +32,8 @@ function workOn(table: Table): Work | null {
     const names = columnNames(table);
     const formulas = table.columns.map(({ formula }) => (formula === '' ? undefined : readFormula(formula, names)));
     const { first, count } = sectionRows(table, 'body');
-    work = { table, first, count, headings: new Set(table.groups), formulas, rings: ringsIn(formulas), columns: new Map(), wholes: new Map() };
+    const headings = new Set(table.groups);
+    work = { table, first, count, headings, formulas, rings: ringsIn(formulas), readers: new Map(), columns: new Map(), wholes: new Map() };
   }
   works.set(table, work);
   return work;
@@ -56,105 +55,48 @@ function ringsIn(formulas: Work['formulas']): ReadonlySet<number> {
   return new Set(formulas.flatMap((formula, column) => (formula && leadsTo(column, column, new Set()) ? [column] : [])));
 }
 
-/** What a body row has in a column: worked out, or as it was typed. */
-function valueAt(work: Work, column: number, row: number): Computed {
-  const formula = work.formulas[column];
-  if (formula) return computedAt(work, column, row, formula);
-  const text = textOf(work.table.rows[row]?.[column]);
-  const { type = '' } = work.table.columns[column] ?? {};
-  if (isNothing(text)) return null;
-  if (type === '' || type === 'text') {
-    const read = readNumber(text, work.table.decimal);
-    return read ? (read.isPercent ? read.value / 100 : read.value) : { say: `“${text.slice(0, 40)}” is no number` };
-  }
-  const typed = valueIn(work.table, column, text);
-  if (typeof typed !== 'number') return { say: `“${text.slice(0, 40)}” is no number` };
-  return type === 'percent' ? typed / 100 : typed;
+/** What body rows have in a column: worked out, or as it was typed. */
+function columnReader(work: Work, column: number): RowReader {
+  const { table, formulas } = work;
+  const formula = formulas[column];
+  if (formula) return formulaReader(work, column, formula);
+  const { type = '', order = '' } = table.columns[column] ?? {};
+  const isText = type === '' || type === 'text' || type === 'choice';
+  return (row) => {
+    const text = textOf(table.rows[row]?.[column]);
+    if (isNothing(text)) return null;
+    if (!isText) return counted(type, text, table, order) ?? { say: `“${text.slice(0, 40)}” is ${typeSaid(type)}` };
+    if (type === 'choice') return text;
+    const read = readNumber(text, table.decimal);
+    return read ? (read.isPercent ? read.value / 100 : read.value) : text;
+  };
+}
+const typeSaid = (type: DataType): string => (isNumericType(type) ? 'no number' : `not of its column’s type`);
+
+/** What a column's formula comes to, made ready once for a state of the table. */
+function formulaReader(work: Work, column: number, formula: Outcome<Formula>): RowReader {
+  const known = work.readers.get(column);
+  if (known) return known;
+  const { table } = work;
+  const problem = work.rings.has(column) ? { say: 'It refers to itself' } : formula.ok ? undefined : { say: formula.problems[0]?.say ?? '' };
+  const read =
+    problem || !formula.ok
+      ? (): Computed => problem ?? null
+      : readerOf(formula.value.term, { table, column: (at) => columnReader(work, at), whole: (name, at) => wholeReader(work, name, at) });
+  // The time between two days, in a column of what lasts, counts in seconds as all that lasts does.
+  const isLasting = formula.ok && table.columns[column]?.type === 'duration' && isDays(formula.value.term, table);
+  const made: RowReader = isLasting
+    ? (row) => {
+        const days = read(row);
+        return typeof days === 'number' ? days * (DAY_MS / 1000) : days;
+      }
+    : read;
+  work.readers.set(column, made);
+  return made;
 }
 
-function computedAt(work: Work, column: number, row: number, formula: Outcome<Formula>): Computed {
-  if (work.rings.has(column)) return { say: 'It refers to itself' };
-  if (!formula.ok) return { say: formula.problems[0]?.say ?? '' };
-  return termAt(work, formula.value.term, row);
-}
-
-function termAt(work: Work, term: Term, row: number): Computed {
-  switch (term.kind) {
-    case 'number':
-      return term.value;
-    case 'column':
-      return valueAt(work, term.column, row);
-    case 'sign': {
-      const of = termAt(work, term.of, row);
-      return typeof of === 'number' ? -of : of;
-    }
-    case 'call':
-      return called(
-        term.name,
-        term.terms.map((each) => termAt(work, each, row)),
-      );
-    case 'whole':
-      return wholeOf(work, term.name, term.column)[row - work.first] ?? null;
-    case 'sum':
-    case 'difference':
-    case 'product':
-    case 'quotient':
-    case 'rest':
-    case 'power': {
-      const [left, right] = [termAt(work, term.left, row), termAt(work, term.right, row)];
-      if (isProblem(left)) return left;
-      if (isProblem(right)) return right;
-      return left === null || right === null ? null : counted(arithmetic(term.kind, left, right), term.kind, right);
-    }
-  }
-}
-
-function arithmetic(kind: 'sum' | 'difference' | 'product' | 'quotient' | 'rest' | 'power', left: number, right: number): number {
-  switch (kind) {
-    case 'sum':
-      return left + right;
-    case 'difference':
-      return left - right;
-    case 'product':
-      return left * right;
-    case 'quotient':
-      return left / right;
-    case 'rest':
-      return left % right;
-    case 'power':
-      return left ** right;
-  }
-}
-function counted(value: number, kind: string, right: number): Computed {
-  if ((kind === 'quotient' || kind === 'rest') && right === 0) return { say: 'It divides by zero' };
-  return Number.isFinite(value) ? value : { say: 'It comes to no number' };
-}
-
-/** Functions leave out what is nothing, as totals do. */
-function called(name: string, given: readonly Computed[]): Computed {
-  const problem = given.find(isProblem);
-  if (problem) return problem;
-  const numbers = given.filter((each) => typeof each === 'number');
-  const [first, second = 0] = numbers;
-  if (first === undefined) return null;
-  const sum = numbers.reduce((total, each) => total + each, 0);
-  switch (name) {
-    case 'sum':
-      return sum;
-    case 'mean':
-      return sum / numbers.length;
-    case 'least':
-      return Math.min(...numbers);
-    case 'greatest':
-      return Math.max(...numbers);
-    case 'round': {
-      const places = Math.max(0, Math.min(10, Math.round(second)));
-      // Half away from nothing, as people round; by its decimals, so that 1.005 is what it says.
-      return Number(`${Math.sign(first) * Math.round(Number(`${Math.abs(first)}e${places}`))}e${-places}`);
-    }
-    default:
-      return Math.abs(first);
-  }
+function wholeReader(work: Work, name: WholeFunction, column: number): RowReader {
+  return (row) => wholeOf(work, name, column)[row - work.first] ?? null;
 }
 
 /** What the typed cells of a column were last read as, so that after an edit only other rows are read. */
@@ -175,17 +117,18 @@ function columnOf(work: Work, column: number): readonly Computed[] {
   const key = table.rows[0];
   const last = key && work.formulas[column] === undefined ? readColumns.get(key)?.get(column) : undefined;
   const before = last?.said === said ? last : undefined;
+  const read = columnReader(work, column);
   const values = Array.from({ length: count }, (_, i): Computed => {
     const row = first + i;
     if (headings.has(row)) return null;
-    return before && before.rows[row] === table.rows[row] ? (before.values[i] ?? null) : valueAt(work, column, row);
+    return before && before.rows[row] === table.rows[row] ? (before.values[i] ?? null) : asNumber(read(row), table);
   });
   work.columns.set(column, values);
   if (key) readColumns.set(key, (readColumns.get(key) ?? new Map<number, ReadColumn>()).set(column, { rows: table.rows, said, values }));
   return values;
 }
 
-function wholeOf(work: Work, name: 'share' | 'running' | 'rank', column: number): readonly Computed[] {
+function wholeOf(work: Work, name: WholeFunction, column: number): readonly Computed[] {
   const key = `${name} ${column}`;
   const known = work.wholes.get(key);
   if (known) return known;
@@ -212,7 +155,7 @@ export function computedIn(table: Table, column: number, row: number): Computed 
   const work = workOn(table);
   const formula = work?.formulas[column];
   if (!work || !formula || row < work.first || row >= work.first + work.count || work.headings.has(row)) return undefined;
-  return computedAt(work, column, row, formula);
+  return formulaReader(work, column, formula)(row);
 }
 
 /** Of every number the same one: making it takes far longer than using it. */
@@ -223,40 +166,62 @@ function plainly(value: number): string {
   return text.length <= 13 && !text.includes('e') ? text : decimals.format(value);
 }
 
-/** A computed number as a text that reads back as the same: percent as 12, times as they are written, no thousands. */
-function textFor(value: number, type: '' | DataType, decimal: Table['decimal']): string {
-  if (type === 'date' || type === 'time' || type === 'duration') return formatValue(type, value, { ...PLAIN_FORMAT, date: 'iso' }, 'en');
+/** What was worked out as a text that reads back as the same: percent as 12, times as they are written, no thousands. */
+function textFor(value: number | string | boolean, type: '' | DataType, { decimal, language }: Table): string {
+  if (typeof value === 'string') return value;
+  if (typeof value === 'boolean') return formatValue('yes-no', Number(value), PLAIN_FORMAT, language === '' ? 'en' : language);
+  if (type === 'date') return formatValue(type, Math.round(value * DAY_MS), ISO, 'en');
+  if (type === 'time' || type === 'duration') return formatValue(type, value, ISO, 'en');
+  if (type === 'yes-no') return formatValue(type, value, PLAIN_FORMAT, language === '' ? 'en' : language);
   const amount = type === 'percent' ? value * 100 : value;
-  const plain = plainly(Number(amount.toPrecision(12)));
+  const short = String(amount);
+  // What is written in so few figures is what it says already.
+  const plain = short.length <= 12 && !short.includes('e') ? short : plainly(Number(amount.toPrecision(12)));
   // Three decimals alone could be thousands.
-  const clear = /\.\d{3}$/.test(plain) ? `${plain}0` : plain;
+  const clear = plain.at(-4) === '.' ? `${plain}0` : plain;
   const written = decimal === ',' ? clear.replace('.', ',') : clear;
   return type === 'percent' ? `${written}%` : written;
 }
+const ISO = { ...PLAIN_FORMAT, date: 'iso' } as const;
 
 /** How a value that cannot be worked out is shown on pages. */
 const NO_VALUE = '–';
 
+/** What goes through a whole list, for which all of it is made at once: asking for each by itself takes longer than making it. */
+const THROUGH: ReadonlySet<string | symbol> = new Set(['map', 'forEach', 'flatMap', 'filter', 'reduce']);
+
 /** A list of rows each of which is made when it is asked for. */
 function lazily(rows: readonly Row[], rowAt: (row: number) => Row): readonly Row[] {
+  let all: readonly Row[] | undefined;
   return new Proxy(rows, {
     get(target, key, receiver): unknown {
-      const at = typeof key === 'string' ? Number(key) : NaN;
-      return Number.isInteger(at) && at >= 0 && at < target.length ? rowAt(at) : Reflect.get(target, key, receiver);
+      if (typeof key === 'string') {
+        const at = Number(key);
+        if (Number.isInteger(at) && at >= 0 && at < target.length) return all ? all[at] : rowAt(at);
+      }
+      if (!THROUGH.has(key)) return Reflect.get(target, key, receiver);
+      all ??= target.map((_, at) => rowAt(at));
+      return (all[key as 'map'] as (...given: readonly unknown[]) => unknown).bind(all);
     },
   });
 }
 
 const tables = new WeakMap<Table, Table>();
-/** Rows with what their formulas come to, remembered by the row as long as the same is said of its columns. */
-const rowsByFormulas = new WeakMap<Table['columns'], { readonly said: string; readonly rows: WeakMap<Row, Row> }>();
+/** Rows as they were typed and with what their formulas came to, both by where they stand. */
+interface Remembered {
+  readonly said: string;
+  readonly typed: (Row | undefined)[];
+  readonly made: (Row | undefined)[];
+}
+/** What was worked out last, as long as the same is said of the columns: after an edit, only rows that are not the very same are worked out. */
+const rowsByFormulas = new WeakMap<Table['columns'], Remembered>();
 
-function rememberedRows(table: Table): WeakMap<Row, Row> {
-  const said = [table.decimal, ...columnNames(table)].join('\n');
+function rememberedRows(table: Table): Remembered {
+  const said = [table.decimal, table.language, ...columnNames(table)].join('\n');
   const known = rowsByFormulas.get(table.columns);
-  if (known?.said === said) return known.rows;
-  const rows = new WeakMap<Row, Row>();
-  rowsByFormulas.set(table.columns, { said, rows });
+  if (known?.said === said) return known;
+  const rows: Remembered = { said, typed: [], made: [] };
+  rowsByFormulas.set(table.columns, rows);
   return rows;
 }
 
@@ -271,20 +236,22 @@ export function computedTable(table: Table): Table {
   const known = tables.get(table);
   if (known) return known;
   const isWhole = work.formulas.some((formula) => formula?.ok && formula.value.isWhole);
-  const remembered = isWhole ? new WeakMap<Row, Row>() : rememberedRows(table);
+  const { typed, made: filled }: Pick<Remembered, 'typed' | 'made'> = isWhole ? { typed: [], made: [] } : rememberedRows(table);
+  const worked = work.formulas.flatMap((formula, column) =>
+    formula ? [{ column, read: formulaReader(work, column, formula), type: table.columns[column]?.type ?? ('' as const) }] : [],
+  );
   const rowAt = (row: number): Row => {
     const cells = table.rows[row] ?? [];
     if (row < work.first || row >= work.first + work.count || work.headings.has(row)) return cells;
-    const before = remembered.get(cells);
+    const before = typed[row] === cells ? filled[row] : undefined;
     if (before) return before;
-    const made = cells.map((cell, column) => {
-      const formula = work.formulas[column];
-      if (!formula) return cell;
-      const computed = computedAt(work, column, row, formula);
-      if (computed === null) return '';
-      return isProblem(computed) ? NO_VALUE : textFor(computed, table.columns[column]?.type ?? '', table.decimal);
-    });
-    remembered.set(cells, made);
+    const made = [...cells];
+    for (const { column, read, type } of worked) {
+      const computed = read(row);
+      made[column] = computed === null ? '' : isProblem(computed) ? NO_VALUE : textFor(computed, type, table);
+    }
+    typed[row] = cells;
+    filled[row] = made;
     return made;
   };
   const rows = lazily(table.rows, rowAt);

@@ -1,6 +1,6 @@
 import { columnNames } from './bring-again';
 import { cutCell, isSameCell, retype, type Cell } from '../cell';
-import { renameIn } from '../computed/formula';
+import { renameIn } from '../computed/names';
 import { groupsWithin } from '../grid/groups';
 import { LIMITS } from '../reading/limits';
 import { splitAcross } from './edit-merges';

@@ -4,6 +4,7 @@ import { own } from '../../own';
 import { checkShape } from '../../problems-of';
 import type { Row } from '../cell';
 import { PLAIN_COLUMN, plainColumns } from '../columns/column';
+import { upgradeFormula } from '../computed/old-formula';
 import { gridProblem } from './grid-problem';
 import { headFields } from './head-schema';
 import { LIMITS } from './limits';
@@ -46,12 +47,24 @@ const lacks: Readonly<Record<string, object>> = {
   'zest-table/2': { ...since3, ...since4, ...since5 },
   'zest-table/3': { ...since4, ...since5 },
   'zest-table/4': since5,
+  'zest-table/5': {},
 };
+
+/** A column of an older format: with what it lacks, and its formula in the syntax that there is now. */
+export function upgradeColumn(column: unknown): unknown {
+  if (typeof column !== 'object' || column === null) return column;
+  const { formula } = column as { readonly formula?: unknown };
+  return {
+    ...PLAIN_COLUMN,
+    ...column,
+    ...(typeof formula === 'string' && formula.length <= LIMITS.formula ? { formula: upgradeFormula(formula) } : {}),
+  };
+}
 
 /**
  * `zest-table/1` had no description; `zest-table/2` no kind, row groups, columns, pinning, decimal mark and place of the
  * caption; `zest-table/3` no language, and columns without type, order of dates, format and total; `zest-table/4` no
- * exceptions and no value marks, and columns without formula and rule.
+ * exceptions and no value marks, and columns without formula and rule; in `zest-table/5` names stood in square brackets in formulas.
  */
 export function upgradeTable(json: unknown): unknown {
   const old = json as { readonly format?: unknown; readonly rows?: unknown; readonly columns?: unknown } | null;
@@ -60,9 +73,7 @@ export function upgradeTable(json: unknown): unknown {
   if (!old || !lacking) return json;
   const first: unknown = Array.isArray(old.rows) ? old.rows[0] : undefined;
   const known: unknown = old.columns ?? plainColumns(Array.isArray(first) ? Math.min(first.length, LIMITS.columns + 1) : 0);
-  const columns: unknown = Array.isArray(known)
-    ? (known as readonly unknown[]).map((column) => (typeof column === 'object' ? { ...PLAIN_COLUMN, ...column } : column))
-    : known;
+  const columns: unknown = Array.isArray(known) ? (known as readonly unknown[]).map(upgradeColumn) : known;
   return { ...lacking, ...old, columns, format: TABLE_FORMAT };
 }
 

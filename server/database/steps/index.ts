@@ -1,6 +1,7 @@
 import { documentKinds } from '../../../core/documents';
+import { upgradeColumn, type TableChange } from '../../../core/table';
 import type { Queries } from '../database';
-import { upgradeLying } from './upgrade';
+import { rewriteLying, upgradeLying } from './upgrade';
 
 /** Migrations that are code and not SQL: those that bring documents to another format. Named and numbered as the SQL files are. */
 export const steps: Readonly<Record<string, (queries: Queries) => Promise<void>>> = {
@@ -33,4 +34,22 @@ export const steps: Readonly<Record<string, (queries: Queries) => Promise<void>>
     }
     await queries.query(`create unique index pages_address on pages ((document ->> 'slug')) where deleted_at is null`);
   },
+  /** zest-table/6: formulas name columns as SQL does, in the way back too. */
+  '019-formulas': async (queries) => {
+    const { tables } = documentKinds;
+    await upgradeLying(queries, { table: 'tables', column: 'document', key: ['id'] }, tables);
+    await upgradeLying(queries, { table: 'table_editions', column: 'document', key: ['table_id', 'number'] }, tables);
+    await rewriteLying(queries, { table: 'page_editions', column: 'tables', key: ['page_id', 'number'] }, (held) =>
+      typeof held === 'object' && held !== null ? Object.fromEntries(Object.entries(held).map(([id, table]) => [id, tables.upgrade(table)])) : held,
+    );
+    await rewriteLying(
+      queries,
+      { table: 'table_changes', column: 'back', key: ['table_id', 'revision'], where: `back::text like '%"columns"%'` },
+      (back) => (Array.isArray(back) ? (back as readonly TableChange[]).map(upgradeBack) : back),
+    );
+  },
 };
+
+/** A way back that puts columns back puts them back as they are written now. */
+const upgradeBack = (change: TableChange): unknown =>
+  change.head?.columns ? { ...change, head: { ...change.head, columns: change.head.columns.map(upgradeColumn) } } : change;

@@ -1,8 +1,9 @@
 import { emptyPage, readPage } from '../../../core/page';
+import { PLAIN_COLUMN, tableOf, type Table } from '../../../core/table';
 import { createStores } from '../../app';
 import { openBare } from '../../tests/memory';
 import type { Database } from '../database';
-import { migrate } from '../migrate';
+import { migrate, migrationNames } from '../migrate';
 
 describe('Migrations in code', () => {
   let database: Database;
@@ -58,5 +59,42 @@ describe('Migrations in code', () => {
     await migrate(database);
     const pages = await database.query<{ id: string; slug: string }>(`select id, document ->> 'slug' as slug from pages order by id`);
     expect(pages.map(({ id, slug }) => `${id} ${slug}`)).toEqual(['a boats', 'b boats-3', 'c boats-2', 'd boats', 'e boats-4']);
+  });
+  it('write formulas as SQL names columns, in tables, editions, pages of before and the way back', async () => {
+    await migrate(database, migrationNames().indexOf('019-formulas'));
+    const { rows, ...head } = tableOf('Fares', [
+      ['Adult fare', 'Out'],
+      ['12', ''],
+    ]);
+    const withIt = (formula: string): unknown => ({ ...head, format: 'zest-table/5', columns: [PLAIN_COLUMN, { ...PLAIN_COLUMN, formula }] });
+    await database.query('insert into row_sets (id, rows) values ($1, $2)', ['r', JSON.stringify(rows)]);
+    await database.query('insert into tables (id, document, revision, row_count, column_count) values ($1, $2, 3, 2, 2)', [
+      't',
+      JSON.stringify(withIt('[Adult fare] % 5')),
+    ]);
+    for (const [at, cells] of rows.entries())
+      await database.query('insert into table_rows (table_id, place, cells) values ($1, $2, $3)', ['t', at, JSON.stringify(cells)]);
+    await database.query('insert into table_editions (table_id, number, document, rows_id) values ($1, 1, $2, $3)', [
+      't',
+      JSON.stringify(withIt('[Adult fare] * 3')),
+      'r',
+    ]);
+    const back = (formula: string): string =>
+      JSON.stringify([
+        { rows: [{ at: 1, cells: [[0, 'was']] }] },
+        { head: { columns: [PLAIN_COLUMN, { ...PLAIN_COLUMN, formula }], name: 'columns' } },
+      ]);
+    for (const [revision, json] of [
+      [2, back('[Adult fare] ^ 2')],
+      [3, JSON.stringify([{ head: { name: 'Columns' } }])],
+    ] as const)
+      await database.query("insert into table_changes (table_id, revision, said, back) values ('t', $1, '[]', $2)", [revision, json]);
+    await migrate(database);
+    const { tables } = createStores(database);
+    const formula = (table: Table | undefined): unknown => table?.columns[1]?.formula;
+    expect(formula((await tables.get('t')).document)).toBe('mod("Adult fare", 5)');
+    expect(formula(await tables.editions.one('t', 1))).toBe('"Adult fare" * 3');
+    expect(formula(await tables.at('t', 1))).toBe('power("Adult fare", 2)');
+    expect((await tables.at('t', 2)).name).toBe('Columns');
   });
 });

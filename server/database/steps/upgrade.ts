@@ -6,6 +6,8 @@ export interface Lying {
   readonly table: string;
   readonly column: string;
   readonly key: readonly string[];
+  /** The SQL that says which of them; without it, all. */
+  readonly where?: string;
 }
 
 /** So many documents are brought up at once. */
@@ -15,22 +17,26 @@ const AT_ONCE = 200;
  * Brings documents to their kind's format as it is now, by the steps that the kind's reader takes too: a format's upgrade stands
  * once. Documents that are as they should be are left alone.
  */
-export async function upgradeLying(
+export const upgradeLying = (
   queries: Queries,
-  { table, column, key }: Lying,
+  lying: Omit<Lying, 'where'>,
   { format, upgrade }: Pick<DocumentKind<unknown>, 'format' | 'upgrade'>,
+): Promise<void> => rewriteLying(queries, { ...lying, where: `${lying.column} ->> 'format' is distinct from '${format}'` }, upgrade);
+
+/** Writes what lies in a column anew, one by one; what comes out the very same is left alone. */
+export async function rewriteLying(
+  queries: Queries,
+  { table, column, key, where = 'true' }: Lying,
+  rewrite: (value: unknown) => unknown,
 ): Promise<void> {
-  const old = await queries.query<Record<string, unknown>>(
-    `select ${key.join(', ')} from ${table} where ${column} ->> 'format' is distinct from $1 order by ${key.join(', ')}`,
-    [format],
-  );
+  const old = await queries.query<Record<string, unknown>>(`select ${key.join(', ')} from ${table} where ${where} order by ${key.join(', ')}`);
   for (let from = 0; from < old.length; from += AT_ONCE)
     for (const row of old.slice(from, from + AT_ONCE)) {
-      const where = key.map((name, i) => `${name} = $${i + 1}`).join(' and ');
+      const at = key.map((name, i) => `${name} = $${i + 1}`).join(' and ');
       const values = key.map((name) => row[name]);
-      const [found] = await queries.query<{ document: unknown }>(`select ${column} as document from ${table} where ${where}`, values);
-      const next = upgrade(found?.document);
-      if (next !== found?.document)
-        await queries.query(`update ${table} set ${column} = $${key.length + 1}::jsonb where ${where}`, [...values, JSON.stringify(next)]);
+      const [found] = await queries.query<{ value: unknown }>(`select ${column} as value from ${table} where ${at}`, values);
+      const next = rewrite(found?.value);
+      if (next !== found?.value)
+        await queries.query(`update ${table} set ${column} = $${key.length + 1}::jsonb where ${at}`, [...values, JSON.stringify(next)]);
     }
 }

@@ -9,6 +9,7 @@ import {
   readFormula,
   setColumns,
   wholeFunctions,
+  writtenName,
   type Chosen,
   type ColumnRule,
   type Table,
@@ -35,6 +36,8 @@ export class ColumnValues {
   protected readonly rule = computed(() => this.column()?.rule ?? null);
   protected readonly choices = computed(() => (this.rule()?.choices ?? []).join('\n'));
   protected readonly names = computed(() => columnNames(this.table()));
+  /** How a formula looks, over a column that is there. */
+  protected readonly example = computed(() => `${writtenName(this.names()[this.choice().column === 1 ? 0 : 1] ?? 'Fare')} * 2`);
   /** What was typed as a formula and cannot be read. */
   protected readonly typed = signal<string | undefined>(undefined);
   protected readonly wrong = signal('');
