@@ -152,4 +152,46 @@ describe('Steps that are proposed', () => {
     const own = { ...padded, widths: [{ name: 'column', width: 250, values: { 'body-rows': { rest: { size: '10px' } } } }] } as Theme;
     expect(proposeSteps(viewOf(own), timetable, measure).theme.widths?.find(({ name }) => name === 'column')).toEqual(own.widths?.[0]);
   });
+
+  const beyond = (theme: Theme): readonly unknown[] =>
+    stretchesOfWidth(viewOf(theme), timetable, measure, 1600).filter(({ state, to }) => state === 'beyond' && to >= 320);
+  const steps = (theme: Theme): readonly string[] => (theme.widths ?? []).map(({ name, width }) => `${name} ${width}`);
+
+  it('leave steps that say something where they are, and come between them', () => {
+    const own = { ...set(padded, 'size', '15px', 'body-rows', 'medium') };
+    const held = own.widths?.find(({ name }) => name === 'medium');
+    const { theme, why } = proposeSteps(viewOf(own), timetable, measure);
+    expect(held?.width).toBe(720);
+    expect(theme.widths?.find(({ name }) => name === 'medium')).toEqual(held as never);
+    expect(why.length).toBeGreaterThan(0);
+    expect(steps(theme)).toContain('medium 720');
+    expect(steps(theme)).toContain('narrow 480');
+    expect(beyond(theme)).toEqual([]);
+  });
+  it('say value by value what a step that is there says otherwise', () => {
+    const low = (size: string): Theme => ({
+      ...padded,
+      widths: [
+        { name: 'low', width: 400, values: { table: { rest: { arrangement: 'as it is' } }, 'body-rows': { rest: { size, 'padding-start': '19px' } } } },
+      ],
+    });
+    const { theme, why } = proposeSteps(viewOf(low('17px')), timetable, measure);
+    expect(theme.widths?.find(({ name }) => name === 'low')?.width).toBe(400);
+    expect(why.join(' ')).toContain('(low, 400 px, which is there already). Body rows, at low: padding start: 19px becomes 9.5px.');
+    expect(beyond(theme)).toEqual([]);
+  });
+  it('let rows stand side by side where a narrower step makes room for that itself', () => {
+    const small = (['body-rows', 'column-headers', 'row-headers'] as const).reduce<Theme>(
+      (theme, part) =>
+        (['padding-start', 'padding-end', 'size'] as const).reduce(
+          (each, name) => setValue(each, { part, condition: 'rest', step: 'small' }, name, name === 'size' ? '6px' : '0'),
+          theme,
+        ),
+      { ...padded, widths: [{ name: 'small', width: 330, values: {} }] },
+    );
+    const { theme, why } = proposeSteps(viewOf(small), timetable, measure);
+    expect(why.at(-1)).toContain('it fits side by side and stays so');
+    expect(theme.widths?.find(({ name }) => name === 'small')?.values.table?.rest?.arrangement).toBe('as it is');
+    expect(beyond(theme)).toEqual([]);
+  });
 });

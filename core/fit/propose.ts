@@ -1,7 +1,8 @@
-import { setValue } from '../edit';
-import { hasSteps, partOf, parts, propertyOf, viewOfChain, widthsOf, type Theme, type ThemeView, type WidthStep } from '../theme';
+import { changesBetween, setValue } from '../edit';
+import { WIDTHS_MOST, hasSteps, partOf, parts, propertyOf, viewOfChain, widthsOf, type Theme, type ThemeView, type WidthStep } from '../theme';
 import { widthOf, type Table } from '../table';
 import type { PageType } from '../resolve';
+import { arrangementOf } from './arrangement';
 import { fitOf } from './fit';
 import type { Measure } from './measure';
 
@@ -21,45 +22,116 @@ export interface Proposal {
 /**
  * Width steps at which a table fits from 320 px on with the least loss: first closer padding, which loses nothing; then
  * stacked rows, which lose the comparison down a column, or for very many columns and tables without a header a frame that
- * scrolls, which loses the sight of some. What the theme has at its steps already stays where it does not stand in the way.
+ * scrolls, which loses the sight of some. A step that the theme has is never moved: between two of them another comes where it is
+ * needed, and where one has to say something else than it does, that is said value by value.
  */
 export function proposeSteps(view: ThemeView, table: Table, measure: Measure, page?: PageType): Proposal {
-  const { theme } = view;
-  const least = (at: ThemeView): number => Math.ceil(fitOf(at, table, measure, page).least - 0.5);
-  /** Another state of the same theme, which grows from the same. */
-  const viewOf = (changed: Theme, step: string): ThemeView => viewOfChain([changed, ...view.chain.slice(1)], step);
-  const own = least(view.at(''));
-  if (own <= NARROWEST) return { theme, why: [] };
-  const why: string[] = [];
-  const medium: WidthStep = { name: 'medium', width: own - 1, values: {} };
-  const narrowName = 'narrow';
-  const others = hasSteps(theme) ? widthsOf(theme).filter(({ name }) => name !== 'medium' && name !== narrowName) : [];
-  const kept = (name: string): WidthStep['values'] => (hasSteps(theme) ? (widthsOf(theme).find((step) => step.name === name)?.values ?? {}) : {});
-  const withSteps = (...steps: readonly WidthStep[]): Theme => ({ ...theme, widths: [...others, ...steps] });
+  const before = view.theme;
+  // The usual two, at which nothing is said, are only a proposal of ours.
+  const own = widthsOf(before).filter(({ name }) => hasSteps(before) || (name !== 'medium' && name !== 'narrow'));
+  const proposing = new Proposing(view, { ...before, widths: own }, table, measure, page);
+  let [step, top] = ['', Infinity];
+  for (;;) {
+    const next = own.find(({ width }) => width < top);
+    proposing.mend(step, top, Math.max(NARROWEST, (next?.width ?? 0) + 1), next);
+    if (!next || next.width <= NARROWEST) break;
+    [step, top] = [next.name, next.width];
+  }
+  const { theme, why } = proposing;
+  return why.length === 0 ? { theme: before, why } : { theme, why };
+}
 
-  let made = closer(viewOf(withSteps({ ...medium, values: kept('medium') }), 'medium'));
-  let tight = least(viewOf(made, 'medium'));
-  const [fromWidth, toWidth] = [own - 1, Math.max(tight, NARROWEST)];
-  if (tight > own * (1 - WORTH) || fromWidth <= NARROWEST) {
-    made = withSteps();
-    tight = own;
-  } else
-    why.push(
-      `From ${fromWidth} to ${toWidth} px it does not fit as it is; with padding half as wide it does, and nothing is lost (medium, ${fromWidth} px).`,
+/** A theme on its way to fitting, from its widest step to its narrowest. */
+class Proposing {
+  readonly why: string[] = [];
+
+  constructor(
+    private readonly from: ThemeView,
+    public theme: Theme,
+    private readonly table: Table,
+    private readonly measure: Measure,
+    private readonly page: PageType | undefined,
+  ) {}
+
+  /** The theme as it is by now, or in another state of it, at a step; it grows from the same. */
+  private at(step: string, theme = this.theme): ThemeView {
+    return viewOfChain([theme, ...this.from.chain.slice(1)], step);
+  }
+  private least(step: string, theme = this.theme): number {
+    return Math.ceil(fitOf(this.at(step, theme), this.table, this.measure, this.page).least - 0.5);
+  }
+
+  /** Makes it fit in containers from `top` down to `low` px, where `step` holds; below them `next` does. */
+  mend(step: string, top: number, low: number, next: WidthStep | undefined): void {
+    const needs = this.least(step);
+    if (needs <= low || top < low || arrangementOf(this.at(step)) !== 'as-is') return;
+    const first = Math.min(needs - 1, top);
+    const held = next && arrangementOf(this.at(next.name)) === 'as-is' && this.least(next.name) <= next.width ? next : undefined;
+    const tight = this.closer(step, first, needs, low);
+    if (tight <= low) return;
+    this.give(tight < needs ? Math.min(tight - 1, first) : first, step, top, tight);
+    // What a narrower step had to say there still holds.
+    if (held && arrangementOf(this.at(held.name)) !== 'as-is') {
+      this.theme = setValue(this.theme, { part: 'table', condition: 'rest', step: held.name }, 'arrangement', 'as it is');
+      this.why.push(`From ${held.width} px down, at ${held.name}, it fits side by side and stays so.`);
+    }
+  }
+
+  /** The step that begins at a width: one that is there, or another one. */
+  private stepAt(width: number, called: string): readonly [Theme, string] {
+    const steps = this.theme.widths ?? [];
+    const there = steps.find((each) => each.width === width);
+    if (there) return [this.theme, there.name];
+    let name = called;
+    for (let n = 2; steps.some((each) => each.name === name); n++) name = `${called}-${n}`;
+    return [{ ...this.theme, widths: [...steps, { name, width, values: {} }] }, name];
+  }
+  private get hasRoom(): boolean {
+    return (this.theme.widths ?? []).length < WIDTHS_MOST;
+  }
+
+  /** Closer padding from `width` down, if that gains something. How wide the table is then at least. */
+  private closer(step: string, width: number, needs: number, low: number): number {
+    if (width <= NARROWEST || !this.hasRoom) return needs;
+    const [theme, name] = this.stepAt(width, 'medium');
+    const made = closer(this.at(name, theme));
+    const tight = this.least(name, made);
+    if (tight > needs * (1 - WORTH) || tight > width) return needs;
+    this.say(
+      `From ${width} to ${Math.max(tight, low)} px it does not fit as it is; with padding half as wide it does, and nothing is lost`,
+      name,
+      width,
+      made,
     );
-  if (tight <= NARROWEST) return { theme: made, why };
-  const width = tight - 1;
-  const columns = widthOf(table);
-  const stacks = table.headerRows > 0 && columns <= STACKED_MOST;
-  const steps = made.widths ?? [];
-  made = { ...made, widths: [...steps, { name: narrowName, width, values: kept(narrowName) }] };
-  made = setValue(made, { part: 'table', condition: 'rest', step: narrowName }, 'arrangement', stacks ? 'stacked' : 'scrolls');
-  why.push(
-    stacks
-      ? `Below ${tight} px its ${columns} columns have no room side by side: each row becomes a block with labels, so that all of it is seen (narrow, ${width} px).`
-      : `Below ${tight} px it scrolls in its frame with its first column in sight, since ${table.headerRows === 0 ? 'it has no header to take labels from' : `blocks of ${columns} lines would be hard to read`} (narrow, ${width} px).`,
-  );
-  return { theme: made, why };
+    return tight;
+  }
+
+  /** From `width` down rows stack or the frame scrolls. */
+  private give(width: number, step: string, top: number, tight: number): void {
+    if (!this.hasRoom && width !== top) return;
+    const [theme, name] = this.stepAt(width, 'narrow');
+    const columns = widthOf(this.table);
+    const stacks = this.table.headerRows > 0 && columns <= STACKED_MOST;
+    const made = setValue(theme, { part: 'table', condition: 'rest', step: name }, 'arrangement', stacks ? 'stacked' : 'scrolls');
+    const from = Math.min(tight, width + 1);
+    this.say(
+      stacks
+        ? `Below ${from} px its ${columns} columns have no room side by side: each row becomes a block with labels, so that all of it is seen`
+        : `Below ${from} px it scrolls in its frame with its first column in sight, since ${this.table.headerRows === 0 ? 'it has no header to take labels from' : `blocks of ${columns} lines would be hard to read`}`,
+      name,
+      width,
+      made,
+    );
+  }
+
+  /** Takes the theme as it becomes, and says what a step that was there says otherwise. */
+  private say(why: string, name: string, width: number, made: Theme): void {
+    const there = this.theme.widths?.some((each) => each.name === name) === true;
+    const changed = there ? changesBetween(this.at('', this.theme), this.at('', made)).filter(({ before }) => before !== undefined) : [];
+    const values = changed.map(({ what, before, after }) => `${what}: ${before} becomes ${after ?? 'what it grows from'}`);
+    this.why.push(`${why} (${name}, ${width} px${there ? ', which is there already' : ''}).${values.length > 0 ? ` ${values.join('; ')}.` : ''}`);
+    this.theme = made;
+  }
 }
 
 /** The theme with padding across half as wide at the step at which it is looked at, wherever some is said. */
