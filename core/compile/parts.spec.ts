@@ -2,7 +2,7 @@ import { places, propertiesOf, starters, type Theme } from '../theme';
 import { dice, randomTheme } from '../tests/random';
 import { gridTable, themeWith, viewOf } from '../tests/themes';
 import { mergeCells, tableOf } from '../table';
-import { compilePage, element, surrounded, tableElement, themeCss, writeCss, writeHtml } from './index';
+import { compilePage, element, sheetOf, surrounded, tableElement, themeCss, writeCss, writeHtml } from './index';
 import { feltValues } from './sheet/lean';
 
 const css = (values: Theme['values'], given: Partial<Parameters<typeof themeCss>[1]> = {}): string =>
@@ -18,6 +18,16 @@ describe('The stylesheet of each part', () => {
     const text = css({ 'row-headers': { rest: { picture: 'dots' } }, 'body-rows': { selected: { fill: 'mist' } } });
     expect(text).toMatch(/background-image:none,url\(/);
     expect(text).toMatch(/:where\(:is\(th,\.zp-head\):not\(\.zp-heading\)\)\{background-image:linear-gradient\(var\(--zp-mist\) 0 0\),url\(/);
+  });
+  it('says none where the theme draws no line, for pages of which nothing is known, and leaves it out elsewhere', () => {
+    expect(css({})).not.toContain('border:0');
+    const bare = css({}, { clears: true });
+    expect(bare).toContain('border-spacing:0;border:0');
+    expect(bare).toContain('.zp-x>*>:where(tr)>*{border:0}');
+    const all = { rows: '1px solid mist', columns: '2px solid deep' };
+    const closed = css({ table: { rest: { cells: 'spaced' } }, lines: { rest: all } }, { clears: true });
+    expect(closed).toContain('.zp-x>*>:where(tr)>*{border-block:1px solid var(--zp-mist);border-inline:2px solid var(--zp-deep)}');
+    expect(writeCss(sheetOf(viewOf(themeWith({})), { use: 'file', key: 'x' }), 'compact')).toContain('{border:0}');
   });
   it('counts a band as the theme says, and the others as those that are not in it', () => {
     const text = css({ 'body-rows': { rest: { band: '3rd from 1' }, even: { fill: 'mist' }, odd: { ink: 'deep' } } });

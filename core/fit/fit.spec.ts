@@ -172,7 +172,11 @@ describe('Steps that are proposed', () => {
     const low = (size: string): Theme => ({
       ...padded,
       widths: [
-        { name: 'low', width: 400, values: { table: { rest: { arrangement: 'as it is' } }, 'body-rows': { rest: { size, 'padding-start': '19px' } } } },
+        {
+          name: 'low',
+          width: 400,
+          values: { table: { rest: { arrangement: 'as it is' } }, 'body-rows': { rest: { size, 'padding-start': '19px' } } },
+        },
       ],
     });
     const { theme, why } = proposeSteps(viewOf(low('17px')), timetable, measure);

@@ -129,8 +129,8 @@ export function needOf(view: ThemeView, table: Table, cell: GridCell, measure: M
     measure,
   );
   const taken = shown ? roomOf(shown.kind) * type.size : 0;
-  const edges =
-    toPx(value('padding-start'), type.size, page) + toPx(value('padding-end'), type.size, page) + widthIf(cellLines(view, table, cell).start);
+  const { start, end } = cellLines(view, table, cell);
+  const edges = toPx(value('padding-start'), type.size, page) + toPx(value('padding-end'), type.size, page) + widthIf(start) + widthIf(end);
   const least = isOneLine ? text.natural + taken : Math.max(text.least, icon, taken);
   // A length that row headers have for themselves takes the place of what they would take; it makes no word break.
   const own = slot.part === 'row-headers' ? resolveAt(view, { part: 'row-headers', condition: 'rest' }, 'width') : undefined;

@@ -1,24 +1,26 @@
 import { winnerAt } from '../resolve';
 import { gridOf, marksOf, rowGroupOf, sectionRows, slotOf, widthOf, type GridCell, type Table } from '../table';
 import type { ThemeView } from '../theme';
-import { columnTraits, drawnBetweenColumns, drawnBetweenRows, type ColumnTrait, type Drawn, type RowTrait } from './edges';
-import { lineAt, type Line, type LineName } from './lines';
+import { closedBy, columnTraits, drawnBetweenColumns, drawnBetweenRows, type ColumnTrait, type Drawn, type RowTrait } from './edges';
+import { isDrawn, lineAt, stronger, type Line, type LineName } from './lines';
 
 /**
  * Who draws what, so that every edge is drawn exactly once, however cells are merged: the table's own
  * border closes the outside, and each cell draws its top and its start edge where these lie inside.
  * A cell's top edge lies inside when its first row is not the table's first; its start edge, when it does
  * not start in the first column. Both hold for the whole length of the edge, since rows, header and footer
- * reach across the whole table.
+ * reach across the whole table. Spaced cells share no edge: each draws all four of its own.
  */
 export interface CellLines {
   readonly top: Line | undefined;
   readonly start: Line | undefined;
+  readonly bottom: Line | undefined;
+  readonly end: Line | undefined;
 }
 
 export function cellLines(view: ThemeView, table: Table, cell: GridCell): CellLines {
-  const { top, start } = cellEdges(view, table, cell);
-  return { top: top?.line, start: start?.line };
+  const { top, start, bottom, end } = cellEdges(view, table, cell);
+  return { top: top?.line, start: start?.line, bottom: bottom?.line, end: end?.line };
 }
 
 /** A line on a cell's edge, and whose it is: one of the theme's, or the table's own beside its theme. */
@@ -27,15 +29,24 @@ export interface EdgeLine {
   readonly name: LineName | 'line-above' | 'line-before';
 }
 
-/** The lines that a cell draws, with what they come from. */
-export const cellEdges = (
-  view: ThemeView,
-  table: Table,
-  cell: GridCell,
-): { readonly top: EdgeLine | undefined; readonly start: EdgeLine | undefined } => ({
-  top: cell.row === 0 ? undefined : (ownLine(view, table, cell, 'line-above') ?? topLine(view, table, cell)),
-  start: cell.column === 0 ? undefined : (ownLine(view, table, cell, 'line-before') ?? drawnBetweenColumns(view, columnTraitsOf(table, cell))),
-});
+/** The lines that a cell draws, with what they come from; undefined for edges that it does not draw. */
+export interface CellEdges {
+  readonly top: EdgeLine | undefined;
+  readonly start: EdgeLine | undefined;
+  readonly bottom: EdgeLine | undefined;
+  readonly end: EdgeLine | undefined;
+}
+
+export function cellEdges(view: ThemeView, table: Table, cell: GridCell): CellEdges {
+  const closed = closedBy(view);
+  return {
+    top: cell.row === 0 ? closed?.rows : (ownLine(view, table, cell, 'line-above') ?? topLine(view, table, cell)),
+    start:
+      cell.column === 0 ? closed?.columns : (ownLine(view, table, cell, 'line-before') ?? drawnBetweenColumns(view, columnTraitsOf(table, cell))),
+    bottom: closed?.rows,
+    end: closed?.columns,
+  };
+}
 
 /** The line that the table itself has on an edge of a cell, beside its theme. */
 function ownLine(view: ThemeView, table: Table, cell: GridCell, name: 'line-above' | 'line-before'): EdgeLine | undefined {
@@ -82,6 +93,18 @@ export const outerLines = (view: ThemeView): OuterLines => ({
   bottom: lineAt(view, 'outer-bottom'),
   start: lineAt(view, 'outer-start'),
 });
+
+/**
+ * What lies between a table and its caption, on whichever side that stands: one line, the stronger of the caption's and the
+ * table's outer one, drawn by whose it is. The other draws none.
+ */
+export function captionLines(view: ThemeView, side: 'above' | 'below'): { readonly caption: Line | undefined; readonly outer: Line | undefined } {
+  const [caption, outer] = [lineAt(view, 'under-caption'), lineAt(view, side === 'above' ? 'outer-top' : 'outer-bottom')];
+  if (!isDrawn(outer)) return { caption: isDrawn(caption) ? caption : undefined, outer: undefined };
+  const isCaption =
+    isDrawn(caption) && stronger({ line: outer, origin: 'table' as const }, { line: caption, origin: 'table' as const }).line === caption;
+  return isCaption ? { caption, outer: undefined } : { caption: undefined, outer };
+}
 
 /** One unit of an edge, named by the slots on its two sides; -1 and the table's size stand for the outside. */
 export interface Segment {

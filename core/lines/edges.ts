@@ -37,6 +37,15 @@ export const drawnBetweenColumns = (view: ThemeView, traits: readonly ColumnTrai
   drawn(view, [...columnTraits.filter((trait) => traits.includes(trait)).toReversed(), 'columns']);
 export const columnLine = (...on: Parameters<typeof drawnBetweenColumns>): Line => drawnBetweenColumns(...on).line;
 
+/**
+ * Spaced cells touch nothing: each is closed all around, by the lines between rows and columns, where no more particular one
+ * lies at its top or its start. Undefined where cells share their edges.
+ */
+export function closedBy(view: ThemeView): { readonly rows: Drawn; readonly columns: Drawn } | undefined {
+  if (resolveAt(view, { part: 'table', condition: 'rest' }, 'cells').css !== 'spaced') return undefined;
+  return { rows: { line: lineAt(view, 'rows'), name: 'rows' }, columns: { line: lineAt(view, 'columns'), name: 'columns' } };
+}
+
 /** Whether a theme says none for a particular edge: there is no line then, whatever less particular one there would be. */
 const saysNone = (view: ThemeView, name: LineName): boolean =>
   name !== 'rows' && name !== 'columns' && view.valueAt({ part: 'lines', condition: 'rest' }, propertyOf(name))?.css === 'none';

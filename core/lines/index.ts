@@ -1,3 +1,14 @@
 export { isDrawn, lineAt, stronger, type Contender, type Line, type LineName, type Origin } from './lines';
-export { columnLine, columnTraits, rowLine, type ColumnTrait, type RowEdge, type RowTrait } from './edges';
-export { cellEdges, cellLines, drawnSegments, outerLines, type CellLines, type EdgeLine, type OuterLines, type Segment } from './draw';
+export { closedBy, columnLine, columnTraits, rowLine, type ColumnTrait, type RowEdge, type RowTrait } from './edges';
+export {
+  captionLines,
+  cellEdges,
+  cellLines,
+  drawnSegments,
+  outerLines,
+  type CellEdges,
+  type CellLines,
+  type EdgeLine,
+  type OuterLines,
+  type Segment,
+} from './draw';

@@ -1,7 +1,8 @@
 import { dice, randomTable } from '../tests/random';
 import { gridTable, themeWith, viewOf } from '../tests/themes';
 import { gridOf, type Exception } from '../table';
-import { cellLines, columnLine, drawnSegments, lineAt, outerLines, rowLine, stronger, type Contender, type Line, type Origin } from './index';
+import type { Theme } from '../theme';
+import { captionLines, cellLines, columnLine, drawnSegments, lineAt, outerLines, rowLine, stronger, type Contender, type Line, type Origin } from './index';
 
 const line = (width: number, style: Line['style'] = 'solid'): Line => ({
   kind: 'line',
@@ -104,6 +105,42 @@ describe('Lines between the parts', () => {
   it('close each side apart', () => {
     const { top, start } = outerLines(viewOf(themeWith({ lines: { rest: { 'outer-top': '4px solid deep' } } })));
     expect([top.width, start.style]).toEqual([4, 'none']);
+  });
+});
+
+describe('Spaced cells', () => {
+  const theme = (cells: string): Theme =>
+    themeWith({
+      table: { rest: { cells, gap: '6px' } },
+      lines: { rest: { rows: '1px solid mist', columns: '2px solid deep', 'under-header': '3px solid lamp', 'after-first-column': 'none' } },
+    });
+  const widths = (cells: string, row: number, column: number): readonly (number | string | undefined)[] => {
+    const table = gridTable(3, 3, { headerRows: 1 });
+    const { top, end, bottom, start } = cellLines(viewOf(theme(cells)), table, gridOf(table).at(row, column));
+    return [top, end, bottom, start].map((line) => (line?.style === 'none' ? 'none' : line?.width));
+  };
+  it('are closed all around, and have more particular lines at their top and their start', () => {
+    expect(widths('spaced', 0, 0)).toEqual([1, 2, 1, 2]);
+    expect(widths('spaced', 1, 1)).toEqual([3, 2, 1, 'none']);
+    expect(widths('spaced', 2, 2)).toEqual([1, 2, 1, 2]);
+    expect(widths('joined', 0, 0)).toEqual([undefined, undefined, undefined, undefined]);
+    expect(widths('single', 2, 2)).toEqual([1, undefined, undefined, 2]);
+  });
+});
+
+describe('Between a table and its caption', () => {
+  const lines = (outer: string, caption: string, side: 'above' | 'below'): readonly (number | undefined)[] => {
+    const at = captionLines(viewOf(themeWith({ lines: { rest: { 'outer-top': outer, 'outer-bottom': outer, 'under-caption': caption } } })), side);
+    return [at.caption?.width, at.outer?.width];
+  };
+  it('is one line, the stronger of both', () => {
+    for (const side of ['above', 'below'] as const) {
+      expect(lines('2px solid deep', '1px solid lamp', side)).toEqual([undefined, 2]);
+      expect(lines('2px solid deep', '2px solid lamp', side)).toEqual([undefined, 2]);
+      expect(lines('1px solid deep', '4px solid lamp', side)).toEqual([4, undefined]);
+      expect(lines('none', '4px solid lamp', side)).toEqual([4, undefined]);
+      expect(lines('1px solid deep', 'none', side)).toEqual([undefined, 1]);
+    }
   });
 });
 

@@ -94,6 +94,7 @@ function stackedRules(view: ThemeView, table: string): readonly CssNode[] {
       ['overflow-wrap', 'anywhere'],
       ['text-align', 'end'],
       ['border-inline', 'none'],
+      ...(spaced ? ([['border-block-end', 'none']] as const) : []),
     ),
     rule(`${table}>:is(tbody,tfoot)>tr>:not(:first-child)`, line([])),
     rule(`${table}>tbody>tr>.${contract.beside}`, line(['beside-row-headers'])),

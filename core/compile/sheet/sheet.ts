@@ -16,21 +16,22 @@ type Whether = 'always' | 'never' | 'asked';
 /** What a theme's stylesheet is written for, and what of the theme belongs into it there. */
 const recipes = {
   /** A published page: nothing that is not felt, at every width, and what the page's placements ask for. */
-  page: { lean: true, held: false, widths: true, arranged: true, around: 'asked', pinned: 'asked' },
+  page: { lean: true, clears: false, held: false, widths: true, arranged: true, around: 'asked', pinned: 'asked' },
   /** A file that leaves: nothing is known of the tables that it will dress. */
-  file: { lean: true, held: false, widths: true, arranged: true, around: 'always', pinned: 'always' },
+  file: { lean: true, clears: true, held: false, widths: true, arranged: true, around: 'always', pinned: 'always' },
   /** The grid in which a table is edited: as it is where there is room for all of it. */
-  grid: { lean: false, held: false, widths: false, arranged: false, around: 'never', pinned: 'always' },
+  grid: { lean: false, clears: false, held: false, widths: false, arranged: false, around: 'never', pinned: 'always' },
   /** The studio's specimen: conditions can be held open. */
-  specimen: { lean: false, held: true, widths: true, arranged: true, around: 'always', pinned: 'never' },
+  specimen: { lean: false, clears: false, held: true, widths: true, arranged: true, around: 'always', pinned: 'never' },
   /** A picture in a library. */
-  card: { lean: false, held: false, widths: false, arranged: false, around: 'never', pinned: 'never' },
+  card: { lean: false, clears: false, held: false, widths: false, arranged: false, around: 'never', pinned: 'never' },
   /** A picture of a table in a container of some width. */
-  picture: { lean: false, held: false, widths: true, arranged: true, around: 'never', pinned: 'never' },
+  picture: { lean: false, clears: false, held: false, widths: true, arranged: true, around: 'never', pinned: 'never' },
 } as const satisfies Readonly<Record<string, Recipe>>;
 
 interface Recipe {
   readonly lean: boolean;
+  readonly clears: boolean;
   readonly held: boolean;
   readonly widths: boolean;
   readonly arranged: boolean;
@@ -63,7 +64,7 @@ export function sheetOf(
   const isAround = is(recipe.around, around);
   const isVisited = recipe.around === 'asked' && around;
   const at = (each: ThemeView): Stylesheet => [
-    ...themeCss(each, { key, lean: recipe.lean, held: recipe.held, around: isAround, beside }),
+    ...themeCss(each, { key, lean: recipe.lean, held: recipe.held, clears: recipe.clears, around: isAround, beside }),
     ...(isVisited ? sortIconRules(each, key) : []),
     ...(header ? headerRules(each, key) : []),
     ...(is(recipe.pinned, pinned) ? pinnedRules(each, key, beside.exceptions) : []),

@@ -40,6 +40,8 @@ export interface ThemeCssOptions {
   readonly around?: boolean;
   /** Without values that are not felt anywhere: for what is published, not for previews. */
   readonly lean?: boolean;
+  /** Whether it says none where the theme draws no line: for pages of which nothing is known. */
+  readonly clears?: boolean;
   /** What the tables which it dresses have beside it. */
   readonly beside?: Beside;
 }
@@ -49,7 +51,10 @@ export interface ThemeCssOptions {
  * strength, then what stands in cells and around the table, then the lines. It dresses every table that
  * carries the theme's class.
  */
-export function themeCss(view: ThemeView, { key, held = false, around = false, lean = false, beside = NOTHING_BESIDE }: ThemeCssOptions): Stylesheet {
+export function themeCss(
+  view: ThemeView,
+  { key, held = false, around = false, lean = false, clears = false, beside = NOTHING_BESIDE }: ThemeCssOptions,
+): Stylesheet {
   const { exceptions, worn } = beside;
   const options: SelectorOptions = { theme: contract.theme(key), held, band: resolveAt(view, { part: 'body-rows', condition: 'rest' }, 'band').css };
   const felt = lean ? feltBeside(view, around, exceptions) : undefined;
@@ -60,7 +65,7 @@ export function themeCss(view: ThemeView, { key, held = false, around = false, l
       .flatMap((place) => placeRules(view, place, options, { around, felt, isOwn }));
   const { under, over } = exceptionRules(view, exceptions, options);
   const nodes = [
-    tableBox(view, options),
+    tableBox(view, options, clears),
     ...heightRule(view, options, exceptions),
     ...rulesOf(false),
     ...under,
@@ -72,7 +77,7 @@ export function themeCss(view: ThemeView, { key, held = false, around = false, l
     ...contentRules(view, options, felt),
     ...valueMarkRules(view, worn, options),
     ...(around ? aroundRules(view, options, felt) : []),
-    ...lineRules(view, options),
+    ...lineRules(view, options, clears),
     ...edgeRules(view, exceptions, options),
     ...cornerRules(view, options),
   ].filter((node) => node.kind !== 'rule' || node.declarations.length > 0);
@@ -145,14 +150,14 @@ function collectVariables(node: CssNode, used: Set<string>): void {
 }
 
 /** The table's own box. Borders are always separate, since only then do corners round and lines have one owner. */
-function tableBox(view: ThemeView, options: SelectorOptions): CssNode {
+function tableBox(view: ThemeView, options: SelectorOptions, clears: boolean): CssNode {
   const value = (name: 'cells' | 'gap'): Value => resolveAt(view, { part: 'table', condition: 'rest' }, name);
   const spaced = value('cells').css === 'spaced';
   return rule(
     `.${options.theme}`,
     ['border-collapse', 'separate'],
     ['border-spacing', spaced ? value('gap').css : '0'],
-    ...outerBorder(view),
+    ...outerBorder(view, clears),
     ...pictureBehind(view, 'table'),
   );
 }

@@ -160,7 +160,7 @@ function disagreements(whole: Theme, table: Table, held: Held, lean: boolean, wi
     });
     const caption = shadow.querySelector('caption');
     if (caption) found.push(...differences('caption', predictCaption(theme, table), observeCaption(caption)));
-    found.push(...differences('table', predictTable(theme, shownAt(getComputedStyle(box).fontSize)), observeTable(box)));
+    found.push(...differences('table', predictTable(theme, table, shownAt(getComputedStyle(box).fontSize)), observeTable(box)));
     return found;
   } finally {
     host.remove();

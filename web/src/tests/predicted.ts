@@ -1,5 +1,5 @@
 import { TRANSPARENT, WHITE, flatten, parseColour, type Rgba } from '../../../core/colour';
-import { cellLines, lineAt, outerLines, type Line } from '../../../core/lines';
+import { captionLines, cellLines, outerLines, type Line } from '../../../core/lines';
 import { iconAddress, icons, pictures } from '../../../core/media';
 import { fillLayers, inkOf } from '../../../core/paint';
 import { ORDINARY_PAGE, fontSize, resolve, resolveAt, toPx, winnerAt } from '../../../core/resolve';
@@ -28,8 +28,8 @@ export function predictCell(view: ThemeView, table: Table, cell: GridCell, held:
     fill: colourFact(flattened(view, slot)),
     top: borderFact(lines.top),
     start: borderFact(lines.start),
-    end: 'none',
-    bottom: 'none',
+    end: borderFact(lines.end),
+    bottom: borderFact(lines.bottom),
     valign: word(view, slot, 'valign'),
     wrap: word(view, slot, 'wrap'),
     figures: word(view, slot, 'figures'),
@@ -97,7 +97,7 @@ export function predictCaption(view: ThemeView, { captionSide, captionAlign }: T
   const slot: Slot = { part: 'caption', conditions: [] };
   const side = { '': atRest(view, 'caption', 'side'), above: 'top', below: 'bottom' }[captionSide];
   const below = side === 'bottom';
-  const line = borderFact(lineAt(view, 'under-caption'));
+  const line = borderFact(captionLines(view, below ? 'below' : 'above').caption);
   const text = predictText(view, slot);
   const isTurned = side !== atRest(view, 'caption', 'side');
   return {
@@ -111,8 +111,15 @@ export function predictCaption(view: ThemeView, { captionSide, captionAlign }: T
   };
 }
 
-export function predictTable(view: ThemeView, shown: Shown): Facts {
-  const { top, end, bottom, start } = outerLines(view);
+export function predictTable(view: ThemeView, { caption, captionSide }: Table, shown: Shown): Facts {
+  const { end, start, ...outer } = outerLines(view);
+  const isBelow = (captionSide === '' ? atRest(view, 'caption', 'side') : captionSide === 'below' ? 'bottom' : 'top') === 'bottom';
+  const [top, bottom] =
+    caption === ''
+      ? [outer.top, outer.bottom]
+      : isBelow
+        ? [outer.top, captionLines(view, 'below').outer]
+        : [captionLines(view, 'above').outer, outer.bottom];
   const value = (name: PropertyName): string => atRest(view, 'table', name);
   const pictured = value('picture') !== 'none';
   return {

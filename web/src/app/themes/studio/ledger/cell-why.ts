@@ -24,8 +24,15 @@ export function whyOfCell(view: ThemeView, table: Table, cell: GridCell, held: H
     const { text, from } = resolve(view, slot, name);
     return { what: propertyOf(name).label, text, where: sourceInWords(from) };
   });
-  const { top, start } = cellEdges(view, table, cell);
-  return [...fills(view, slot), ...told, ...line(view, 'Line above', top), ...line(view, 'Line at its start', start)];
+  const { top, start, bottom, end } = cellEdges(view, table, cell);
+  return [
+    ...fills(view, slot),
+    ...told,
+    ...line(view, 'Line above', top),
+    ...line(view, 'Line at its start', start),
+    ...line(view, 'Line below', bottom),
+    ...line(view, 'Line at its end', end),
+  ];
 }
 
 /** The fills that are seen, the topmost first: a translucent one shows the next. */
