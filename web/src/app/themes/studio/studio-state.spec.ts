@@ -40,14 +40,19 @@ describe('The specimen of the studio', () => {
     for (let i = 0; i < 20; i++) await Promise.resolve();
   };
 
-  it('is the first table dressed in the theme, without what it has beside it', async () => {
+  it('is the first table dressed in the theme, with the looks that it has beside it or without', async () => {
     const studio = state();
     const opening = studio.open('x');
     await settled();
     come();
     await opening;
     expect(studio.tableId()).toBe('own');
+    expect(studio.hasOwnLooks()).toBeTrue();
+    expect(studio.table().exceptions).toEqual(own.exceptions);
+    studio.ownLooks.set(false);
     expect(studio.table().exceptions).toEqual([]);
+    await studio.showOn(hardSpecimens[0]?.id ?? '');
+    expect(studio.hasOwnLooks()).toBeFalse();
   });
   it('stays what was chosen while the tables were on their way, be it the one that stood there', async () => {
     const studio = state();

@@ -65,7 +65,14 @@ export class StudioState implements EditedLook {
   readonly edition = signal(0);
   readonly key = signal('');
   readonly tables = signal<readonly KeptTable[]>([]);
-  readonly specimen = signal<HardSpecimen>(firstSpecimen);
+  /** The table on which the theme is tried, whole; and as it is shown: with the looks that it has beside the theme, or without. */
+  private readonly chosen = signal<HardSpecimen>(firstSpecimen);
+  readonly ownLooks = signal(true);
+  readonly hasOwnLooks = computed(() => this.chosen().table.exceptions.length > 0);
+  readonly specimen = computed((): HardSpecimen => {
+    const chosen = this.chosen();
+    return this.ownLooks() || !this.hasOwnLooks() ? chosen : { ...chosen, table: { ...chosen.table, exceptions: [] } };
+  });
   /** How often a specimen was asked for. */
   private asked = 0;
   readonly table = computed(() => this.specimen().table);
@@ -127,11 +134,10 @@ export class StudioState implements EditedLook {
     this.asked++;
     this.tableId.set(id);
     const hard = hardSpecimens.find((each) => each.id === id);
-    if (hard) return this.specimen.set(hard);
+    if (hard) return this.chosen.set(hard);
     const kept = await this.deleting.attempt(() => firstValueFrom(this.api.tablePreview(id)));
     if (this.tableId() !== id) return;
-    // The theme by itself is looked at here: what a table has beside it is its own affair.
-    if (kept) this.specimen.set({ id, table: { ...shownTable(previewOf(kept.document, SPECIMEN_ROWS)), exceptions: [] } });
+    if (kept) this.chosen.set({ id, table: shownTable(previewOf(kept.document, SPECIMEN_ROWS)) });
     else this.tableId.set(before);
   }
 

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, inject, input, output, signal, viewChild } from '@angular/core';
 import {
+  besideIn,
   leavesOut,
   stacks,
   boxed,
@@ -61,8 +62,6 @@ export class Specimen {
 
   protected readonly tags = signal<readonly Tag[]>([]);
   protected readonly columnTags = signal<readonly ColumnTag[]>([]);
-  /** What is painted here is the theme alone, without the looks that a table has beside it. */
-  private readonly plain = computed(() => ({ ...this.table(), exceptions: [] }));
   protected readonly pointed = signal<readonly CellWhy[]>([]);
   private readonly table = computed(() => this.specimen().table);
   /** Body rows whose held condition the person chose, by row of the grid. */
@@ -79,7 +78,8 @@ export class Specimen {
 
   constructor() {
     effect(() => {
-      const css = writeCss([...frameRules, ...sheetOf(this.view(), { use: 'specimen', key: 'specimen' })], 'compact');
+      const beside = besideIn(this.view(), [this.table()]);
+      const css = writeCss([...frameRules, ...sheetOf(this.view(), { use: 'specimen', key: 'specimen', beside })], 'compact');
       this.sheet.replaceSync(`:host{color:#000;font:16px/1.4 ${SPECIMEN_FONT}}table{width:100%}${css}`);
       this.attach();
       this.placeTags();
@@ -184,7 +184,7 @@ export class Specimen {
 
   private point(event: PointerEvent): void {
     const cell = this.cellAt(event);
-    this.pointed.set(cell ? whyOfCell(this.view(), this.plain(), cell, this.held()) : []);
+    this.pointed.set(cell ? whyOfCell(this.view(), this.table(), cell, this.held()) : []);
   }
 
   /** A click picks the part of what is under the pointer, under the condition that is held there. */
