@@ -1,4 +1,16 @@
-import { gridOf, setValueMarks, setExceptions, tableOf, readTable, type ValueMark, type Table } from '../table';
+import {
+  broughtValueMarks,
+  gridOf,
+  readTable,
+  setCell,
+  setExceptions,
+  setValueMarks,
+  tableOf,
+  textOf,
+  type Mark,
+  type Table,
+  type ValueMark,
+} from '../table';
 import { themeWith, viewOf } from '../tests/themes';
 import { besideOf, markedNodes, tableElement, themeCss, writeCss, writeHtml } from './index';
 
@@ -75,6 +87,50 @@ describe('Value marks', () => {
     expect(html(table, 1)).toContain('<span aria-hidden="true">ΝΑ</span>Νίκη Αλεξίου');
     expect(html(table, 2)).toContain('<img src="/pictures/ada.png" alt loading="lazy">Ada Lovell');
     expect(html(table, 3)).toContain('>ل</span>');
+  });
+  it('lead where their cell’s own link does, and keep what is marked in it', () => {
+    const button: ValueMark = { name: 'b', from: '', kind: 'button', settings: { link: '/all' } };
+    const table = dressed(['Book now', 'Book', 'Bad'], button);
+    const withMarks = (row: number, marks: readonly Mark[]): string => {
+      const cell = { text: textOf(table.rows[row]?.[1]), marks };
+      return html({ ...table, rows: table.rows.with(row, (table.rows[row] ?? []).with(1, cell)) }, row);
+    };
+    const bold = { from: 0, to: 4, kind: 'bold' as const };
+    expect(withMarks(1, [{ from: 0, to: 8, kind: 'link', href: '/tern' }, bold])).toMatch(
+      /^<a class="zp-button zp-d-\w+" href="\/tern"><strong>Book<\/strong> now<\/a>$/,
+    );
+    expect(withMarks(2, [bold])).toMatch(/href="\/all"><strong>Book<\/strong><\/a>$/);
+    expect(withMarks(3, [{ from: 0, to: 3, kind: 'link', href: 'javascript:x' }])).not.toContain('javascript');
+  });
+  it('take a person’s picture from a column by its name, which it follows', () => {
+    const person: ValueMark = { name: 'p', from: '', kind: 'person', settings: { picture: 'face' } };
+    const table: Table = {
+      ...tableOf('x', [
+        ['Boat', 'Skipper', 'Face'],
+        ['Tern', 'Ada Lovell', '/pictures/ada.png'],
+        ['Gull', 'Νίκη', 'https://elsewhere.example/a.png'],
+      ]),
+      dressings: [person],
+      exceptions: [{ row: null, column: 1, reach: '', dressing: 'p', values: {} }],
+    };
+    expect(html(table, 1)).toContain('<img src="/pictures/ada.png" alt loading="lazy">Ada Lovell');
+    expect(html(table, 2)).toContain('<span aria-hidden="true">Ν</span>');
+    const renamed = setCell(table, 0, 2, 'Portrait');
+    expect(renamed.dressings[0]?.settings.picture).toBe('Portrait');
+    expect(html(renamed, 1)).toContain('/pictures/ada.png');
+  });
+  it('are taken to another table with what they are built from, once, under free names', () => {
+    const base: ValueMark = { name: 'Stars', from: '', kind: 'rating', settings: { most: '10' } };
+    const grown: ValueMark = { name: 'Small', from: 'Stars', kind: 'rating', settings: { size: '8px' } };
+    const mine: ValueMark = { name: 'Stars', from: '', kind: 'rating', settings: {} };
+    expect(broughtValueMarks([mine], [base, grown])).toEqual([
+      { ...base, name: 'Stars 2' },
+      { ...grown, from: 'Stars 2' },
+    ]);
+    expect(broughtValueMarks([base], [base, grown])).toEqual([grown]);
+    expect(broughtValueMarks([base, grown], [base, grown])).toEqual([]);
+    const many = Array.from({ length: 99 }, (_, i): ValueMark => ({ ...base, name: `M${i}` }));
+    expect(broughtValueMarks(many, [base, grown]).length).toBe(1);
   });
   it('escape what is typed', () => {
     const table = dressed(['<img src=x onerror=alert(1)>'], { name: 'T', from: '', kind: 'tag', settings: {} });

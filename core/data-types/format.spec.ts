@@ -33,6 +33,12 @@ describe('formatValue', () => {
   });
 
   it('writes below nothing in brackets, units behind, and what stands for nothing', () => {
+    expect([3, 0, -3].map((value) => formatValue('number', value, with_({ positive: 'plus' }), ''))).toEqual(['+3', '0', '-3']);
+    expect([2.5, -2.5].map((value) => formatValue('percent', value, with_({ positive: 'plus', negative: 'brackets' }), ''))).toEqual([
+      '+2.5%',
+      '(2.5%)',
+    ]);
+    expect(formatValue('money', 12, with_({ currency: 'EUR', positive: 'plus' }), 'de')).toBe('+12,00\u00a0€');
     expect(formatValue('money', -1204.5, with_({ currency: 'GBP', negative: 'brackets' }), '')).toBe('(£1,204.50)');
     expect(formatValue('number', 12.5, with_({ unit: 'km/h', decimals: 2 }), 'de')).toBe('12,50\u00a0km/h');
     expect(formatValue('whole', 2024, with_({ grouping: false }), 'en')).toBe('2024');

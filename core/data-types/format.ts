@@ -16,11 +16,16 @@ export interface ColumnFormat {
   /** Stands behind a number, at most 20 characters; empty for none. */
   readonly unit: string;
   readonly negative: (typeof negativeStyles)[number];
+  /** Whether amounts above nothing have a plus sign, as changes do. */
+  readonly positive?: 'plus';
   readonly date: (typeof dateStyles)[number];
   /** Stands where there is nothing, at most 40 characters. */
   readonly empty: string;
 }
 export const PLAIN_FORMAT: ColumnFormat = { decimals: null, grouping: true, currency: '', unit: '', negative: 'minus', date: 'medium', empty: '' };
+
+/** A format without a sign for amounts above nothing. */
+const unsigned = ({ positive: _, ...format }: ColumnFormat): ColumnFormat => format;
 
 /** Currencies by the signs that stand for one of them only, or for one before all others. */
 const codes: Readonly<Record<string, string>> = {
@@ -59,7 +64,8 @@ export function formatValue(type: DataType, value: Value, format: ColumnFormat, 
     case 'percent': {
       const amount = type === 'percent' ? value / 100 : value;
       const isBracketed = amount < 0 && format.negative === 'brackets';
-      const number = numberFormat(locale, type, format).format(isBracketed ? -amount : amount);
+      // Brackets take the place of every sign.
+      const number = numberFormat(locale, type, isBracketed ? unsigned(format) : format).format(isBracketed ? -amount : amount);
       const measured = format.unit === '' || type === 'money' || type === 'percent' ? number : `${number}\u00a0${format.unit}`;
       return isBracketed ? `(${measured})` : measured;
     }
@@ -121,7 +127,7 @@ export const decimalMarkOf = (language: string): '.' | ',' =>
   });
 
 /** How Intl writes a number of a type in a format (ECMA-402, NumberFormat). */
-export function numberOptions(type: DataType, { decimals, grouping, currency }: ColumnFormat): Intl.NumberFormatOptions {
+export function numberOptions(type: DataType, { decimals, grouping, currency, positive }: ColumnFormat): Intl.NumberFormatOptions {
   const places =
     decimals === null
       ? type === 'money' && currency !== ''
@@ -130,12 +136,16 @@ export function numberOptions(type: DataType, { decimals, grouping, currency }: 
       : { minimumFractionDigits: decimals, maximumFractionDigits: decimals };
   const style: Intl.NumberFormatOptions =
     type === 'percent' ? { style: 'percent' } : type === 'money' && currency !== '' ? { style: 'currency', currency } : {};
-  return { ...style, ...places, useGrouping: grouping ? 'auto' : false };
+  return { ...style, ...places, useGrouping: grouping ? 'auto' : false, ...(positive === 'plus' ? { signDisplay: 'exceptZero' } : {}) };
 }
 
 function numberFormat(locale: string, type: DataType, format: ColumnFormat): Intl.NumberFormat {
-  const { decimals, grouping, currency } = format;
-  return cached(numbers, `${locale} ${type} ${decimals} ${grouping} ${currency}`, () => new Intl.NumberFormat(locale, numberOptions(type, format)));
+  const { decimals, grouping, currency, positive = '' } = format;
+  return cached(
+    numbers,
+    `${locale} ${type} ${decimals} ${grouping} ${currency} ${positive}`,
+    () => new Intl.NumberFormat(locale, numberOptions(type, format)),
+  );
 }
 
 const dateFormat = (locale: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat =>

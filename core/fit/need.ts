@@ -108,7 +108,7 @@ export function needOf(view: ThemeView, table: Table, cell: GridCell, measure: M
   const isOneLine = value('wrap').css === 'nowrap';
   const mark = valueMarkOn(table, cell);
   const shown = mark && markedValueIn(table, cell, mark);
-  const content = shownCell(table, cell);
+  const content = shown?.kind === 'button' ? shown.content : shownCell(table, cell);
   const link = winnerAt(view, { part: 'links', conditions: [], inside: slot }, 'weight').value;
   const runs: readonly Run[] =
     typeof content === 'string'

@@ -90,6 +90,7 @@ describe('Values of typed columns in a workbook', () => {
     expect(back.ok && arrange('T', back.value.raw).table).toEqual(jasmine.objectContaining({ caption: 'Fares, σήμερα', rows: table.rows }));
   });
   it('have formats that say what a text looks like, and none for what is no number', () => {
+    expect(numberFormat('+1,204.5 %', 'percent', '.')).toBe('\\+#,##0.0 %;\\-#,##0.0 %;#,##0.0 %');
     expect(numberFormat('1 204,5 kr', 'money', ',')).toBe('#,##0.0" kr"');
     expect(numberFormat('a "quoted" 5', 'number', '.')).toBe('"a quoted "0');
     expect(numberFormat('none', 'number', '.')).toBeUndefined();

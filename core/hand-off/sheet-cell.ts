@@ -58,7 +58,8 @@ export function numberFormat(shown: string, type: DataType, decimal: '.' | ','):
   const number = `${/\D/.test(whole) ? '#,##0' : '0'}${fraction === '' ? '' : `.${'0'.repeat(fraction.length)}`}`;
   const behind = type === 'percent' ? after.split('%').map(literal).join('%') : literal(after);
   const positive = `${literal(before)}${number}${type === 'percent' && !behind.includes('%') ? '%' : behind}`;
-  return isBracketed ? `${positive};(${positive})` : positive;
+  if (isBracketed) return `${positive};(${positive})`;
+  return shown.slice(0, first).includes('+') ? `\\+${positive};\\-${positive};${positive}` : positive;
 }
 
 /** The date format of a column: as its format says, else in the order and with the marks in which this date was typed. */

@@ -2,7 +2,19 @@ import { dice, randomTable } from '../tests/random';
 import { gridTable, themeWith, viewOf } from '../tests/themes';
 import { gridOf, type Exception } from '../table';
 import type { Theme } from '../theme';
-import { captionLines, cellLines, columnLine, drawnSegments, lineAt, outerLines, rowLine, stronger, type Contender, type Line, type Origin } from './index';
+import {
+  captionLines,
+  cellLines,
+  columnLine,
+  drawnSegments,
+  lineAt,
+  outerLines,
+  rowLine,
+  stronger,
+  type Contender,
+  type Line,
+  type Origin,
+} from './index';
 
 const line = (width: number, style: Line['style'] = 'solid'): Line => ({
   kind: 'line',

@@ -42,6 +42,7 @@ export { PLAIN_RULE, type ColumnRule } from './columns/column';
 export {
   VALUE_MARKS_MOST,
   valueMarkKinds,
+  broughtValueMarks,
   valueMarkSettings,
   isRing,
   boundOf,
@@ -90,7 +91,7 @@ export { isNegative, isNegativeCell, isNumber, isNumberCell, numberColumns, padO
 export { computedIn, computedTable } from './computed/computed';
 export type { Computed } from './computed/work-out';
 export { formulaFunctions, readFormula, wholeFunctions, type Formula } from './computed/formula';
-export { writtenName } from './computed/names';
+export { sameName, writtenName } from './computed/names';
 export { readIn, readingOf, type Reading } from './columns/readings';
 export { ruleProblem } from './columns/rules';
 export { joinColumns, partsOf, separatorIn, splitColumn } from './edit/split-column';

@@ -17,6 +17,7 @@ import { shortHash } from '../sheet/short-hash';
 import { type SelectorOptions } from '../sheet/selectors';
 import { contract } from '../markup/contract';
 import { element, textWithBreaks, type MarkupNode } from '../markup/markup';
+import { cellNodes } from '../markup/cell-html';
 import { rule, type CssNode, type Declaration } from '../sheet/stylesheet';
 
 /** A value mark with all of its settings worked out, as cells wear it. */
@@ -33,7 +34,7 @@ export const wornOf = (dressings: readonly ValueMark[], mark: ValueMark): Worn =
 });
 
 /** What a value mark says of itself only in the markup does not make it another look. */
-const spoken: ReadonlySet<string> = new Set(['alt', 'link', 'text', 'least']);
+const spoken: ReadonlySet<string> = new Set(['alt', 'link', 'picture', 'text', 'least']);
 /** The class of what stands in a cell with one: the same look has the same name. */
 export const valueMarkClass = ({ kind, settings }: Worn): string =>
   contract.valueMark(shortHash(JSON.stringify([kind, Object.entries(settings).filter(([name]) => !spoken.has(name))])));
@@ -206,10 +207,11 @@ export function markedNodes(table: Table, cell: GridCell): readonly MarkupNode[]
       );
     case 'picture':
       return [element('img', { class: name, src: shown.address, alt: shown.alt, loading: 'lazy' })];
-    case 'button':
-      return isSafeAddress(shown.address)
-        ? [element('a', { class: `${contract.button} ${name}`, href: shown.address }, shown.text)]
-        : [element('span', { class: `${contract.button} ${name}` }, shown.text)];
+    case 'button': {
+      const look = { class: `${contract.button} ${name}` };
+      const inner = cellNodes(shown.content);
+      return [isSafeAddress(shown.address) ? element('a', { ...look, href: shown.address }, ...inner) : element('span', look, ...inner)];
+    }
     case 'person': {
       const face =
         shown.address === ''

@@ -100,6 +100,8 @@ describe('Formulas', () => {
     expect(computedTable(made('"Adult fare" / 32')).rows[1]?.[3]).toBe('0.3750');
     const hidden = setColumns(made('Child * 2'), 2, 2, { hidden: true });
     expect(shownTable(hidden).rows[1]).toEqual(['Tern', '£12', '6']);
+    // A copy of what is shown lacks the column, and shows the same.
+    expect(shownTable({ ...shownTable(hidden) }).rows[1]).toEqual(['Tern', '£12', '6']);
     const plain = tableOf('x', rows);
     expect(computedTable(plain)).toBe(plain);
   });

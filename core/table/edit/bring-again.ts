@@ -32,6 +32,15 @@ const same = (text: string): string => text.trim().replace(/\s+/g, ' ').toLocale
 
 /** What a column is called: its lowest header cell, or the whole way down where another column's is the same; else its number. */
 export function columnNames(table: Table): readonly string[] {
+  const known = namesOf.get(table);
+  if (known) return known;
+  const names = namesIn(table);
+  namesOf.set(table, names);
+  return names;
+}
+const namesOf = new WeakMap<Table, readonly string[]>();
+
+function namesIn(table: Table): readonly string[] {
   const grid = gridOf(table);
   const columns = Array.from({ length: widthOf(table) }, (_, column) => {
     const cells = Array.from({ length: table.headerRows }, (_, row) => grid.at(row, column));

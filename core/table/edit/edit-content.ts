@@ -1,6 +1,6 @@
 import { columnNames } from './bring-again';
 import { cutCell, isSameCell, retype, type Cell } from '../cell';
-import { renameIn } from '../computed/names';
+import { renameIn, sameName } from '../computed/names';
 import { groupsWithin } from '../grid/groups';
 import { LIMITS } from '../reading/limits';
 import { splitAcross } from './edit-merges';
@@ -44,16 +44,22 @@ export function putCell(table: Table, row: number, column: number, content: Cell
   return cell.row < table.headerRows ? renamed(table, set) : set;
 }
 
-/** Formulas follow the names of the columns that they read. */
+/** Formulas and value marks follow the names of the columns that they read. */
 function renamed(before: Table, after: Table): Table {
-  if (after.columns.every(({ formula }) => formula === '')) return after;
+  const isRead = after.columns.some(({ formula }) => formula !== '') || after.dressings.some(({ settings }) => settings.picture !== undefined);
+  if (!isRead) return after;
   const [old, now] = [columnNames(before), columnNames(after)];
   const changed = old.flatMap((name, i) => (name === now[i] || now[i] === undefined ? [] : [[name, now[i]] as const]));
   const columns = after.columns.map((column) => {
     const formula = changed.reduce((text, [from, to]) => renameIn(text, from, to), column.formula);
     return formula === column.formula ? column : { ...column, formula };
   });
-  return { ...after, columns };
+  const dressings = after.dressings.map((mark) => {
+    const { picture } = mark.settings;
+    const to = picture === undefined ? undefined : changed.find(([from]) => sameName(from) === sameName(picture))?.[1];
+    return to === undefined ? mark : { ...mark, settings: { ...mark.settings, picture: to } };
+  });
+  return { ...after, columns, dressings };
 }
 
 const within = (n: number, most: number): number => Math.max(0, Math.min(Math.trunc(n), most));

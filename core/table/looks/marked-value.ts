@@ -1,11 +1,13 @@
 import { readValueOf } from '../../data-types';
 import { boundOf, settingOf, type ValueMark, type ValueMarkSetting } from './value-mark';
 import { exceptionsOn } from './exceptions-on';
-import type { GridCell } from '../grid/grid';
+import { gridOf, type GridCell } from '../grid/grid';
 import { isGroupHeading } from '../grid/groups';
 import { readIn } from '../columns/readings';
 import { shownText } from '../columns/shown';
-import { isPictureAddress, textOf } from '../cell';
+import { cellOf, isPictureAddress, textOf, type Cell } from '../cell';
+import { sameName } from '../computed/names';
+import { columnNames } from '../edit/bring-again';
 import type { Table } from '../table';
 
 /** The value mark that a body cell's value is shown in: its own, else its row's, else its column's. One that is gone shows the value plainly. */
@@ -21,7 +23,7 @@ export type MarkedValue =
   | { readonly kind: 'status' | 'tag' | 'icon'; readonly text: string; readonly which: number }
   | { readonly kind: 'yes-no'; readonly yes: boolean; readonly alt: string; readonly text: string }
   | { readonly kind: 'picture'; readonly address: string; readonly alt: string }
-  | { readonly kind: 'button'; readonly text: string; readonly address: string }
+  | { readonly kind: 'button'; readonly text: string; readonly address: string; readonly content: Cell }
   | { readonly kind: 'person'; readonly text: string; readonly initials: string; readonly address: string };
 
 /** Colours by value: `open = deep; late = lamp`. What cannot be read is left out. */
@@ -35,7 +37,8 @@ export const coloursOf = (text: string): readonly { readonly value: string; read
 /** A cell's value in a value mark; undefined where it is nothing, or nothing that the value mark can show: it then stands there as it is. */
 export function markedValueIn(table: Table, cell: GridCell, mark: ValueMark): MarkedValue | undefined {
   const text = shownText(table, cell).trim();
-  if (text === '' || cell.marks.length > 0) return undefined;
+  // A button is a link, and has what is marked in it; every other mark stands in the place of what a text is.
+  if (text === '' || (cell.marks.length > 0 && mark.kind !== 'button')) return undefined;
   const setting = (name: ValueMarkSetting): string => settingOf(table.dressings, mark, name);
   const row = (): string => textOf(table.rows[cell.row]?.[0]).trim();
   const filled = (template: string, most = ''): string =>
@@ -66,13 +69,32 @@ export function markedValueIn(table: Table, cell: GridCell, mark: ValueMark): Ma
     }
     case 'picture':
       return isPictureAddress(text) ? { kind: 'picture', address: text, alt: filled(setting('alt') === '' ? '{row}' : setting('alt')) } : undefined;
-    case 'button':
-      return { kind: 'button', text, address: setting('link').replaceAll('{value}', encodeURIComponent(text)) };
+    case 'button': {
+      // The cell's own link leads where the button does; a button holds no other.
+      const own = cell.marks.find(({ kind }) => kind === 'link')?.href;
+      const content =
+        cell.marks.length === 0
+          ? text
+          : cellOf(
+              cell.text,
+              cell.marks.filter(({ kind }) => kind !== 'link'),
+            );
+      return { kind: 'button', text, address: own ?? setting('link').replaceAll('{value}', encodeURIComponent(text)), content };
+    }
     case 'person': {
-      const [name = '', picture = ''] = text.split(/\s*\n\s*/);
+      const [name = '', below = ''] = text.split(/\s*\n\s*/);
+      const picture = isPictureAddress(below) ? below : pictureIn(table, cell.row, setting('picture'));
       return { kind: 'person', text: name, initials: initialsOf(name), address: isPictureAddress(picture) ? picture : '' };
     }
   }
+}
+
+/** The address of a picture in a row's column of that name: of one that is put there, or as a text; empty where there is none. */
+function pictureIn(table: Table, row: number, name: string): string {
+  const column = name === '' ? -1 : columnNames(table).findIndex((each) => sameName(each) === sameName(name));
+  const cell = column < 0 ? '' : gridOf(table).at(row, column);
+  if (typeof cell === 'string') return '';
+  return cell.marks.find(({ kind }) => kind === 'picture')?.href ?? cell.text.trim();
 }
 
 /** The number that a cell holds, whatever its column's type. */

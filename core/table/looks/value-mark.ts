@@ -1,3 +1,5 @@
+import { freeName } from '../../free-name';
+
 /** What a value mark makes of a value; `room` is what its mark takes of a line, with what parts it from a text, in em. */
 export const valueMarkKinds = [
   { name: 'rating', label: 'Rating', hint: 'So many of so many shapes', room: 5.25 },
@@ -27,7 +29,8 @@ export const valueMarkSettings = [
   { name: 'most', label: 'Greatest', kinds: ['rating', 'meter'] },
   { name: 'text', label: 'With its text', kinds: ['rating', 'meter', 'yes-no'] },
   { name: 'alt', label: 'Said to those who cannot see it', kinds: ['rating', 'meter', 'yes-no', 'picture'] },
-  { name: 'link', label: 'Leads to', kinds: ['button'] },
+  { name: 'link', label: 'Leads to, where its cell has no link', kinds: ['button'] },
+  { name: 'picture', label: 'Picture from the column', kinds: ['person'] },
 ] as const;
 export type ValueMarkSetting = (typeof valueMarkSettings)[number]['name'];
 
@@ -64,6 +67,7 @@ const valueMarkDefaults: Readonly<Record<ValueMarkSetting, string>> = {
   text: 'off',
   alt: '',
   link: '',
+  picture: '',
 };
 const ownDefaults: { readonly [kind in ValueMarkKind]?: ValueMark['settings'] } = {
   meter: { most: '100', size: '6em', colour: '#3d7ea6' },
@@ -88,6 +92,32 @@ export function settingOf(dressings: readonly ValueMark[], mark: ValueMark, name
   }
   return ownDefaults[mark.kind]?.[name] ?? valueMarkDefaults[name];
 }
+
+/**
+ * Value marks of another table, to come beside a table's own: each with what it is built from, and under another name where its
+ * own is taken by one that is not the same. Those that are there already, and those beyond the most, do not come.
+ */
+export function broughtValueMarks(own: readonly ValueMark[], others: readonly ValueMark[]): readonly ValueMark[] {
+  const isSame = (a: ValueMark, b: ValueMark): boolean => a.name === b.name && a.kind === b.kind && a.from === b.from && sameSettings(a, b);
+  const names = new Map<string, string>();
+  const taken = own.map(({ name }) => name);
+  const coming = others
+    .filter((each) => !own.some((mine) => isSame(mine, each)))
+    .slice(0, Math.max(0, VALUE_MARKS_MOST - own.length))
+    .map((each) => {
+      const name = freeName(each.name, taken).slice(0, 60);
+      taken.push(name);
+      names.set(each.name, name);
+      return { ...each, name };
+    });
+  return coming.map((each) => {
+    const from = names.get(each.from) ?? (own.some(({ name }) => name === each.from) ? each.from : '');
+    return { ...each, from };
+  });
+}
+
+const sameSettings = ({ settings: a }: ValueMark, { settings: b }: ValueMark): boolean =>
+  valueMarkSettings.every(({ name }) => (a[name] ?? '') === (b[name] ?? ''));
 
 /** Whether a value mark is built from itself in the end. */
 export function isRing(dressings: readonly ValueMark[], name: string): boolean {

@@ -35,6 +35,10 @@ const formatSchema = object({
     .matches(/^(?:[A-Z]{3})?$/, 'A currency is a code of three letters (ISO 4217), or empty.'),
   unit: string().strict().defined().max(20, 'A unit has at most 20 characters.'),
   negative: choice('How negative numbers are written', negativeStyles),
+  positive: string()
+    .strict()
+    .optional()
+    .oneOf(['plus', undefined] as const, 'How numbers above nothing are written is plus, or left out.'),
   date: choice('How dates are written', dateStyles),
   empty: string().strict().defined().max(40, 'What stands for nothing has at most 40 characters.'),
 }).noUnknown();

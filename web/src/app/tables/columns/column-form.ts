@@ -137,6 +137,12 @@ export class ColumnForm {
       setColumns(table, from, to, { format: { ...(table.columns[from]?.format ?? PLAIN_FORMAT), ...part } }),
     );
   }
+  protected signed(isSigned: boolean): void {
+    this.change('change a column’s format', (table, from, to) => {
+      const { positive: _, ...format } = table.columns[from]?.format ?? PLAIN_FORMAT;
+      return setColumns(table, from, to, { format: isSigned ? { ...format, positive: 'plus' } : format });
+    });
+  }
   protected decimals(typed: string): void {
     const n = typed.trim() === '' ? null : Number(typed);
     if (n !== null && (!Number.isInteger(n) || n < 0 || n > 10))

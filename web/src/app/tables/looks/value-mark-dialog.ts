@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { MatButtonModule } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { MatIconModule } from '@angular/material/icon';
@@ -6,11 +7,14 @@ import { MatMenuModule } from '@angular/material/menu';
 import { icons } from '../../../../../core/media';
 import {
   VALUE_MARKS_MOST,
+  broughtValueMarks,
   coloursOf,
+  columnNames,
   valueMarkKinds,
   valueMarkSettings,
   isRing,
   boundOf,
+  sameName,
   settingOf,
   tableOf,
   type ValueMark,
@@ -19,6 +23,7 @@ import {
   type Table,
 } from '../../../../../core/table';
 import { propertyOf, type ThemeView } from '../../../../../core/theme';
+import { Api, type KeptTable } from '../../documents/api';
 import { Dressed } from '../../controls/dressed/dressed';
 
 export interface ValueMarkData {
@@ -55,6 +60,7 @@ const hints: { readonly [name in ValueMarkSetting]?: string } = {
   colours: 'open = deep; late = #b3261e',
   alt: '{value} of {most}',
   link: '/book?boat={value}',
+  picture: 'the name of a column with pictures',
   size: '1em',
 };
 
@@ -82,6 +88,14 @@ export class ValueMarkDialog {
     ),
   );
   protected readonly wrong = signal('');
+  /** Other tables that have value marks of which not all are here. */
+  private readonly tables = signal<readonly KeptTable[]>([]);
+  protected readonly others = computed(() =>
+    this.tables().flatMap(({ id, document }) => {
+      const coming = broughtValueMarks(this.bench(), document.dressings);
+      return coming.length === 0 ? [] : [{ id, name: document.name, marks: document.dressings, say: coming.map(({ name }) => name).join(', ') }];
+    }),
+  );
   protected readonly current = computed(() => this.bench()[this.at()]);
   protected readonly settings = computed(() => {
     const current = this.current();
@@ -122,6 +136,22 @@ export class ValueMarkDialog {
       exceptions: [{ row: null, column: 0, reach: '', dressing: current?.name ?? '', values: {} }],
     });
   });
+
+  constructor() {
+    inject(Api)
+      .tables()
+      .pipe(takeUntilDestroyed())
+      // Without them there is nothing to bring, and all else can be done.
+      .subscribe({ next: (tables) => this.tables.set(tables), error: () => undefined });
+  }
+
+  /** Takes the value marks of another table along; they are this table's own from then on. */
+  protected bring(marks: readonly ValueMark[]): void {
+    const coming = broughtValueMarks(this.bench(), marks);
+    this.at.set(this.bench().length);
+    this.bench.update((all) => [...all, ...coming.map((each) => ({ ...each, was: '' }))]);
+    this.wrong.set('');
+  }
 
   private sampleTexts(current: ValueMark): readonly string[] {
     const values = coloursOf(settingOf(this.bench(), current, 'colours')).map(({ value }) => value);
@@ -184,6 +214,8 @@ export class ValueMarkDialog {
       const read = view?.read(propertyOf('ink'), text);
       return !read || read.ok ? '' : (read.problems[0]?.say ?? '');
     }
+    if (name === 'picture' && !columnNames(this.data.table).some((each) => sameName(each) === sameName(text)))
+      return `There is no column “${text.slice(0, 60)}”. The columns are ${columnNames(this.data.table).slice(0, 12).join(', ')}.`;
     if (name === 'colours' && coloursOf(text).length === 0) return 'Write each value with its colour: open = deep; late = #b3261e.';
     return '';
   }
