@@ -44,7 +44,8 @@ import { Api, type Edition } from '../documents/api';
 import { OpenDocument } from '../documents/open-document';
 import { Publisher } from '../publishing/publisher';
 import { PutElsewhere } from '../publishing/put-elsewhere';
-import { detailOf, verdictOf, type Seen } from './seen/page-verdict';
+import { lookNarrow } from './seen/look-narrow';
+import { detailOf, narrowWarning, verdictOf, type Seen } from './seen/page-verdict';
 import { PageFacts, type PageFact } from './page-facts';
 import { Preview } from './seen/preview';
 import { BlockForm } from './blocks/block-form';
@@ -285,7 +286,9 @@ export class PageEditor implements OnInit {
     const edition = await this.publisher.publishPage(this.open.session());
     if (!edition) return;
     this.live.set(edition);
-    this.snackBar.open(`The page is live at /site/${edition.slug}.`, 'Good');
+    const address = `/site/${edition.slug}`;
+    const seen = await lookNarrow(address);
+    this.snackBar.open(`The page is live at ${address}. ${seen ? narrowWarning(seen) : ''}`.trim(), 'Good');
   }
   protected async unpublish(): Promise<void> {
     const done = await this.deleting.attempt(async () => {

@@ -2,6 +2,8 @@
 export interface Seen {
   /** Tables wider than their frame, and by how many px. */
   readonly beyond: readonly { readonly name: string; readonly px: number }[];
+  /** Names of tables that scroll in their frame since their theme says so. */
+  readonly scrolling: readonly string[];
   /** Names of tables whose rows are blocks. */
   readonly stacked: readonly string[];
   /** By how many px the page itself is wider than its window. */
@@ -23,12 +25,13 @@ export function lookAt(page: Document): Seen {
     const body = frame.querySelector('tbody');
     return body !== null && page.defaultView?.getComputedStyle(body).display === 'block';
   };
+  const sideways = (frame: HTMLElement): number => frame.scrollWidth - frame.clientWidth;
+  // A frame that its theme lets scroll shows by a shade that there is more, and for that listens to its own scrolling.
+  const isMeant = (frame: HTMLElement): boolean => (page.defaultView?.getComputedStyle(frame).animationName ?? 'none') !== 'none';
   const controls = all('.zp-sort, .zp-page, .zp-pager select, [data-columns], [data-filters] summary');
   return {
-    beyond: frames.flatMap((frame) => {
-      const px = frame.scrollWidth - frame.clientWidth;
-      return px > 1 ? [{ name: nameOf(frame), px }] : [];
-    }),
+    beyond: frames.flatMap((frame) => (sideways(frame) > 1 && !isMeant(frame) ? [{ name: nameOf(frame), px: sideways(frame) }] : [])),
+    scrolling: frames.filter((frame) => sideways(frame) > 1 && isMeant(frame)).map(nameOf),
     stacked: frames.filter(isStacked).map(nameOf),
     sideways: Math.max(0, page.documentElement.scrollWidth - page.documentElement.clientWidth),
     small: controls.filter((control) => {
@@ -39,12 +42,13 @@ export function lookAt(page: Document): Seen {
 }
 
 /** What is seen, in one short line. */
-export function verdictOf({ beyond, stacked, sideways, small }: Seen): string {
+export function verdictOf({ beyond, scrolling, stacked, sideways, small }: Seen): string {
   const tables = (count: number): string => (count === 1 ? '1 table' : `${count} tables`);
   const most = Math.max(0, ...beyond.map(({ px }) => px));
   const said = [
     ...(sideways > 0 ? [`the page scrolls sideways by ${sideways} px`] : []),
     ...(beyond.length > 0 ? [`${tables(beyond.length)} too wide by ${beyond.length > 1 ? 'up to ' : ''}${most} px`] : []),
+    ...(scrolling.length > 0 ? [`${tables(scrolling.length)} ${scrolling.length === 1 ? 'scrolls' : 'scroll'}`] : []),
     ...(stacked.length > 0 ? [`${tables(stacked.length)} stacked`] : []),
     ...(small > 0 ? [`${small === 1 ? '1 control' : `${small} controls`} under ${TARGET} px`] : []),
   ];
@@ -52,5 +56,19 @@ export function verdictOf({ beyond, stacked, sideways, small }: Seen): string {
 }
 
 /** Which tables, a line each. */
-export const detailOf = ({ beyond, stacked }: Seen): string =>
-  [...beyond.map(({ name, px }) => `${name}: ${px} px beyond its frame`), ...stacked.map((name) => `${name}: stacked`)].join('\n');
+export const detailOf = ({ beyond, scrolling, stacked }: Seen): string =>
+  [
+    ...beyond.map(({ name, px }) => `${name}: ${px} px beyond its frame`),
+    ...scrolling.map((name) => `${name}: scrolls in its frame`),
+    ...stacked.map((name) => `${name}: stacked`),
+  ].join('\n');
+
+/** The narrowest window for which pages are looked at when they go live, in px (WCAG 2.2, 1.4.10). */
+export const NARROW = 320;
+/** What does not fit into a narrow window, in a sentence; empty where all does. */
+export function narrowWarning({ beyond, sideways }: Seen): string {
+  const tables = beyond.map(({ name, px }) => `“${name}” by ${px} px`);
+  if (tables.length > 0)
+    return `At ${NARROW} px too wide: ${tables.slice(0, 3).join(', ')}${tables.length > 3 ? ` and ${tables.length - 3} more` : ''}.`;
+  return sideways > 0 ? `At ${NARROW} px the page scrolls sideways by ${sideways} px.` : '';
+}
