@@ -1,6 +1,7 @@
 import { readTable, textsOf } from '../table';
 import { dice } from '../tests/random';
 import { arrange, bringIn, type Arranged, type FindingKind, type Raw } from './index';
+import { readSeparated } from './readers/read-delimited';
 
 const raw = (rows: readonly (readonly string[])[], more: Partial<Raw> = {}): Raw => ({ rows, merges: [], notes: [], ...more });
 const made = (from: Raw, ...refused: FindingKind[]): Arranged => {
@@ -41,7 +42,7 @@ describe('Arranging what came in', () => {
     expect(made(sums(40, 52)).table.footerRows).toBe(0);
   });
   it('puts texts below the table into the description where that is wanted', () => {
-    const { table, findings } = arrange('x', sheet, new Set(), 'description');
+    const { table, findings } = arrange('x', sheet, new Set(), { below: 'description' });
     expect([table.description, table.note]).toEqual(['Skerrin line\nSource: harbour office', '']);
     expect(findings.some(({ say }) => /became part of the description/.test(say))).toBeTrue();
   });
@@ -254,5 +255,40 @@ describe('Arranging what came in', () => {
           .withContext(`${what} ${JSON.stringify(end)}`)
           .toEqual(arrange('log', raw));
       }
+  });
+
+  const csv = (text: string): Raw => {
+    const read = readSeparated(text);
+    if (!read.ok) throw new Error('It cannot be read');
+    return read.value.raw;
+  };
+  const headerOf = ({ table }: Arranged): readonly unknown[] => [
+    table.headerRows,
+    ...table.merges.map(({ row, column, rows, columns }) => [row, column, rows, columns].join(' ')),
+  ];
+
+  it('takes two tiers of names in a file without merged cells as what they are', () => {
+    const tiers = csv('Boat,First half,,Second half,\n,Q1,Q2,Q3,Q4\nTern,1,2,3,4\nGull,5,6,7,8\n');
+    expect(headerOf(arrange('x', tiers))).toEqual([2, '0 0 2 1', '0 1 1 2', '0 3 1 2']);
+    expect(headerOf(arrange('x', csv(',First half,,Second half,\nBoat,Q1,Q2,Q3,Q4\nTern,1,2,3,4\n')))).toEqual([2, '0 1 1 2', '0 3 1 2']);
+    expect(headerOf(arrange('x', tiers, new Set(['header'])))).toEqual([0]);
+    // Texts below may be anything, and so may a row with a hole.
+    expect(headerOf(arrange('x', csv('Name,,Town\nAda,Lovell,Skerrin\nBo,Wick,Tarn\n')))[0]).not.toBe(2);
+    expect(headerOf(arrange('x', csv('Name,,Fare\nAda,Lovell,12\nBo,Wick,14\n')))[0]).not.toBe(2);
+    expect(headerOf(arrange('x', csv('A,,B,\nx,y,,\n1,2,3,4\n')))[0]).not.toBe(2);
+  });
+  it('takes a line of names alone as the header of a table without rows', () => {
+    expect(headerOf(arrange('x', csv('Boat,Fare,Leaves\n')))).toEqual([1]);
+    expect(headerOf(arrange('x', csv('Boat,12\n')))).toEqual([0]);
+    expect(headerOf(arrange('x', csv('Boat\n')))).toEqual([0]);
+  });
+  it('has as many header rows as somebody says, but never cuts through a merged cell', () => {
+    const two = csv('Fares of autumn,Euro,Pound\nBoat,a,b\nTern,1,2\nGull,3,4\n');
+    expect(headerOf(arrange('x', two, new Set(), { headerRows: 2 }))).toEqual([2]);
+    expect(headerOf(arrange('x', two, new Set(['header']), { headerRows: 1 }))).toEqual([1]);
+    expect(arrange('x', two, new Set(), { headerRows: 0 }).findings.find(({ kind }) => kind === 'header')?.say).toBe('No row is the header.');
+    expect(headerOf(arrange('x', two, new Set(), { headerRows: 9 }))).toEqual([4]);
+    const merged = { ...two, merges: [{ row: 0, column: 0, rows: 2, columns: 1 }] };
+    expect(headerOf(arrange('x', merged, new Set(), { headerRows: 1 }))[0]).toBe(2);
   });
 });

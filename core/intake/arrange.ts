@@ -1,7 +1,9 @@
 import { LIMITS, isNumber, saysTypes, textOf, textsOf, withColumnLanguages, withWholeTypes } from '../table';
 import type { Raw } from './raw';
 import { isBlankCell, placesWhere, tableFrom, type Intake } from './square';
+import { uncutHeader } from './uncut';
 import {
+  blankTiersOf,
   filledIn,
   firstColumnNamesRows,
   firstText,
@@ -34,6 +36,13 @@ export interface Arranged extends Intake {
 /** What texts below a table become: a text that is seen there too, or part of the description. */
 export type Below = 'note' | 'description';
 
+/** What a person chose beside what was found. */
+export interface Chosen {
+  readonly below?: Below;
+  /** So many rows at the top are the header, whatever was found; fewer or more where that would cut through merged cells. */
+  readonly headerRows?: number;
+}
+
 /** What was found and what the rows are like once it is acted on. */
 interface Found {
   readonly say: string;
@@ -44,7 +53,7 @@ interface Found {
  * Makes a table of what came in: leaves out what is not data, gives titles and notes their place, tells header,
  * row headers and totals from the rest. Each finding says what it did; one that is `refused` is found and left.
  */
-export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind> = new Set(), below: Below = 'note'): Arranged {
+export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind> = new Set(), chosen: Chosen = {}): Arranged {
   const filled = raw.rows.findLastIndex((cells) => isFilledOver(cells, 0)) + 1;
   const reached = Math.max(1, filled, ...raw.merges.map((merge) => merge.row + merge.rows));
   let state: State = {
@@ -62,9 +71,10 @@ export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind
   };
   const findings: Finding[] = [];
   for (const kind of findingKinds) {
-    const found = finders[kind](state, raw, below);
+    const found = finders[kind](state, raw, chosen);
     if (!found) continue;
-    const holds = !refused.has(kind);
+    // A header that was chosen holds.
+    const holds = !refused.has(kind) || (kind === 'header' && chosen.headerRows !== undefined);
     findings.push({ kind, say: found.say, holds });
     if (holds) state = found.state;
     else if (kind === 'marks') state = { ...state, rows: state.rows.map(textsOf) };
@@ -81,6 +91,8 @@ export function arrange(name: string, raw: Raw, refused: ReadonlySet<FindingKind
 }
 
 const times = (n: number, one: string, many: string): string => (n === 1 ? `1 ${one}` : `${n.toLocaleString('en')} ${many}`);
+const headerInWords = (count: number): string =>
+  count === 0 ? 'No row is the header.' : count === 1 ? 'The first row is the header.' : `The first ${count} rows are the header.`;
 const quoted = (text: string): string => `“${text.length > 60 ? `${text.slice(0, 57)}…` : text}”`;
 
 /** Rows and merges without the rows for which `isGone` says so; merges over some of them shrink. */
@@ -105,7 +117,7 @@ function withoutLines(state: State, axis: 'row' | 'column', isGone: (at: number)
 /** Most rows above a table that can be its title and what is said about it. */
 const TITLE_ROWS = 5;
 
-const finders: Readonly<Record<FindingKind, (state: State, raw: Raw, below: Below) => Found | undefined>> = {
+const finders: Readonly<Record<FindingKind, (state: State, raw: Raw, chosen: Chosen) => Found | undefined>> = {
   merged: (state, raw) =>
     raw.merges.length === 0
       ? undefined
@@ -143,7 +155,7 @@ const finders: Readonly<Record<FindingKind, (state: State, raw: Raw, below: Belo
     };
   },
   /** Rows at the end with one text each, set off by a blank row or begun like a note: a source, a remark. */
-  below: (state, _raw, becomes) => {
+  below: (state, _raw, { below: becomes = 'note' }) => {
     let from = state.rows.length;
     while (from > 0 && !isFilledOver(state.rows[from - 1] ?? [], 1) && !isNumberOnly(state.rows[from - 1] ?? [])) from--;
     // What follows a table of one column is that column.
@@ -209,11 +221,20 @@ const finders: Readonly<Record<FindingKind, (state: State, raw: Raw, below: Belo
       },
     };
   },
-  header: (state, raw) => {
+  header: (state, raw, { headerRows }) => {
+    if (headerRows !== undefined) {
+      const count = uncutHeader(state.merges, Math.min(headerRows, state.rows.length), state.rows.length + 1);
+      return { say: headerInWords(count), state: { ...state, headerRows: count } };
+    }
     if (raw.headerRows !== undefined && raw.headerRows > 0) return undefined;
+    const tiers = blankTiersOf(state);
+    if (tiers)
+      return {
+        say: 'The first 2 rows are the header; a name over empty cells is over all of them.',
+        state: { ...state, merges: tiers, headerRows: 2 },
+      };
     const count = headerRowsOf(state);
-    if (count === 0) return undefined;
-    return { say: count === 1 ? 'The first row is the header.' : `The first ${count} rows are the header.`, state: { ...state, headerRows: count } };
+    return count === 0 ? undefined : { say: headerInWords(count), state: { ...state, headerRows: count } };
   },
   'row-headers': (state, raw) => {
     if (raw.rowHeaders !== undefined && raw.rowHeaders > 0) return undefined;

@@ -1,5 +1,5 @@
 export { FILE_MOST } from './limits';
-export { arrange, type Arranged, type Below, type Finding, type FindingKind } from './arrange';
+export { arrange, type Arranged, type Below, type Chosen, type Finding, type FindingKind } from './arrange';
 export { bringIn, type Brought } from './bring-in';
 export { sourceEndings, sourceKinds, type SourceKind } from './endings';
 export { decimalOf } from './decimal';

@@ -40,7 +40,7 @@ export const isNote = (text: string): boolean => NOTE.test(text.trim());
  * a cell that is merged downward names its column as well as one in the lowest tier.
  */
 export function headerRowsOf({ rows, merges }: State): number {
-  if (rows.length < 2) return 0;
+  if (rows.length < 2) return namesAlone(rows) ? 1 : 0;
   const isTexts = (cells: Row): boolean => isFilledOver(cells, 0) && !textsOf(cells).some(isValue);
   const isTier = (row: number): boolean => isTexts(rows[row] ?? []) && merges.some((merge) => merge.row === row && merge.columns > 1);
   let tiers = 0;
@@ -59,6 +59,43 @@ export function headerRowsOf({ rows, merges }: State): number {
   const width = widestOf(below);
   const isWide = names.length >= Math.max(1, Math.min(width, rows[lowest]?.length ?? 0) - 1);
   return isTold && (isWide || tiers > 0) && below.some((cells) => isFilledOver(cells, 0)) ? count : 0;
+}
+
+/** A header line without a row below it: texts that no two are alike of, in every column. */
+function namesAlone(rows: readonly Row[]): boolean {
+  const names = textsOf(rows[0] ?? []).map((text) => text.trim());
+  return names.length > 1 && new Set(names).size === names.length && !names.some((text) => text === '' || isValue(text));
+}
+
+/**
+ * Two tiers of headers as files without merged cells have them: names over columns, each over the empty cells behind it
+ * (`First half,,Second half,` over `,Q1,Q2`). Gives the merges that they are; undefined where the rows are not so. Told
+ * only above rows of values: two rows of texts may be anything.
+ */
+export function blankTiersOf({ rows, merges }: State): readonly Merge[] | undefined {
+  const [upper, lower] = [textsOf(rows[0] ?? []), textsOf(rows[1] ?? [])];
+  const width = Math.max(upper.length, lower.length);
+  if (rows.length < 3 || merges.some(({ row }) => row < 2)) return undefined;
+  const [over, under] = [upper, lower].map((texts) => Array.from({ length: width }, (_, i) => (texts[i] ?? '').trim())) as [string[], string[]];
+  if ([...over, ...under].some(isValue)) return undefined;
+  // Each column has a name, in one of the tiers at least; each empty cell above is beside a name that it belongs to, and over one.
+  const spans: Merge[] = [];
+  for (let column = 0; column < width;) {
+    if (over[column] === '' && under[column] === '') return undefined;
+    let end = column + 1;
+    while (over[column] !== '' && under[column] !== '' && end < width && over[end] === '' && under[end] !== '') end++;
+    if (end - column > 1) spans.push({ row: 0, column, rows: 1, columns: end - column });
+    else if (under[column] === '') spans.push({ row: 0, column, rows: 2, columns: 1 });
+    // Nothing above a name is all right before the first name of the upper tier only.
+    else if (over[column] === '' && column > 0) return undefined;
+    column = end;
+  }
+  const wide = spans.filter(({ columns }) => columns > 1);
+  const below = rows.slice(2, 42).map((cells) => textsOf(cells));
+  const isOverValues = below.every(
+    (texts) => !texts.some((text) => !isBlank(text)) || wide.some(({ column, columns }) => texts.slice(column, column + columns).some(isValue)),
+  );
+  return wide.length > 0 && isOverValues ? [...merges, ...spans] : undefined;
 }
 
 /** A number, a date, a time: what a header seldom is. Years are the exception. */

@@ -1,6 +1,6 @@
 import { Injectable } from '@angular/core';
 import { proxy, wrap, type Remote } from 'comlink';
-import type { Below, Clipboard, FindingKind, Raw, SourceOptions } from '../../../../core/intake';
+import type { Chosen, Clipboard, FindingKind, Raw, SourceOptions } from '../../../../core/intake';
 import { good, type Outcome } from '../../../../core/outcome';
 import { isSameCell, type Row, type Table, type TableHead } from '../../../../core/table';
 import type { AgainShown, CameIn, IntakeWorker, Told } from './intake.worker';
@@ -21,14 +21,14 @@ export class IntakeService {
   file(name: string, file: File, told: Told): Promise<Outcome<CameIn>> {
     return this.unlessStopped<Outcome<CameIn>>(this.started().openFile(name, file, proxy(told)));
   }
-  readAgain(options: SourceOptions, refused: readonly FindingKind[], below: Below, told: Told): Promise<Outcome<CameIn>> {
-    return this.unlessStopped<Outcome<CameIn>>(this.started().readAgain(options, refused, below, proxy(told)));
+  readAgain(options: SourceOptions, refused: readonly FindingKind[], chosen: Chosen, told: Told): Promise<Outcome<CameIn>> {
+    return this.unlessStopped<Outcome<CameIn>>(this.started().readAgain(options, refused, chosen, proxy(told)));
   }
   clipboard(name: string, clipboard: Clipboard): Promise<Outcome<CameIn>> {
     return this.unlessStopped<Outcome<CameIn>>(this.started().paste(name, clipboard));
   }
-  arrangeAgain(refused: readonly FindingKind[], below: Below): Promise<CameIn> {
-    return this.unlessStopped(this.started().arrangeAgain(refused, below));
+  arrangeAgain(refused: readonly FindingKind[], chosen: Chosen): Promise<CameIn> {
+    return this.unlessStopped(this.started().arrangeAgain(refused, chosen));
   }
   cells(clipboard: Clipboard): Promise<Outcome<Raw>> {
     return this.unlessStopped<Outcome<Raw>>(this.started().cells(clipboard));

@@ -4,8 +4,8 @@ import {
   bringIn,
   readClipboard,
   type Arranged,
-  type Below,
   type Brought,
+  type Chosen,
   type Clipboard,
   type FindingKind,
   type Raw,
@@ -47,10 +47,10 @@ class Intake {
   async openFile(name: string, file: File, told: Told): Promise<Outcome<CameIn>> {
     this.file = file;
     this.name = name;
-    return this.readAgain({}, [], 'note', told);
+    return this.readAgain({}, [], {}, told);
   }
   /** The same file, read in another way. */
-  async readAgain(options: SourceOptions, refused: readonly FindingKind[], below: Below, told: Told): Promise<Outcome<CameIn>> {
+  async readAgain(options: SourceOptions, refused: readonly FindingKind[], chosen: Chosen, told: Told): Promise<Outcome<CameIn>> {
     if (!this.file) throw new Error('No file is open');
     const bytes = new Uint8Array(await this.file.arrayBuffer());
     let last = 0;
@@ -59,25 +59,25 @@ class Intake {
       last = share;
       told(share);
     };
-    return this.take(bringIn(this.file.name, bytes, options, progress), refused, below);
+    return this.take(bringIn(this.file.name, bytes, options, progress), refused, chosen);
   }
   paste(name: string, clipboard: Clipboard): Outcome<CameIn> {
     this.file = undefined;
     this.name = name;
-    return this.take(readClipboard(clipboard), [], 'note');
+    return this.take(readClipboard(clipboard), [], {});
   }
-  /** The same cells, with other findings refused; `below` is what texts below the table become. */
-  arrangeAgain(refused: readonly FindingKind[], below: Below): CameIn {
+  /** The same cells, with other findings refused; or with what the person chose beside them. */
+  arrangeAgain(refused: readonly FindingKind[], chosen: Chosen): CameIn {
     if (!this.brought) throw new Error('Nothing came in');
     const { raw, ...about } = this.brought;
-    this.arranged = arrange(this.name, raw, new Set(refused), below);
+    this.arranged = arrange(this.name, raw, new Set(refused), chosen);
     const { table } = this.arranged;
     return { about, arranged: { ...this.arranged, table: previewOf(table, SHOWN_ROWS) }, rows: heightOf(table), columns: widthOf(table) };
   }
-  private take(outcome: Outcome<Brought>, refused: readonly FindingKind[], below: Below): Outcome<CameIn> {
+  private take(outcome: Outcome<Brought>, refused: readonly FindingKind[], chosen: Chosen): Outcome<CameIn> {
     if (!outcome.ok) return outcome;
     this.brought = outcome.value;
-    return good(this.arrangeAgain(refused, below));
+    return good(this.arrangeAgain(refused, chosen));
   }
   private get table(): Table {
     if (!this.arranged) throw new Error('Nothing came in');

@@ -4,7 +4,7 @@ import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatProgressBarModule } from '@angular/material/progress-bar';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { FILE_MOST, encodings, quotes, separators, sourceEndings } from '../../../../../core/intake/choices';
-import type { Below, Finding, FindingKind, SourceOptions } from '../../../../../core/intake';
+import type { Below, Chosen, Finding, FindingKind, SourceOptions } from '../../../../../core/intake';
 import { good, type Outcome } from '../../../../../core/outcome';
 import { LIMITS, emptyTable, previewOf, type Table, type TableHead } from '../../../../../core/table';
 import { nameSchema } from '../../../../../core/theme';
@@ -31,6 +31,9 @@ export type NewTable = Made & {
   /** Id of the theme that it is dressed in; empty for none. */
   readonly theme: string;
 };
+
+/** Rows of a header at most, where a person sets them. */
+const HEADER_MOST = 9;
 
 /** A new table: so many rows and columns, cells copied from a spreadsheet or a page, or a file. */
 @Component({
@@ -165,6 +168,11 @@ export class NewTableDialog {
   private readonly refused = new Set<FindingKind>();
   /** What texts below the table become. */
   protected readonly below = signal<Below>('note');
+  /** How many rows are the header, where the person said so. */
+  private headerRows: number | undefined;
+  private get chosen(): Chosen {
+    return { below: this.below(), ...(this.headerRows === undefined ? {} : { headerRows: this.headerRows }) };
+  }
   protected readonly picture = computed(() => {
     const found = this.found();
     return found && previewOf(found.arranged.table, 6);
@@ -211,7 +219,7 @@ export class NewTableDialog {
   /** Another sheet, range, separator or encoding. Findings that were undone before may not be there any more. */
   protected async choose(options: SourceOptions): Promise<void> {
     this.options = { ...this.options, ...options };
-    await this.reading('Reading it again…', () => this.intake.readAgain(this.options, [...this.refused], this.below(), this.told));
+    await this.reading('Reading it again…', () => this.intake.readAgain(this.options, [...this.refused], this.chosen, this.told));
   }
   protected readonly wantsHidden = signal(false);
   protected async chooseHidden(hidden: boolean): Promise<void> {
@@ -219,15 +227,28 @@ export class NewTableDialog {
     await this.choose({ hidden });
   }
   protected async hold({ kind }: Finding, holds: boolean): Promise<void> {
+    if (kind === 'header') this.headerRows = undefined;
     if (holds) this.refused.delete(kind);
     else this.refused.add(kind);
     await this.arrange();
   }
+  /** So many rows are the header; what was told of it does not count any more. */
+  protected async setHeader(field: HTMLInputElement): Promise<void> {
+    const count = field.valueAsNumber;
+    if (!Number.isInteger(count) || count < 0 || count > HEADER_MOST) {
+      field.value = String(this.found()?.arranged.table.headerRows ?? 0);
+      return this.wrong.set(`A header has from 0 to ${HEADER_MOST} rows.`);
+    }
+    this.refused.delete('header');
+    this.headerRows = count;
+    await this.arrange();
+  }
+  protected readonly headerMost = HEADER_MOST;
   protected async putBelow(below: string): Promise<void> {
     this.below.set(below === 'description' ? below : 'note');
     await this.arrange();
   }
-  private arrange = (): Promise<void> => this.reading('', async () => good(await this.intake.arrangeAgain([...this.refused], this.below())));
+  private arrange = (): Promise<void> => this.reading('', async () => good(await this.intake.arrangeAgain([...this.refused], this.chosen)));
 
   private async bring(busy: string, work: () => Promise<Outcome<CameIn>>): Promise<void> {
     this.found.set(undefined);
@@ -235,6 +256,7 @@ export class NewTableDialog {
     this.wantsHidden.set(false);
     this.refused.clear();
     this.below.set('note');
+    this.headerRows = undefined;
     await this.reading(busy, work);
   }
   private async reading(busy: string, work: () => Promise<Outcome<CameIn>>): Promise<void> {

@@ -46,7 +46,9 @@ const REST_MS = 120;
           <div class="actions">
             <button mat-button type="button" (click)="proposal.set(undefined)">Leave it</button>
             @if (found.why.length > 0) {
-              <button mat-flat-button type="button" (click)="take(found)">Take {{ found.why.length === 1 ? 'it' : 'all ' + found.why.length }}</button>
+              <button mat-flat-button type="button" (click)="take(found)">
+                Take {{ found.why.length === 1 ? 'it' : 'all ' + found.why.length }}
+              </button>
             }
           </div>
         </div>
