@@ -1,20 +1,12 @@
-import { SSF as formats, read, utils, type CellObject, type Range, type WorkBook, type WorkSheet } from '@e965/xlsx';
+import { read, utils, type CellObject, type Range, type WorkBook, type WorkSheet } from '@e965/xlsx';
 import { bad, good, type Outcome } from '../../outcome';
 import { LIMITS, cellOf, isSafeAddress, type Cell, type Merge } from '../../table';
 import { own } from '../../own';
 import { WORKBOOK_CAPTION } from '../../workbook-caption';
 import type { Raw } from '../raw';
+import { withoutMissingTexts } from './missing-texts';
+import { SSF, dateOf, duration, hasDay } from './workbook-dates';
 import { isZip, plainPackage, unpackedSize } from './zip';
-
-/** The part of the library's number formats that is used here; its own types leave them open. */
-const SSF = formats as {
-  readonly is_date: (format: string) => boolean;
-  readonly format: (format: string, value: number) => string;
-  readonly parse_date_code: (
-    serial: number,
-    options: { readonly date1904: boolean },
-  ) => { readonly y: number; readonly m: number; readonly d: number; readonly H: number; readonly M: number; readonly S: number } | null;
-};
 
 /** Bytes that a workbook may come to when it is unpacked. */
 const UNPACKED_MOST = 400_000_000;
@@ -52,12 +44,9 @@ export function readWorkbook(
   if (isEncrypted(bytes)) return unreadable('encrypted');
   const plain = isZip(bytes) ? plainPackage(bytes, isOfCells, UNPACKED_MOST) : bytes;
   if (!plain) return unreadable('');
-  let book: WorkBook;
-  try {
-    book = read(plain, { type: 'array', cellNF: true, cellHTML: false, cellStyles: true, sheetRows: ROWS_MOST });
-  } catch (error) {
-    return unreadable((error as Error).message);
-  }
+  const opened = bookOf(plain);
+  if (!opened.ok) return opened;
+  const { book, lacking } = opened.value;
   const isShown = (at: number): boolean => (book.Workbook?.Sheets?.[at]?.Hidden ?? 0) === 0;
   const piece =
     asked ??
@@ -77,7 +66,8 @@ export function readWorkbook(
   if (!part)
     return bad({ code: 'range-empty', say: `There is nothing in ${range ?? ''}.`, remedy: `The sheet is filled from ${utils.encode_range(used)}.` });
   const away = hiddenIn(sheet, part);
-  const raw = rawOf(book, sheet, part);
+  const from = rawOf(book, sheet, part);
+  const raw = { ...from, notes: [...from.notes, ...lackingSaid(lacking), ...used.far] };
   return good({
     raw: hidden ? raw : withoutHidden(raw, away),
     pieces: book.SheetNames.map((each, at) => (isShown(at) ? each : `${each} (hidden)`)),
@@ -86,6 +76,27 @@ export function readWorkbook(
     hidden: away.rows.size + away.columns.size,
   });
 }
+
+/** The workbook, and how many of its cells name a text that it lacks. A sheet with such cells is none to the library: they are emptied then. */
+function bookOf(bytes: Uint8Array): Outcome<{ readonly book: WorkBook; readonly lacking: number }> {
+  const readBook = (from: Uint8Array): WorkBook =>
+    read(from, { type: 'array', cellNF: true, cellHTML: false, cellStyles: true, sheetRows: ROWS_MOST });
+  try {
+    const book = readBook(bytes);
+    if (!isZip(bytes) || book.SheetNames.every((name) => book.Sheets[name] !== undefined)) return good({ book, lacking: 0 });
+    const mended = withoutMissingTexts(bytes);
+    return good(mended ? { book: readBook(mended.bytes), lacking: mended.lacking } : { book, lacking: 0 });
+  } catch (error) {
+    return unreadable((error as Error).message);
+  }
+}
+
+const lackingSaid = (count: number): readonly string[] =>
+  count === 0
+    ? []
+    : [
+        `${count === 1 ? '1 cell names a text' : `${count.toLocaleString('en')} cells name texts`} that the workbook lacks; ${count === 1 ? 'it is' : 'they are'} empty.`,
+      ];
 
 /** Whether an entry of a package has to do with what stands in cells; pictures and the like are not unpacked. */
 const isOfCells = (name: string): boolean => /\.(?:xml|rels|bin)$/i.test(name) || name === 'mimetype';
@@ -111,24 +122,59 @@ function unreadable(message: string): Outcome<never> {
 
 const isCell = (key: string): boolean => !key.startsWith('!');
 
+/** What of a sheet is used, and its outermost cells with how far the next one is. */
+interface Used extends Range {
+  readonly far: readonly string[];
+}
+
+/** The last filled row or column, the one before it, and a cell in the last. */
+class Outermost {
+  last = -1;
+  private before = -1;
+  private key = '';
+  reach(at: number, key: string): void {
+    if (at > this.last) [this.before, this.last, this.key] = [this.last, at, key];
+    else if (at < this.last && at > this.before) this.before = at;
+  }
+  /** In words, where it stands far from the rest; that is often a slip of the hand. */
+  far(most: number, what: string): readonly string[] {
+    const empty = this.last - this.before - 1;
+    return this.before >= 0 && empty >= most ? [`${this.key} stands ${empty.toLocaleString('en')} empty ${what} the rest.`] : [];
+  }
+}
+/** So many empty rows or columns before the last one that is filled are worth a word. */
+const [FAR_ROWS, FAR_COLUMNS] = [200, 20];
+
 /**
  * From the first cell to the last that is filled or merged; nothing for an empty sheet. A sheet may claim to be a
  * million rows long, or name one cell down there.
  */
-function usedRange(sheet: WorkSheet): Range | undefined {
-  let [lastRow, lastColumn] = [-1, -1];
-  const reach = (r: number, c: number): void => {
-    [lastRow, lastColumn] = [Math.max(lastRow, r), Math.max(lastColumn, c)];
-  };
+function usedRange(sheet: WorkSheet): Used | undefined {
+  const [rows, columns] = [new Outermost(), new Outermost()];
   for (const key of Object.keys(sheet).filter(isCell)) {
     if (textOf(sheet[key] as CellObject, false) === '') continue;
     const { r, c } = utils.decode_cell(key);
-    if (r < ROWS_MOST) reach(r, c);
+    if (r >= ROWS_MOST) continue;
+    rows.reach(r, key);
+    columns.reach(c, key);
   }
+  let [lastRow, lastColumn] = [rows.last, columns.last];
   if (lastRow < 0) return undefined;
-  for (const { s, e } of sheet['!merges'] ?? [])
-    if (s.r <= lastRow && s.c <= lastColumn) reach(Math.min(e.r, ROWS_MOST - 1), Math.min(e.c, COLUMNS_MOST - 1));
-  return { s: { r: 0, c: 0 }, e: { r: lastRow, c: lastColumn } };
+  for (const { s, e } of sheet['!merges'] ?? []) {
+    if (s.r > lastRow || s.c > lastColumn) continue;
+    lastRow = Math.max(lastRow, Math.min(e.r, ROWS_MOST - 1));
+    lastColumn = Math.max(lastColumn, Math.min(e.c, COLUMNS_MOST - 1));
+  }
+  const full = sheet['!fullref'] as string | undefined;
+  const below = full === undefined ? 0 : utils.decode_range(full).e.r + 1;
+  const far = [
+    ...(below > ROWS_MOST
+      ? [`The sheet goes on to row ${below.toLocaleString('en')}; what is below row ${ROWS_MOST.toLocaleString('en')} was left out.`]
+      : []),
+    ...rows.far(FAR_ROWS, 'rows below'),
+    ...columns.far(FAR_COLUMNS, 'columns beside'),
+  ];
+  return { s: { r: 0, c: 0 }, e: { r: lastRow, c: lastColumn }, far };
 }
 
 function readRange(text: string): Range | undefined {
@@ -253,7 +299,7 @@ function textOf(cell: CellObject, is1904: boolean): string {
   if (cell.t === 'n' && typeof cell.v === 'number') {
     const format = String(cell.z ?? 'General');
     if (/\[[hms]+\]/i.test(format)) return duration(cell.v);
-    if (SSF.is_date(format)) return dateOf(cell.v, is1904) ?? shown(cell);
+    if (SSF.is_date(format)) return dateOf(cell.v, is1904, hasDay(format)) ?? shown(cell);
     if (cell.w === undefined) return spacedShare(format, cell.v) ?? shown(cell);
   }
   return shown(cell);
@@ -269,22 +315,4 @@ function spacedShare(format: string, value: number): string | undefined {
   } catch {
     return undefined;
   }
-}
-const two = (n: number): string => String(n).padStart(2, '0');
-
-/** A serial number as a date, a time or both. The 1900 system counts a 29 February 1900 that there never was; the library knows. */
-function dateOf(serial: number, is1904: boolean): string | undefined {
-  const code = SSF.parse_date_code(serial, { date1904: is1904 });
-  if (!code) return undefined;
-  const time = `${two(code.H)}:${two(code.M)}${code.S > 0 ? `:${two(Math.round(code.S))}` : ''}`;
-  if (serial < 1) return time;
-  const date = `${code.y}-${two(code.m)}-${two(code.d)}`;
-  return Number.isInteger(serial) ? date : `${date} ${time}`;
-}
-
-/** Days as hours, minutes and seconds: over 24 hours are no date. */
-function duration(days: number): string {
-  const seconds = Math.round(Math.abs(days) * 86_400);
-  const text = `${Math.floor(seconds / 3600)}:${two(Math.floor(seconds / 60) % 60)}${seconds % 60 ? `:${two(seconds % 60)}` : ''}`;
-  return days < 0 ? `−${text}` : text;
 }
