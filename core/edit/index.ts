@@ -32,6 +32,7 @@ export {
   type SwatchUse,
 } from './swatches';
 export { applyBrand } from './brand';
+export { staysBehind, takenAlong, type Behind } from './behind';
 export { changesBetween, type ThemeChange } from './changes';
 export { atVersion, laterVersion, lookChanges } from './base-version';
 export { addWidthStep, changeWidthStep, deleteWidthStep } from './width-steps';

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { staysBehind, takenAlong } from '../../../../../../core/edit';
 import { hasPictureBehind } from '../../../../../../core/paint';
 import type { Link } from '../../../../../../core/resolve';
 import { propertyOf } from '../../../../../../core/theme';
@@ -44,6 +45,21 @@ interface Step {
         </li>
       }
     </ol>
+    @if (behind().length > 0) {
+      <div class="behind">
+        <p class="zest-note">Parts that stay as they are, since what the theme grows from says it there:</p>
+        <ul aria-label="Parts that do not follow">
+          @for (each of behind(); track each.part) {
+            <li>
+              <span>{{ each.label }}</span> <strong>{{ each.text }}</strong>
+            </li>
+          }
+        </ul>
+        <button mat-stroked-button (click)="takeAlong()">
+          {{ behind().length === 1 ? 'Take it along' : 'Take all ' + behind().length + ' along' }}
+        </button>
+      </div>
+    }
     @if (finding(); as found) {
       <div class="finding">
         <p>
@@ -70,7 +86,8 @@ interface Step {
     }
   `,
   styles: `
-    ol {
+    ol,
+    ul {
       list-style: none;
       margin: 8px 0 0;
       padding: 0;
@@ -123,6 +140,15 @@ interface Step {
       overflow: hidden;
       clip-path: inset(50%);
     }
+    .behind {
+      margin-block-start: 12px;
+    }
+    .behind p {
+      margin: 0;
+    }
+    .behind button {
+      margin-block-start: 8px;
+    }
     .finding {
       margin-block-start: 12px;
       padding: 10px 12px;
@@ -155,6 +181,16 @@ export class Why {
     const { chain } = resolvedAt(view, this.state.part(), this.state.condition(), this.property());
     return chain.map((link) => ({ where: sourceInWords(link), text: link.text, state: link.state, place: link.place, say: link.say }));
   });
+  /** What does not follow the whole table in this property. */
+  protected readonly behind = computed(() => {
+    const view = this.state.view();
+    return view && this.state.part() === 'table' && this.state.condition() === 'rest' ? staysBehind(view, this.property()) : [];
+  });
+  protected takeAlong(): void {
+    const name = this.property();
+    const label = `take parts along: ${this.word()}`;
+    this.state.change(label, '', (_, view) => takenAlong(view, name));
+  }
   protected readonly finding = computed(() => {
     const view = this.state.view();
     return view && this.isAboutReading() ? findingAt(view, this.state.part(), this.state.condition()) : undefined;
