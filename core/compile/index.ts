@@ -21,5 +21,6 @@ export { columnLabels, labelRules } from './markup/labels';
 export { besideIn, besideOf, type Beside } from './sheet/beside';
 export { markedNodes } from './rules/value-marks';
 export { cellNodes } from './markup/cell-html';
+export { textLookClass, textLooksIn, type TextLook } from './markup/text-looks';
 export { pinnedRules } from './rules/pinned-rules';
 export { visitedTable, visitorRules, type VisitorOptions } from './markup/visitor-html';

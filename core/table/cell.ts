@@ -13,6 +13,7 @@ export const markKinds = [
   'icon',
   'picture',
   'language',
+  'ink',
 ] as const;
 export type MarkKind = (typeof markKinds)[number];
 
@@ -21,8 +22,13 @@ export interface Mark {
   readonly from: number;
   readonly to: number;
   readonly kind: MarkKind;
-  /** Where a link leads, which icon of the shelf it is, where a picture is, or which language a text is in (BCP 47); only these have it. */
+  /**
+   * Where a link leads, which icon of the shelf it is, where a picture is, which language a text is in (BCP 47), or its colour: that of
+   * its ink, and of what lies under a highlighted one, which may be left to the browser. Only these have it.
+   */
   readonly href?: string;
+  /** How high a picture is, in px from 8 to 600; left out for as high as it fits a line of text or a few. */
+  readonly height?: number;
 }
 
 /** A text some of which is marked. One without marks is kept as a plain string. */
@@ -49,6 +55,9 @@ export const isSafeAddress = (href: string): boolean => {
 
 /** Addresses of pictures that a page of ours shows: on its own server, since it loads nothing from elsewhere. */
 export const isPictureAddress = (text: string): boolean => /^(?!\/\/)[\w./%~-]+\.(?:png|jpe?g|gif|webp|avif|svg)$/i.test(text);
+
+/** Colours that marked text may have: the name of a swatch of its theme, or a hexadecimal one (CSS Color 4, section 5.2). */
+export const isColour = (text: string): boolean => /^(?:[a-z][a-z0-9-]{0,30}|#(?:[0-9a-f]{3,4}|[0-9a-f]{6}|[0-9a-f]{8}))$/i.test(text);
 
 /** A cell of a text and marks: cut to its length, in order, joined where they touch, and plain where none is left. */
 export function cellOf(text: string, marks: readonly Mark[]): Cell {
@@ -92,7 +101,14 @@ export const isSameCell = (a: Cell, b: Cell): boolean =>
     a.marks.length === b.marks.length &&
     a.marks.every((mark, i) => {
       const other = b.marks[i];
-      return other !== undefined && mark.from === other.from && mark.to === other.to && mark.kind === other.kind && mark.href === other.href;
+      return (
+        other !== undefined &&
+        mark.from === other.from &&
+        mark.to === other.to &&
+        mark.kind === other.kind &&
+        mark.href === other.href &&
+        mark.height === other.height
+      );
     }));
 
 /**

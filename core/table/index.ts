@@ -19,6 +19,7 @@ export {
 export {
   cellOf,
   cutCell,
+  isColour,
   isPictureAddress,
   isSafeAddress,
   isSameCell,

@@ -3,6 +3,7 @@ import { icons } from '../../media';
 import { stretchesOf, textOf, type Cell, type Mark, type MarkKind, type Stretch } from '../../table';
 import { element, textWithBreaks, type MarkupNode } from './markup';
 import { contract } from './contract';
+import { textLookClass } from './text-looks';
 
 /** The element of each mark, the outermost first: a link is a child of its cell, where the theme's links are found. */
 const tags: readonly (readonly [MarkKind, string])[] = [
@@ -19,6 +20,7 @@ const tags: readonly (readonly [MarkKind, string])[] = [
   ['icon', 'svg'],
   ['picture', 'img'],
   ['language', 'span'],
+  ['ink', 'span'],
 ];
 
 /** What stands in a cell: its text, with an element for each marked stretch. */
@@ -41,7 +43,8 @@ function nest(stretches: readonly Stretch[], depth: number): readonly MarkupNode
 }
 
 /** Icons and pictures stand in the place of their text, which says what they are. An icon that is not on the shelf is its text. */
-function marked(tag: string, { kind, href = '' }: Mark, stretches: readonly Stretch[], inner: readonly MarkupNode[]): readonly MarkupNode[] {
+function marked(tag: string, mark: Mark, stretches: readonly Stretch[], inner: readonly MarkupNode[]): readonly MarkupNode[] {
+  const { kind, href = '' } = mark;
   const said = stretches.map(({ text }) => text).join('');
   if (kind === 'icon') {
     const path = icons.find(({ name }) => name === href)?.path;
@@ -49,10 +52,15 @@ function marked(tag: string, { kind, href = '' }: Mark, stretches: readonly Stre
     const size = { viewBox: '0 0 24 24', width: '1em', height: '1em', fill: 'currentColor' };
     return [element(tag, { class: contract.icon, role: 'img', 'aria-label': said.trim(), ...size }, element('path', { d: path }))];
   }
-  if (kind === 'picture') return [element(tag, { class: contract.picture, src: href, alt: said.trim(), loading: 'lazy' })];
+  if (kind === 'picture') {
+    const look = textLookClass(mark);
+    const classes = look === undefined ? contract.picture : `${contract.picture} ${look}`;
+    return [element(tag, { class: classes, src: href, alt: said.trim(), loading: 'lazy' })];
+  }
   if (kind === 'language') return [element(tag, spokenIn(href), ...inner)];
-  return [element(tag, { href: kind === 'link' ? href : undefined }, ...inner)];
+  return [element(tag, { href: kind === 'link' ? href : undefined, class: textLookClass(mark) }, ...inner)];
 }
 
 const markAt = (stretch: Stretch | undefined, kind: MarkKind): Mark | undefined => stretch?.marks.find((mark) => mark.kind === kind);
-const isSame = (a: Mark | undefined, b: Mark | undefined): boolean => (a === undefined) === (b === undefined) && a?.href === b?.href;
+const isSame = (a: Mark | undefined, b: Mark | undefined): boolean =>
+  (a === undefined) === (b === undefined) && a?.href === b?.href && a?.height === b?.height;

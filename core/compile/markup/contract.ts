@@ -34,6 +34,7 @@ export const contract = {
   caption: (where: 'above' | 'below' | 'start' | 'center' | 'end' | 'unseen'): string => `zp-caption-${where}`,
   exception: (look: string): string => `zp-x-${look}`,
   valueMark: (look: string): string => `zp-d-${look}`,
+  textLook: (look: string): string => `zp-t-${look}`,
   which: (value: number): string => `zp-v-${value}`,
   no: 'zp-no',
   pinned: 'zp-pinned',

@@ -8,6 +8,8 @@ import { frameRules, isolatedRules, printRules } from '../sheet/frame';
 import { element, type MarkupNode } from '../markup/markup';
 import type { CompiledPage, PageInput, PageOptions, Placed } from './page-input';
 import { withNamedMarks } from '../markup/named-marks';
+import { textLooksIn } from '../markup/text-looks';
+import { pageTextRules } from '../rules/text-look-rules';
 import { boxId, placementNodes, placementRules } from './placement-html';
 import { sheetOf } from '../sheet/sheet';
 import { rule, type Stylesheet } from '../sheet/stylesheet';
@@ -35,6 +37,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
     ...(tables.some(isBleed) ? [rule('html', ['container-type', 'inline-size'])] : []),
     ...(page.wide ? [rule('body.zp-wide,body.zp-wide>#content', ['max-width', 'none'])] : []),
     ...page.blocks.flatMap((block) => blockRules(block, { placeOf })),
+    ...pageTextRules([...textLooksIn(everyBlock(page.blocks).map((block) => (block.kind === 'text' ? block.text : undefined))).values()]),
     ...frameRules,
     ...(features ? visitorRules : []),
     ...themeSheets,

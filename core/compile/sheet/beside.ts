@@ -3,19 +3,26 @@ import type { ThemeView } from '../../theme';
 import { turns } from '../rules/arrangement-rules';
 import { exceptionsIn } from '../rules/exception-rules';
 import { wornIn, type Worn } from '../rules/value-marks';
+import { textLooksOf, type TextLook } from '../markup/text-looks';
 
 /** What tables have beside the theme that dresses them, for its stylesheet: looks of places, and value marks of values. */
 export interface Beside {
   readonly exceptions: readonly Exception[];
   readonly worn: readonly Worn[];
+  readonly texts: readonly TextLook[];
 }
-export const NOTHING_BESIDE: Beside = { exceptions: [], worn: [] };
+export const NOTHING_BESIDE: Beside = { exceptions: [], worn: [], texts: [] };
 
 /** What tables have beside a theme in which they are dressed; what stands turned beside a table has its looks the other way round. */
 export const besideIn = (view: ThemeView, tables: readonly Table[]): Beside =>
   besideOf([...tables, ...(turns(view) ? tables.flatMap((table) => turnedTable(table) ?? []) : [])]);
 
-export const besideOf = (tables: readonly Pick<Table, 'exceptions' | 'dressings'>[]): Beside => ({
+/** `texts` are the looks of marked text, where the rows are not to be looked through for them. */
+export const besideOf = (
+  tables: readonly (Pick<Table, 'exceptions' | 'dressings'> & { readonly rows?: Table['rows'] })[],
+  texts: readonly TextLook[] = textLooksOf(tables),
+): Beside => ({
   exceptions: exceptionsIn(tables),
   worn: wornIn(tables),
+  texts,
 });

@@ -20,6 +20,7 @@ import { cornerRules } from '../rules/corners';
 import { canHold } from './combinations';
 import { declare, type SetValue } from './declare';
 import { NOTHING_BESIDE, type Beside } from './beside';
+import { textLookRules } from '../rules/text-look-rules';
 import { valueMarkRules } from '../rules/value-marks';
 import { edgeRules, exceptedProperties, exceptionRules, ownIconRules, setsHeight, setsPicture } from '../rules/exception-rules';
 import { feltValues, type Felt } from './lean';
@@ -55,7 +56,7 @@ export function themeCss(
   view: ThemeView,
   { key, held = false, around = false, lean = false, clears = false, beside = NOTHING_BESIDE }: ThemeCssOptions,
 ): Stylesheet {
-  const { exceptions, worn } = beside;
+  const { exceptions, worn, texts } = beside;
   const options: SelectorOptions = { theme: contract.theme(key), held, band: resolveAt(view, { part: 'body-rows', condition: 'rest' }, 'band').css };
   const felt = lean ? feltBeside(view, around, exceptions) : undefined;
   const isOwn = setsPicture(exceptions);
@@ -76,6 +77,7 @@ export function themeCss(
     ...decimalRules(view, options),
     ...contentRules(view, options, felt),
     ...valueMarkRules(view, worn, options),
+    ...textLookRules(view, texts, options.theme),
     ...(around ? aroundRules(view, options, felt) : []),
     ...lineRules(view, options, clears),
     ...edgeRules(view, exceptions, options),
@@ -89,8 +91,8 @@ export function themeCss(
  * value marks and, since these come after everything of the theme's, what the hand brings once more. Nothing where there is nothing.
  */
 export function besideCss(view: ThemeView, key: string, beside: Beside): Stylesheet {
-  const { exceptions, worn } = beside;
-  if (exceptions.length === 0 && worn.length === 0) return [];
+  const { exceptions, worn, texts } = beside;
+  if (exceptions.length === 0 && worn.length === 0 && texts.length === 0) return [];
   const options: SelectorOptions = {
     theme: contract.theme(key),
     held: false,
@@ -105,6 +107,7 @@ export function besideCss(view: ThemeView, key: string, beside: Beside): Stylesh
     ...hand,
     ...over,
     ...valueMarkRules(view, worn, options),
+    ...textLookRules(view, texts, options.theme),
     ...ownIconRules(view, exceptions, options),
     ...edgeRules(view, exceptions, options),
   ].filter((node) => node.kind !== 'rule' || node.declarations.length > 0);

@@ -1,6 +1,6 @@
 import { array, number, object, string } from 'yup';
 import { isLanguage } from '../../data-types';
-import { isPictureAddress, isSafeAddress, markKinds } from '../cell';
+import { isColour, isPictureAddress, isSafeAddress, markKinds } from '../cell';
 import { LIMITS } from './limits';
 
 /** What is wrong with rows, and where. Looked through by hand: a table may have millions of cells. */
@@ -35,11 +35,14 @@ const markSchema = object({
   to: number().required().integer().min(1),
   kind: string().required().oneOf(markKinds),
   href: string().max(LIMITS.address),
+  height: number().integer().min(8).max(600),
 })
   .noUnknown()
+  .test('height', ({ kind, height }) => height === undefined || kind === 'picture')
   .test('href', ({ kind, href }) => {
     if (kind === 'link') return href !== undefined && isSafeAddress(href);
     if (kind === 'language') return href !== undefined && isLanguage(href);
+    if (kind === 'ink' || (kind === 'highlight' && href !== undefined)) return href !== undefined && isColour(href);
     if (kind === 'icon') return href !== undefined && /^[a-z-]{1,40}$/.test(href);
     return kind === 'picture' ? href !== undefined && isPictureAddress(href) : href === undefined;
   });

@@ -145,8 +145,9 @@ export class TableEditor implements OnInit {
     const { row, column } = this.edits.choice();
     const at = gridOf(table).at(row, column);
     if (computedIn(table, at.column, at.row) !== undefined) return this.type({ row: this.edits.seen().row, column: at.column, text: '' });
-    const { TextDialog } = await import('./text/text-dialog');
-    const data: TextData = { cell: table.rows[at.row]?.[at.column] ?? '', where: `row ${at.row + 1}, column ${at.column + 1}` };
+    const [{ TextDialog }, { coloursOfView }] = await Promise.all([import('./text/text-dialog'), import('./text/colours')]);
+    const colours = coloursOfView(this.view());
+    const data: TextData = { cell: table.rows[at.row]?.[at.column] ?? '', where: `row ${at.row + 1}, column ${at.column + 1}`, colours };
     const taken = await firstValueFrom(
       this.dialog.open<unknown, TextData, Cell>(TextDialog, { width: '620px', autoFocus: '.ProseMirror', data }).afterClosed(),
     );

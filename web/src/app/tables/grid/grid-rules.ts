@@ -1,19 +1,38 @@
 import { computed, type Signal } from '@angular/core';
-import { besideOf, frameRules, sheetOf, type CssNode } from '../../../../../core/compile';
+import { besideOf, frameRules, sheetOf, textLooksIn, type CssNode, type TextLook } from '../../../../../core/compile';
 import type { Table } from '../../../../../core/table';
 import { resolveAt } from '../../../../../core/resolve';
 import { widthsOf, type ThemeView } from '../../../../../core/theme';
 
-type Own = Pick<Table, 'exceptions' | 'dressings'>;
+interface Own extends Pick<Table, 'exceptions' | 'dressings'> {
+  readonly texts: readonly TextLook[];
+}
 
 /** What a table has beside its theme; the same until that changes, so that typing in cells compiles nothing. */
-export const ownLooks = (table: Signal<Table>): Signal<Own> =>
-  computed(() => table(), { equal: (a, b) => a.exceptions === b.exceptions && a.dressings === b.dressings });
+export function ownLooks(table: Signal<Table>): Signal<Own> {
+  let rows: Table['rows'] = [];
+  let texts: readonly TextLook[] = [];
+  const found = new Map<string, TextLook>();
+  return computed(
+    (): Own => {
+      const { exceptions, dressings, rows: now } = table();
+      const before = found.size;
+      // Only rows that are not the very same are looked through; a look that went is a rule too many, and no harm.
+      now.forEach((row, at) => {
+        if (row !== rows[at]) textLooksIn(row, found);
+      });
+      rows = now;
+      if (found.size > before) texts = [...found.values()];
+      return { exceptions, dressings, texts };
+    },
+    { equal: (a, b) => a.exceptions === b.exceptions && a.dressings === b.dressings && a.texts === b.texts },
+  );
+}
 
 /** The stylesheet that dresses the grid: the theme's, with the looks that this table has beside it. */
 export function gridRules(view: ThemeView | undefined, own: Own): readonly CssNode[] {
   if (!view) return frameRules;
-  return [...frameRules, ...sheetOf(view, { use: 'grid', key: 'edited', beside: besideOf([own]) })];
+  return [...frameRules, ...sheetOf(view, { use: 'grid', key: 'edited', beside: besideOf([own], own.texts) })];
 }
 
 /**

@@ -1,4 +1,4 @@
-import { cellNodes, classesOf, contract, markedNodes, unseenDigits, type MarkupNode } from '../../../../../core/compile';
+import { cellNodes, classesOf, contract, markedNodes, textLookClass, unseenDigits, type MarkupNode } from '../../../../../core/compile';
 import {
   bodyGroups,
   computedIn,
@@ -97,7 +97,7 @@ function showCell(table: Table, { cell, rows }: SeenCell, isFirst: boolean, edit
       ? undefined
       : stretchesOf({ text: cell.text, marks: cell.marks }).map((each) => ({
           ...each,
-          classes: each.marks.map(({ kind }) => `is-${kind}`).join(' '),
+          classes: each.marks.map((mark) => `is-${mark.kind} ${textLookClass(mark) ?? ''}`.trim()).join(' '),
         }));
   const computed = computedIn(table, cell.column, cell.row);
   // Why a formula comes to nothing is said in its cell.

@@ -7,7 +7,7 @@ import { textExtensions } from './text-extensions';
 
 /** What the text editor makes of content: a document, or pasted HTML. */
 function edited(content: JSONContent | string): Cell {
-  const editor = new Editor({ extensions: textExtensions, content, injectCSS: false });
+  const editor = new Editor({ extensions: textExtensions((text) => text), content, injectCSS: false });
   const cell = cellOfDoc(editor.getJSON());
   editor.destroy();
   return cell;
@@ -23,8 +23,14 @@ describe('The text of a cell in the editor', () => {
       const marks = Array.from({ length: d.whole(0, 5) }, (): Mark => {
         const from = d.whole(0, text.length - 1);
         const kind = d.pick(kinds);
-        const href = kind === 'link' ? d.pick(['/a', 'https://b.example/']) : kind === 'language' ? d.pick(['ar', 'de-CH']) : undefined;
-        return { from, to: d.whole(from + 1, text.length), kind, ...(href === undefined ? {} : { href }) };
+        const said: { readonly [kind in Mark['kind']]?: readonly string[] } = {
+          link: ['/a', 'https://b.example/'],
+          language: ['ar', 'de-CH'],
+          ink: ['lamp', '#b3261e'],
+          highlight: ['', '#ffdd00'],
+        };
+        const href = d.pick(said[kind] ?? ['']);
+        return { from, to: d.whole(from + 1, text.length), kind, ...(href === '' ? {} : { href }) };
       });
       const cell = cellOf(text, marks);
       expect(html(edited(docOf(cell))))
@@ -38,6 +44,8 @@ describe('The text of a cell in the editor', () => {
       { from: 0, to: 4, kind: 'link', href: '/boats' },
       { from: 9, to: 13, kind: 'picture', href: '/pictures/quay.png' },
     ];
+    const sized = cellOf('quay', [{ from: 0, to: 4, kind: 'picture', href: '/pictures/quay.png', height: 48 }]);
+    expect(edited(docOf(sized))).toEqual(sized);
     const cell = cellOf('Boat and quay', marks);
     expect(edited(docOf(cell))).toEqual(cell);
     expect(html(cell)).toMatch(

@@ -1,6 +1,6 @@
 import type { JSONContent } from '@tiptap/core';
 import { isLanguage } from '../../../../../core/data-types';
-import { cellOf, isPictureAddress, isSafeAddress, stretchesOf, type Cell, type Mark, type MarkKind } from '../../../../../core/table';
+import { cellOf, isColour, isPictureAddress, isSafeAddress, stretchesOf, type Cell, type Mark, type MarkKind } from '../../../../../core/table';
 
 /** Marks of a cell, and what the text editor calls them. */
 const names: Readonly<Partial<Record<MarkKind, string>>> = {
@@ -15,7 +15,10 @@ const names: Readonly<Partial<Record<MarkKind, string>>> = {
   code: 'code',
   link: 'link',
   language: 'language',
+  ink: 'ink',
 };
+/** Those that say which: a link, a language, a colour; a highlight may. */
+const withHref: ReadonlySet<MarkKind> = new Set(['link', 'language', 'ink', 'highlight']);
 const kinds = new Map(Object.entries(names).map(([kind, name]) => [name, kind as MarkKind]));
 
 /** A cell as the text editor's document: one paragraph, in which line breaks can be marked like letters. */
@@ -25,10 +28,14 @@ export function docOf(cell: Cell): JSONContent {
     const stood = marks.find(({ kind }) => kind === 'icon' || kind === 'picture');
     const around = marks.flatMap(({ kind, href }) => {
       const type = names[kind];
-      return type === undefined ? [] : [{ type, ...(kind === 'link' || kind === 'language' ? { attrs: { href } } : {}) }];
+      return type === undefined ? [] : [{ type, ...(withHref.has(kind) ? { attrs: { href: href ?? '' } } : {}) }];
     });
     if (stood) {
-      content.push({ type: stood.kind, attrs: { of: stood.href, text }, marks: around });
+      content.push({
+        type: stood.kind,
+        attrs: { of: stood.href, text, ...(stood.height === undefined ? {} : { height: stood.height }) },
+        marks: around,
+      });
       continue;
     }
     text.split('\n').forEach((piece, i) => {
@@ -47,11 +54,12 @@ export function cellOfDoc({ content = [] }: JSONContent): Cell {
     if (i > 0) text += '\n';
     for (const piece of paragraph.content ?? []) {
       const from = text.length;
-      const { of, text: said } = (piece.attrs ?? {}) as { readonly of?: string; readonly text?: string };
+      const { of, text: said, height } = (piece.attrs ?? {}) as { readonly of?: string; readonly text?: string; readonly height?: unknown };
       text += piece.type === 'hardBreak' ? '\n' : piece.type === 'text' ? (piece.text ?? '') : (said ?? '');
       const to = text.length;
       if (piece.type === 'icon' && of !== undefined) marks.push({ from, to, kind: 'icon', href: of });
-      if (piece.type === 'picture' && of !== undefined && isPictureAddress(of)) marks.push({ from, to, kind: 'picture', href: of });
+      if (piece.type === 'picture' && of !== undefined && isPictureAddress(of))
+        marks.push({ from, to, kind: 'picture', href: of, ...(typeof height === 'number' ? { height } : {}) });
       for (const { type, attrs } of piece.marks ?? []) {
         const kind = kinds.get(type);
         const href = (attrs as { readonly href?: unknown } | undefined)?.href;
@@ -59,6 +67,10 @@ export function cellOfDoc({ content = [] }: JSONContent): Cell {
           if (typeof href === 'string' && isSafeAddress(href)) marks.push({ from, to, kind, href });
         } else if (kind === 'language') {
           if (typeof href === 'string' && isLanguage(href)) marks.push({ from, to, kind, href });
+        } else if (kind === 'ink') {
+          if (typeof href === 'string' && isColour(href)) marks.push({ from, to, kind, href });
+        } else if (kind === 'highlight') {
+          marks.push({ from, to, kind, ...(typeof href === 'string' && isColour(href) ? { href } : {}) });
         } else if (kind) marks.push({ from, to, kind });
       }
     }

@@ -7,7 +7,7 @@ import { firstValueFrom } from 'rxjs';
 import { languageProblem } from '../../../../../core/data-types';
 import { languages } from '../../../../../core/languages';
 import { icons } from '../../../../../core/media';
-import { LIMITS, isSafeAddress, textOf, type Cell } from '../../../../../core/table';
+import { LIMITS, isColour, isSafeAddress, textOf, type Cell } from '../../../../../core/table';
 import { mediaAddress } from '../../../../../core/theme';
 import { Api, ApiError } from '../../documents/api';
 import { cellOfDoc, docOf } from './cell-doc';
@@ -16,6 +16,8 @@ import { textExtensions } from './text-extensions';
 export interface TextData {
   readonly cell: Cell;
   readonly where: string;
+  /** Colours of the table's theme, by name; none for what is in no table. */
+  readonly colours?: ReadonlyMap<string, string>;
 }
 
 const marks = [
@@ -51,12 +53,17 @@ export class TextDialog implements AfterViewInit, OnDestroy {
   protected readonly address = signal('');
   protected readonly language = signal('');
   protected readonly languages = languages;
+  protected readonly colours = [...(this.data.colours?.keys() ?? [])];
+  protected readonly ink = signal('');
+  protected readonly ground = signal('');
+  /** Height of the chosen picture in px, empty for as it comes; undefined where none is chosen. */
+  protected readonly height = signal<string | undefined>(undefined);
   protected readonly wrong = signal('');
 
   ngAfterViewInit(): void {
     const editor = new Editor({
       element: this.place().nativeElement,
-      extensions: textExtensions,
+      extensions: textExtensions((text) => this.data.colours?.get(text) ?? (text.startsWith('#') ? text : '')),
       content: docOf(this.data.cell),
       // The page's policy allows no style element; what the editor needs stands in this component's own.
       injectCSS: false,
@@ -77,6 +84,10 @@ export class TextDialog implements AfterViewInit, OnDestroy {
     this.on.set(new Set(marks.map(([name]) => name).filter((name) => editor.isActive(name))));
     this.address.set(String(editor.getAttributes('link')['href'] ?? ''));
     this.language.set(String(editor.getAttributes('language')['href'] ?? ''));
+    this.ink.set(String(editor.getAttributes('ink')['href'] ?? ''));
+    this.ground.set(String(editor.getAttributes('highlight')['href'] ?? ''));
+    const height = editor.getAttributes('picture')['height'] as number | null | undefined;
+    this.height.set(editor.isActive('picture') ? String(height ?? '') : undefined);
   }
 
   protected toggle(name: string): void {
@@ -108,6 +119,29 @@ export class TextDialog implements AfterViewInit, OnDestroy {
     const chosen = editor.isActive('language') && selection.empty ? chain.extendMarkRange('language') : chain;
     const on = selection.empty && !editor.isActive('language') ? chosen.setTextSelection({ from: 0, to: doc.content.size }) : chosen;
     (href === '' ? on.unsetMark('language') : on.setMark('language', { href })).run();
+  }
+  /** Gives what is chosen a colour: of its ink or of what lies under it. Empty takes it away. */
+  protected paint(kind: 'ink' | 'highlight', field: HTMLInputElement): void {
+    const { editor } = this;
+    const href = field.value.trim();
+    if (!editor) return;
+    const isKnown = href.startsWith('#') ? isColour(href) : (this.data.colours?.has(href) ?? false);
+    if (href !== '' && !isKnown)
+      return this.wrong.set(
+        `“${href.slice(0, 40)}” is no colour. Write one as #b3261e${this.colours.length > 0 ? `, or a swatch: ${this.colours.slice(0, 8).join(', ')}` : ''}.`,
+      );
+    if (editor.state.selection.empty && !editor.isActive(kind)) return this.wrong.set('Choose the words first that are to have the colour.');
+    this.wrong.set('');
+    const chain = editor.chain().focus();
+    const on = editor.state.selection.empty ? chain.extendMarkRange(kind) : chain;
+    (href === '' ? on.unsetMark(kind) : on.setMark(kind, { href })).run();
+  }
+  /** Makes the chosen picture so high; empty lets it be as it comes. */
+  protected resize(field: HTMLInputElement): void {
+    const height = field.value.trim() === '' ? null : field.valueAsNumber;
+    if (height !== null && (!Number.isInteger(height) || height < 8 || height > 600)) return this.wrong.set('A picture is from 8 to 600 px high.');
+    this.wrong.set('');
+    this.editor?.chain().focus().updateAttributes('picture', { height }).run();
   }
   protected icon(name: string, label: string): void {
     this.editor

@@ -3,7 +3,6 @@ import { Bold } from '@tiptap/extension-bold';
 import { Code } from '@tiptap/extension-code';
 import { Document } from '@tiptap/extension-document';
 import { HardBreak } from '@tiptap/extension-hard-break';
-import { Highlight } from '@tiptap/extension-highlight';
 import { History } from '@tiptap/extension-history';
 import { Italic } from '@tiptap/extension-italic';
 import { Link } from '@tiptap/extension-link';
@@ -32,9 +31,45 @@ const Language = Mark.create({
   renderHTML: ({ mark }) => ['span', spokenIn((mark.attrs as { readonly href: string }).href), 0],
 });
 
-const atom = { group: 'inline', inline: true, atom: true, addAttributes: () => ({ of: { default: '' }, text: { default: '' } }) };
-const attrsOf = (attrs: Readonly<Record<string, unknown>>): { readonly of: string; readonly text: string } =>
-  attrs as { readonly of: string; readonly text: string };
+/** An element in a colour; its style is set by script, which the page's policy allows where an attribute would not be. */
+function inColour(
+  tag: string,
+  property: 'color' | 'backgroundColor',
+  colour: string,
+): { readonly dom: HTMLElement; readonly contentDOM: HTMLElement } {
+  const dom = document.createElement(tag);
+  if (colour !== '') dom.style[property] = colour;
+  return { dom, contentDOM: dom };
+}
+const hrefOf = (attrs: Readonly<Record<string, unknown>>): string => (attrs as { readonly href: string }).href;
+/** Marks with a colour. `colourOf` is what a name comes to in the theme of the table. */
+const coloured = (colourOf: (text: string) => string): Extensions => [
+  Mark.create({
+    name: 'ink',
+    addAttributes: () => ({ href: { default: '' } }),
+    renderHTML: ({ mark }) => inColour('span', 'color', colourOf(hrefOf(mark.attrs))),
+  }),
+  Mark.create({
+    name: 'highlight',
+    addAttributes: () => ({ href: { default: '' } }),
+    parseHTML: () => [{ tag: 'mark' }],
+    renderHTML: ({ mark }) => inColour('mark', 'backgroundColor', colourOf(hrefOf(mark.attrs))),
+  }),
+];
+
+const atom = {
+  group: 'inline',
+  inline: true,
+  atom: true,
+  addAttributes: () => ({ of: { default: '' }, text: { default: '' }, height: { default: null } }),
+};
+interface Stands {
+  readonly of: string;
+  readonly text: string;
+  /** Of a picture, in px. */
+  readonly height: number | null;
+}
+const attrsOf = (attrs: Readonly<Record<string, unknown>>): Stands => attrs as unknown as Stands;
 
 /** An icon in the line; its text is what it says to those who cannot see it. */
 const Icon = Node.create({
@@ -54,11 +89,14 @@ const Icon = Node.create({
 const Picture = Node.create({
   ...atom,
   name: 'picture',
-  renderHTML: ({ node }) => ['img', { src: attrsOf(node.attrs).of, alt: attrsOf(node.attrs).text }],
+  renderHTML: ({ node }) => {
+    const { of, text, height } = attrsOf(node.attrs);
+    return ['img', { src: of, alt: text, ...(height === null ? {} : { height }) }];
+  },
 });
 
 /** What a cell's text can be made of. What else is pasted is cleaned away by the editor, which knows nothing else. */
-export const textExtensions: Extensions = [
+export const textExtensions = (colourOf: (text: string) => string): Extensions => [
   Document,
   Paragraph,
   Text,
@@ -71,7 +109,7 @@ export const textExtensions: Extensions = [
   Small,
   Subscript,
   Superscript,
-  Highlight,
+  ...coloured(colourOf),
   Code.extend({ excludes: '' }),
   Link.configure({
     openOnClick: false,
