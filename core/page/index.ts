@@ -23,3 +23,15 @@ export {
   within,
   type ListPlace,
 } from './blocks/blocks';
+export {
+  groundFields,
+  hasGround,
+  readBlockColour,
+  readBlockLine,
+  readGround,
+  swatchOf,
+  swatchText,
+  type Ground,
+  type GroundField,
+  type SwatchOf,
+} from './blocks/ground';

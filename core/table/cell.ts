@@ -61,10 +61,11 @@ export const isColour = (text: string): boolean => /^(?:[a-z][a-z0-9-]{0,30}|#(?
 
 /** A cell of a text and marks: cut to its length, in order, joined where they touch, and plain where none is left. */
 export function cellOf(text: string, marks: readonly Mark[]): Cell {
+  const inOrder = (a: Mark, b: Mark): number => a.from - b.from || b.to - a.to || markKinds.indexOf(a.kind) - markKinds.indexOf(b.kind);
   const inside = marks
     .map((mark) => ({ ...mark, from: Math.max(0, mark.from), to: Math.min(text.length, mark.to) }))
     .filter(({ from, to }) => from < to)
-    .sort((a, b) => a.from - b.from || b.to - a.to || markKinds.indexOf(a.kind) - markKinds.indexOf(b.kind));
+    .sort(inOrder);
   const kept: Mark[] = [];
   for (const mark of inside) {
     const touching = kept.findIndex((each) => each.kind === mark.kind && each.to >= mark.from && (each.href === mark.href || each.to > mark.from));
@@ -74,7 +75,8 @@ export function cellOf(text: string, marks: readonly Mark[]): Cell {
     else if (other.href === mark.href) kept[touching] = { ...other, to: Math.max(other.to, mark.to) };
     else if (mark.to > other.to) kept.push({ ...mark, from: other.to });
   }
-  return kept.length === 0 ? text : { text, marks: kept };
+  // A link that was cut begins later than it came.
+  return kept.length === 0 ? text : { text, marks: kept.sort(inOrder) };
 }
 
 /** The first so many letters of a cell. */

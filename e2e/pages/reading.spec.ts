@@ -21,6 +21,16 @@ describe('A live page, read otherwise,', () => {
   });
   const read = <T>(script: string, ...given: readonly unknown[]): Promise<T> => driver.executeScript<T>(`return ${script}`, ...given);
 
+  // The fares as they were before their theme had a width step: wider than a phone.
+  beforeAll(async () => {
+    const { revision, document } = (await (await fetch(`${app.url}/api/themes/ticket-stub`)).json()) as { revision: number; document: object };
+    const headers = { 'Content-Type': 'application/json' };
+    const send = (address: string, method: string, at: number, body: object): Promise<Response> =>
+      fetch(`${app.url}/api/themes/ticket-stub${address}`, { method, headers: { ...headers, 'If-Match': `"${at}"` }, body: JSON.stringify(body) });
+    expect((await send('', 'PUT', revision, { ...document, widths: [] })).status).toBe(200);
+    expect((await send('/editions', 'POST', revision + 1, { hold: [] })).ok).toBeTrue();
+  }, 720_000);
+
   /** The demo page with its header in view and rows to choose, or as it is asked for. */
   const published = async (asked: object = {}): Promise<void> => {
     const { headers, page } = await (async () => {

@@ -1,5 +1,4 @@
-import { parseColour, toHex } from '../../colour';
-import { placementCss, readSpace, within, type Block } from '../../page';
+import { hasGround, placementCss, readBlockLine, readRoom, readSpace, readWidth, within, type Block, type Ground } from '../../page';
 import { paragraphsOf, type Cell } from '../../table';
 import { cellNodes } from '../markup/cell-html';
 import { element, type MarkupNode } from '../markup/markup';
@@ -22,7 +21,7 @@ export function blockNodes(block: Block, options: BlockOptions): readonly Markup
     case 'heading':
       return [element(`h${block.level}`, {}, block.text)];
     case 'text':
-      return paragraphs(block.text);
+      return hasGround(block) ? [element('div', { id }, ...paragraphs(block.text))] : paragraphs(block.text);
     case 'picture': {
       if (block.src === '') return [];
       const picture = element('img', { src: block.src, alt: block.alt, ...block.natural, loading: 'lazy' });
@@ -43,15 +42,42 @@ const paragraphs = (text: Cell): readonly MarkupNode[] => paragraphsOf(text).map
 
 /** Columns stand side by side as long as each has so much room. */
 const COLUMN = '14rem';
-const colourOf = (property: string, text: string): readonly Declaration[] => {
-  const colour = parseColour(text);
-  return colour ? [[property, toHex(colour)]] : [];
-};
+/** What a colour of a block comes to: one of CSS, or a swatch of a theme that is on the page; undefined for one that is not there. */
+export type ColourOf = (text: string) => string | undefined;
+
+/** What a block has about it: colours, room inside, a width in the middle of the page, corners and a line. */
+function groundOf(block: Ground, colourOf: ColourOf, usual: { readonly padding: string; readonly margin: string }): readonly Declaration[] {
+  const said = (name: keyof Ground): string => block[name] ?? '';
+  const colour = (property: string, text: string): readonly Declaration[] => {
+    const css = text === '' ? undefined : colourOf(text);
+    return css === undefined ? [] : [[property, css]];
+  };
+  const padding = said('padding') === '' ? undefined : readRoom(said('padding'));
+  const width = said('width') === '' ? undefined : readWidth(said('width'));
+  const line = said('line') === '' ? undefined : readBlockLine(said('line'));
+  const lineColour = line?.ok ? colourOf(line.value.colour) : undefined;
+  return [
+    ['padding', padding?.ok ? padding.value.join(' ') : usual.padding],
+    ['margin', usual.margin],
+    ...(width?.ok && width.value !== '100%'
+      ? ([
+          ['box-sizing', 'border-box'],
+          ['width', width.value === 'auto' ? 'fit-content' : width.value],
+          ['max-width', '100%'],
+          ['margin-inline', 'auto'],
+        ] as const)
+      : []),
+    ...colour('background-color', said('fill')),
+    ...colour('color', said('ink')),
+    ...(said('radius') === '' ? [] : ([['border-radius', said('radius')]] as const)),
+    ...(line?.ok && lineColour !== undefined ? ([['border', `${line.value.width} ${line.value.style} ${lineColour}`]] as const) : []),
+  ];
+}
 
 /** The rules of a block and of what stands in it, but for placements. */
-export function blockRules(block: Block, { placeOf }: Pick<BlockOptions, 'placeOf'>): readonly CssNode[] {
+export function blockRules(block: Block, { placeOf, colourOf }: Pick<BlockOptions, 'placeOf'> & { readonly colourOf: ColourOf }): readonly CssNode[] {
   const part = `#${partId(placeOf(block))}`;
-  const inner = within(block).flatMap((blocks) => blocks.flatMap((each) => blockRules(each, { placeOf })));
+  const inner = within(block).flatMap((blocks) => blocks.flatMap((each) => blockRules(each, { placeOf, colourOf })));
   switch (block.kind) {
     case 'picture': {
       const { table } = placementCss({ ...block, room: '0' });
@@ -70,12 +96,10 @@ export function blockRules(block: Block, { placeOf }: Pick<BlockOptions, 'placeO
         ...inner,
       ];
     case 'section':
-      return [
-        rule(part, ['padding', '1rem 1.25rem'], ['margin', '1rem 0'], ...colourOf('background-color', block.fill), ...colourOf('color', block.ink)),
-        ...inner,
-      ];
-    case 'heading':
+      return [rule(part, ...groundOf(block, colourOf, { padding: '1rem 1.25rem', margin: '1rem 0' })), ...inner];
     case 'text':
+      return hasGround(block) ? [rule(part, ...groundOf(block, colourOf, { padding: '0', margin: '1rem 0' }))] : [];
+    case 'heading':
     case 'table':
       return inner;
   }

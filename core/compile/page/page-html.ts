@@ -1,4 +1,5 @@
-import { dressed, everyBlock, featuresOn, isBleed, tableRef, tablesOn, themeRef, wordingOf } from '../../page';
+import { parseColour, toHex } from '../../colour';
+import { dressed, everyBlock, featuresOn, isBleed, swatchOf, tableRef, tablesOn, themeRef, wordingOf } from '../../page';
 import { spokenIn } from '../../languages';
 import { gridOf, shownText, textOf as textOfCell } from '../../table';
 import { besideIn } from '../sheet/beside';
@@ -36,7 +37,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
     // The page is what a placement from edge to edge is measured by.
     ...(tables.some(isBleed) ? [rule('html', ['container-type', 'inline-size'])] : []),
     ...(page.wide ? [rule('body.zp-wide,body.zp-wide>#content', ['max-width', 'none'])] : []),
-    ...page.blocks.flatMap((block) => blockRules(block, { placeOf })),
+    ...page.blocks.flatMap((block) => blockRules(block, { placeOf, colourOf: colourOn(input) })),
     ...pageTextRules([...textLooksIn(everyBlock(page.blocks).map((block) => (block.kind === 'text' ? block.text : undefined))).values()]),
     ...frameRules,
     ...(features ? visitorRules : []),
@@ -76,6 +77,22 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
       return table ? [{ block: block.id, box: boxId(at), name: table.name, theme, isolated: block.isolated === true }] : [];
     }),
     css,
+  };
+}
+
+/** What a colour of a block comes to. A swatch is looked for in the page's themes, by their ids, at whichever edition they stand. */
+function colourOn({ page, themes }: PageInput): (text: string) => string | undefined {
+  const placed = [...new Set(tablesOn(page).map(themeRef))];
+  return (text) => {
+    const named = swatchOf(text);
+    if (!named) {
+      const colour = parseColour(text);
+      return colour && toHex(colour);
+    }
+    const ref = placed.find((each) => each === named.theme) ?? placed.find((each) => each.startsWith(`${named.theme}@`));
+    const found = themes.get(ref ?? '');
+    const read = found?.view.colours.get(named.swatch);
+    return read?.ok ? toHex(read.value) : undefined;
   };
 }
 

@@ -1,11 +1,11 @@
 import { array, boolean, lazy, mixed, number, object, string, type AnySchema } from 'yup';
-import { parseColour } from '../../colour';
 import type { Outcome } from '../../outcome';
 import { own } from '../../own';
 import { cellProblem, isPictureAddress, textOf, type Cell } from '../../table';
 import { readRoom, readSpace, readWidth, type PlacementAlign, type PlacementWidth } from '../placement';
 import type { Visitor } from '../visitor';
 import { visitorSchema } from '../visitor-schema';
+import { groundShape, type Ground } from './ground';
 
 /** A document that something on a page is made of: its kind, its id, and the edition at which it is held; without one it follows the newest. */
 export interface Ref<Kind extends string> {
@@ -18,7 +18,7 @@ export interface Ref<Kind extends string> {
 export type Block =
   | { readonly id: string; readonly kind: 'heading'; readonly level: 2 | 3; readonly text: string }
   /** A text, marked or not; an empty line begins a new paragraph. */
-  | { readonly id: string; readonly kind: 'text'; readonly text: Cell }
+  | ({ readonly id: string; readonly kind: 'text'; readonly text: Cell } & Ground)
   | {
       readonly id: string;
       readonly kind: 'picture';
@@ -38,7 +38,7 @@ export type Block =
   /** Blocks side by side, below each other where there is too little room. */
   | { readonly id: string; readonly kind: 'columns'; readonly columns: readonly Column[] }
   /** Blocks on a ground of their own. */
-  | { readonly id: string; readonly kind: 'section'; readonly fill: string; readonly ink: string; readonly blocks: readonly Block[] }
+  | ({ readonly id: string; readonly kind: 'section'; readonly fill: string; readonly ink: string; readonly blocks: readonly Block[] } & Ground)
   | {
       readonly id: string;
       readonly kind: 'table';
@@ -127,11 +127,6 @@ const widthText = string()
     return say === undefined || context.createError({ message: say });
   });
 const align = string().strict().required().oneOf(['start', 'center', 'end'], 'A table sits at the start, the center or the end.');
-const colourText = string()
-  .strict()
-  .defined()
-  .max(100)
-  .test('colour', 'Write a colour such as #f4f1ea or teal, or nothing for none.', (text) => text === '' || parseColour(text ?? '') !== undefined);
 const SIDES = 'A picture’s natural sides are from 1 to 100,000 px.';
 const side = number().strict().required().integer().min(1, SIDES).max(100_000, SIDES);
 /** A document of a kind that is named by its id, with the edition at which it is held. */
@@ -164,6 +159,7 @@ const leaves: { readonly [K in Exclude<Block['kind'], 'columns' | 'section'>]: A
         const say = typeof text === 'string' ? (text.length > 20_000 ? 'A text has at most 20,000 characters.' : undefined) : cellProblem(text);
         return say === undefined || context.createError({ message: say });
       }),
+    ...groundShape(false),
   }).noUnknown(),
   picture: object({
     id,
@@ -255,8 +251,7 @@ const columns = object({
 const section = object({
   id,
   kind: string().strict().required(),
-  fill: colourText,
-  ink: colourText,
+  ...groundShape(true),
   blocks: blocksOf({ ...leaves, columns }, 200),
 }).noUnknown();
 const allKinds: { readonly [K in Block['kind']]: AnySchema } = { ...leaves, columns, section };

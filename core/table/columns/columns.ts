@@ -32,8 +32,10 @@ export function shownTable(whole: Table): Table {
     const without = deleteColumn(left, column);
     if (without.ok) left = without.value;
   }
-  shown.set(table, left);
-  return left;
+  // What formulas come to stands there by now: without the columns that they read they must not be worked out again.
+  const made = { ...left, columns: left.columns.map((column) => (column.formula === '' ? column : { ...column, formula: '' })) };
+  shown.set(table, made);
+  return made;
 }
 
 /** Every column equally wide: one share each. */

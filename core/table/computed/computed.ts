@@ -228,7 +228,7 @@ function rememberedRows(table: Table): Remembered {
 /**
  * The table with what its formulas come to in place of what was typed in their columns; the very same one where there are
  * none. A value that cannot be worked out is a dash. A row is worked out when it is first asked for, so that 100,000 of them cost
- * no more than what is looked at. It has no formulas any more, and its rows cannot be handed to a worker as they are.
+ * no more than what is looked at. Its rows cannot be handed to a worker as they are.
  */
 export function computedTable(table: Table): Table {
   const work = workOn(table);
@@ -255,9 +255,7 @@ export function computedTable(table: Table): Table {
     return made;
   };
   const rows = lazily(table.rows, rowAt);
-  // What they come to stands there by now: a copy of it that lacks a column they read must not work them out again.
-  const columns = table.columns.map((column) => (column.formula === '' ? column : { ...column, formula: '' }));
-  const made = { ...table, rows, columns };
+  const made = { ...table, rows };
   tables.set(table, made);
   // What is worked out once is not worked out again.
   tables.set(made, made);

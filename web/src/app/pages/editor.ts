@@ -100,7 +100,7 @@ export class PageEditor implements OnInit {
   protected readonly blockKinds = blockKinds;
   protected readonly nameOfKind = blockName;
   protected readonly missing = this.open.missing;
-  private readonly stands = inject(StandsOn);
+  protected readonly stands = inject(StandsOn);
   protected readonly tables = this.stands.tables;
   protected readonly themes = this.stands.themes;
   protected readonly live = this.stands.live;

@@ -61,6 +61,17 @@ export class StandsOn {
     return { page, tables: new Map([...this.fullTables(), ...this.heldTables()]), themes, site };
   });
 
+  /** The themes of what is placed on the page, each once, whose swatches its blocks can have. */
+  readonly placedThemes = computed(() => {
+    const preview = this.preview();
+    if (!preview) return [];
+    const placed = new Map(tablesOn(dressed(preview.page, preview.site)).map((block) => [block.dress?.id ?? '', themeRef(block)]));
+    return [...placed].flatMap(([id, ref]) => {
+      const view = preview.themes.get(ref)?.view;
+      return view ? [{ id, view }] : [];
+    });
+  });
+
   constructor() {
     effect(() => {
       const wanted = [...new Set(this.placements().map(({ shows }) => shows.id))].filter(Boolean);

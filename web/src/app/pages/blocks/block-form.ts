@@ -2,13 +2,13 @@ import { ChangeDetectionStrategy, Component, inject, input, output, signal } fro
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { firstValueFrom } from 'rxjs';
-import { parseColour } from '../../../../../core/colour';
 import { readSpace, readWidth, type Block, type Column } from '../../../../../core/page';
 import { marksIn, textOf, type Cell } from '../../../../../core/table';
 import { mediaAddress } from '../../../../../core/theme';
 import { Deleting } from '../../controls/deleting';
 import { Api } from '../../documents/api';
 import type { TextData } from '../../tables/text/text-dialog';
+import { GroundForm, type PageTheme } from './ground-form';
 
 type Fields = Readonly<Record<string, unknown>>;
 
@@ -16,7 +16,7 @@ type Fields = Readonly<Record<string, unknown>>;
 @Component({
   selector: 'zest-block-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButtonModule],
+  imports: [GroundForm, MatButtonModule],
   templateUrl: './block-form.html',
   styles: `
     :host {
@@ -36,26 +36,12 @@ type Fields = Readonly<Record<string, unknown>>;
     p {
       margin: 0 0 10px;
     }
-    .pair {
-      display: flex;
-      gap: 6px;
-      align-items: flex-end;
-    }
-    .pair label {
-      flex: 1;
-      min-width: 0;
-    }
-    input[type='color'] {
-      flex: none;
-      width: 36px;
-      height: 30px;
-      padding: 0;
-      margin-block-end: 10px;
-    }
   `,
 })
 export class BlockForm {
   readonly block = input.required<Exclude<Block, { kind: 'table' }>>();
+  /** The themes on the page, whose swatches blocks can have. */
+  readonly themes = input<readonly PageTheme[]>([]);
   readonly changed = output<Fields>();
   private readonly api = inject(Api);
   private readonly dialog = inject(MatDialog);
@@ -89,11 +75,6 @@ export class BlockForm {
     const read = field === 'height' ? readSpace(text) : readWidth(text);
     if (read.ok) this.set({ [field]: text });
     else this.wrong.set(`${read.problems[0]?.say ?? ''} ${read.problems[0]?.remedy ?? ''}`);
-  }
-  protected setColour(field: 'fill' | 'ink', typed: string): void {
-    const text = typed.trim();
-    if (text === '' || parseColour(text)) this.set({ [field]: text });
-    else this.wrong.set(`“${text}” is no colour. Write one such as #f4f1ea or teal, or nothing for none.`);
   }
   /** Another number of columns; what stood in those that go stands in the last that stays. */
   protected setCount(columns: readonly Column[], count: number): void {
