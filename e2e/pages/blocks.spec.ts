@@ -46,9 +46,9 @@ describe('A page of blocks', () => {
     await add('Table');
     await until('P DIV SECTION(DIV(DIV(P P) DIV(DIV)))');
     await person.click('button', /^#f2f0e9/);
-    await person.fill('textbox', 'Fill', '#e8f0e4');
+    await person.fill('combobox', 'Fill', '#e8f0e4');
     await person.press(Key.TAB);
-    await person.fill('textbox', 'Ink', 'no colour at all');
+    await person.fill('combobox', 'Ink', 'no colour at all');
     await person.press(Key.TAB);
     await person.find('alert', /is no colour/);
     await person.click('button', /^We set type/);
@@ -57,6 +57,48 @@ describe('A page of blocks', () => {
     await person.press(Key.TAB);
     expect(await axeFindings(driver)).toEqual([]);
     await until('P DIV() DIV SECTION(DIV(DIV(P P) DIV(DIV)))');
+  }, 720_000);
+
+  it('has a ground around a text, in the colours of a theme that is on it, and words in an ink of their own', async () => {
+    await person.open(`${app.url}/pages/night-boats`);
+    await person.click('button', /^Lanterns are lit/);
+    const type = async (role: string, name: string, text: string): Promise<void> => {
+      await person.fill(role, name, text);
+      await person.press(Key.TAB);
+    };
+    await type('combobox', 'Fill', 'mist of nowhere');
+    await person.find('alert', /No theme on this page has that swatch/);
+    await type('combobox', 'Fill', 'mist of harbour-dusk');
+    await type('textbox', 'Room inside', '12px 18px');
+    await type('textbox', 'Corners', '8px');
+    await type('textbox', 'Line around', '1px wavy teal');
+    await person.find('alert', /is no line\. Write width, style and colour/);
+    await type('textbox', 'Line around', '1px solid wake of harbour-dusk');
+    await person.click('button', 'Marks and links');
+    await person.find('dialog', /^Text of/);
+    await person.chord(Key.CONTROL, 'a');
+    await type('combobox', 'Ink', 'lamp');
+    await person.find('alert', /“lamp” is no colour/);
+    await person.click('textbox', /^Text of/);
+    await person.chord(Key.CONTROL, 'a');
+    await type('combobox', 'Ink', '#7a1f5c');
+    await person.click('button', 'Take it');
+    await person.untilKept();
+    await person.click('button', 'Publish page');
+    await person.untilText(/The page is live at/);
+    await person.open(`${app.url}/site/night-boats`);
+    const [ground, corners, line, ink] = await driver.executeScript<readonly string[]>(
+      `const text = document.querySelector('.entry > div > p'), box = getComputedStyle(text.parentElement);
+       return [box.backgroundColor, box.borderTopLeftRadius, box.borderTopStyle, getComputedStyle(text.firstElementChild).color];`,
+    );
+    expect([corners, line, ink]).toEqual(['8px', 'solid', 'rgb(122, 31, 92)']);
+    // The same grey as the band of the table below it.
+    expect(ground).toBe(
+      await driver.executeScript<string>("return getComputedStyle(document.querySelector('#place-2 tbody tr:nth-child(2)')).backgroundColor"),
+    );
+    expect(await axeFindings(driver)).toEqual([]);
+    await person.open(`${app.url}/pages/thistle-press`);
+    await person.find('button', 'Publish page');
   }, 720_000);
 
   it('is moved step by step out of its columns and by dragging, copied, deleted and undone', async () => {

@@ -98,7 +98,14 @@ export function blockRules(block: Block, { placeOf, colourOf }: Pick<BlockOption
     case 'section':
       return [rule(part, ...groundOf(block, colourOf, { padding: '1rem 1.25rem', margin: '1rem 0' })), ...inner];
     case 'text':
-      return hasGround(block) ? [rule(part, ...groundOf(block, colourOf, { padding: '0', margin: '1rem 0' }))] : [];
+      return hasGround(block)
+        ? [
+            rule(part, ...groundOf(block, colourOf, { padding: '0', margin: '1rem 0' })),
+            // Its room is inside, and not once more above its first paragraph and below its last.
+            rule(`${part}>:first-child`, ['margin-block-start', '0']),
+            rule(`${part}>:last-child`, ['margin-block-end', '0']),
+          ]
+        : [];
     case 'heading':
     case 'table':
       return inner;

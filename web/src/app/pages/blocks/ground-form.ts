@@ -42,6 +42,7 @@ const fields: Readonly<Record<GroundField, { readonly label: string; readonly hi
             [attr.list]="field.isColour ? 'zest-block-colours' : null"
             [placeholder]="field.hint"
             [value]="field.value"
+            [title]="field.value"
             [attr.aria-invalid]="wrong().field === field.name || null"
             #typed
             (change)="set(field.name, typed.value)"
