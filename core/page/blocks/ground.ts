@@ -5,7 +5,7 @@ import { readRoom, readSpace, readWidth } from '../placement';
 
 /** What a section or a text has of its own about it. What is missing is as the page has it. */
 export interface Ground {
-  /** Colours: any of CSS, or a swatch of a theme on the page, as `mist of harbour-dusk`. */
+  /** Colours: of CSS, or a swatch of a theme on the page, as `mist of harbour-dusk`. */
   readonly fill?: string;
   readonly ink?: string;
   /** Room inside, one to four lengths as in CSS. */

@@ -1,3 +1,4 @@
+import { sameName as same } from '../computed/names';
 import { bad, good, type Outcome } from '../../outcome';
 import { retype, textOf, textsOf, type Cell, type Row } from '../cell';
 import { plainColumns } from '../columns/column';
@@ -28,7 +29,6 @@ export interface Again {
   readonly notes: readonly string[];
 }
 
-const same = (text: string): string => text.trim().replace(/\s+/g, ' ').toLocaleLowerCase();
 
 /** What a column is called: its lowest header cell, or the whole way down where another column's is the same; else its number. */
 export function columnNames(table: Table): readonly string[] {

@@ -214,8 +214,12 @@ export class ValueMarkDialog {
       const read = view?.read(propertyOf('ink'), text);
       return !read || read.ok ? '' : (read.problems[0]?.say ?? '');
     }
-    if (name === 'picture' && !columnNames(this.data.table).some((each) => sameName(each) === sameName(text)))
-      return `There is no column “${text.slice(0, 60)}”. The columns are ${columnNames(this.data.table).slice(0, 12).join(', ')}.`;
+    if (name === 'picture') {
+      const columns = columnNames(this.data.table);
+      return columns.some((each) => sameName(each) === sameName(text))
+        ? ''
+        : `There is no column “${text.slice(0, 60)}”. The columns are ${columns.slice(0, 12).join(', ')}.`;
+    }
     if (name === 'colours' && coloursOf(text).length === 0) return 'Write each value with its colour: open = deep; late = #b3261e.';
     return '';
   }
