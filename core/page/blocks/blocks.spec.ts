@@ -124,7 +124,7 @@ describe('A page with every kind of block', () => {
     ['a picture from elsewhere', { ...emptyBlock('picture', 'x'), src: 'https://else.example/a.png' }, /on this server/],
     ['a picture of no size', { ...emptyBlock('picture', 'x'), natural: { width: 0, height: 4 } }, /natural sides/],
     ['a picture that would run', { ...emptyBlock('picture', 'x'), src: 'javascript:alert(1)//.png' }, /on this server/],
-    ['a fill that is none', { ...emptyBlock('section', 'x'), fill: 'red;position:fixed' }, /Write a colour/],
+    ['a fill that is none', { ...emptyBlock('section', 'x'), fill: 'red;position:fixed' }, /is no colour. Write one such as/],
     ['room without end', { ...emptyBlock('spacer', 'x'), height: '99999px' }, /is no height/],
     ['a share that is none', { id: 'x', kind: 'columns', columns: [{ share: 0, blocks: [] }] }, /from 1 to 12/],
     [

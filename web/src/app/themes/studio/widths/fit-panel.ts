@@ -1,5 +1,5 @@
 import { CdkTrapFocus } from '@angular/cdk/a11y';
-import { CdkConnectedOverlay, CdkOverlayOrigin } from '@angular/cdk/overlay';
+import { CdkConnectedOverlay, CdkOverlayOrigin, type ConnectedPosition } from '@angular/cdk/overlay';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, output, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { NARROWEST, arrangementOf, verdictAt, type Proposal, type Stretch } from '../../../../../../core/fit';
@@ -28,6 +28,8 @@ const REST_MS = 120;
       [cdkConnectedOverlayOrigin]="origin"
       [cdkConnectedOverlayOpen]="proposal() !== undefined"
       [cdkConnectedOverlayViewportMargin]="8"
+      [cdkConnectedOverlayPush]="true"
+      [cdkConnectedOverlayPositions]="below"
       [cdkConnectedOverlayHasBackdrop]="true"
       cdkConnectedOverlayBackdropClass="cdk-overlay-transparent-backdrop"
       (backdropClick)="proposal.set(undefined)"
@@ -96,6 +98,8 @@ export class FitPanel {
   private readonly state = inject(StudioState);
   private readonly fit = inject(FitService);
   protected readonly least = NARROWEST;
+  /** Below its button: what it shows comes in bit by bit, and would be out of sight above it. */
+  protected readonly below: ConnectedPosition[] = [{ originX: 'end', originY: 'bottom', overlayX: 'end', overlayY: 'top' }];
   /** How it does at every width, for the ruler. */
   readonly found = output<readonly Stretch[]>();
   private readonly stretches = signal<readonly Stretch[]>([]);
