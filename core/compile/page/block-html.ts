@@ -54,6 +54,7 @@ function groundOf(block: Ground, colourOf: ColourOf, usual: { readonly padding: 
   };
   const padding = said('padding') === '' ? undefined : readRoom(said('padding'));
   const width = said('width') === '' ? undefined : readWidth(said('width'));
+  const radius = said('radius') === '' ? undefined : readSpace(said('radius'));
   const line = said('line') === '' ? undefined : readBlockLine(said('line'));
   const lineColour = line?.ok ? colourOf(line.value.colour) : undefined;
   return [
@@ -69,7 +70,7 @@ function groundOf(block: Ground, colourOf: ColourOf, usual: { readonly padding: 
       : []),
     ...colour('background-color', said('fill')),
     ...colour('color', said('ink')),
-    ...(said('radius') === '' ? [] : ([['border-radius', said('radius')]] as const)),
+    ...(radius?.ok ? ([['border-radius', radius.value]] as const) : []),
     ...(line?.ok && lineColour !== undefined ? ([['border', `${line.value.width} ${line.value.style} ${lineColour}`]] as const) : []),
   ];
 }

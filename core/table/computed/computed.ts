@@ -85,12 +85,14 @@ function formulaReader(work: Work, column: number, formula: Outcome<Formula>): R
       : readerOf(formula.value.term, { table, column: (at) => columnReader(work, at), whole: (name, at) => wholeReader(work, name, at) });
   // The time between two days, in a column of what lasts, counts in seconds as all that lasts does.
   const isLasting = formula.ok && table.columns[column]?.type === 'duration' && isDays(formula.value.term, table);
-  const made: RowReader = isLasting
-    ? (row) => {
-        const days = read(row);
-        return typeof days === 'number' ? days * (DAY_MS / 1000) : days;
-      }
-    : read;
+  // A row is worked out once, however often others ask for it: columns that each name another twice would double the work each time.
+  let [at, last]: [number, Computed] = [-1, null];
+  const made: RowReader = (row) => {
+    if (row === at) return last;
+    const value = read(row);
+    [at, last] = [row, isLasting && typeof value === 'number' ? value * (DAY_MS / 1000) : value];
+    return last;
+  };
   work.readers.set(column, made);
   return made;
 }

@@ -89,6 +89,34 @@ describe('The syntax of formulas', () => {
     expect(shown('Booked - 5%', { type: 'percent' })).toEqual(['75%', '90%', '0%']);
     expect(shown('Late > 0', { type: 'yes-no' })).toEqual(['Yes', '', 'No']);
   });
+  it('takes no longer where columns name each other over and over, and makes no text without end', () => {
+    const chain = (formula: (before: string) => string): Table => {
+      const names = Array.from({ length: 90 }, (_, i) => `c${i}`);
+      const columns = names.map((_, i) => ({ ...PLAIN_COLUMN, formula: i === 0 ? '' : formula(`c${i - 1}`) }));
+      return tableOf('x', [names, ['1', ...names.slice(1).map(() => '')]], { columns });
+    };
+    expect(
+      computedIn(
+        chain((before) => `${before} + ${before}`),
+        89,
+        1,
+      ),
+    ).toBe(2 ** 89);
+    expect(
+      computedIn(
+        chain((before) => `${before} + share(${before}) - 1 + ${before} - ${before}`),
+        89,
+        1,
+      ),
+    ).toBe(1);
+    expect(
+      computedIn(
+        chain((before) => `'ab' || ${before} || ${before}`),
+        89,
+        1,
+      ),
+    ).toEqual({ say: 'It is longer than the 10,000 letters that a cell holds' });
+  });
   it('says how habits from elsewhere are written here', () => {
     expect(refused('[Adult fare] * 2')).toContain('"Adult fare" * 2');
     expect(refused('Fare ^ 2')).toContain('power(a, b)');

@@ -1,4 +1,5 @@
 import { collatorOf, readNumber, readValueOf, readYesNo, type DataType } from '../../data-types';
+import { LIMITS } from '../reading/limits';
 import type { Table } from '../table';
 import type { Comparison, FormulaFunction, Sum, Term, WholeFunction } from './formula';
 
@@ -160,13 +161,16 @@ function together(left: RowReader, right: RowReader, settles: boolean): RowReade
   };
 }
 
+const TOO_LONG = { say: `It is longer than the ${LIMITS.cell.toLocaleString('en')} letters that a cell holds` };
 function joined(left: RowReader, right: RowReader): RowReader {
   const say = (value: string | number | boolean): string => (typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value));
   return (row) => {
     const [a, b] = [left(row), right(row)];
     if (isProblem(a)) return a;
     if (isProblem(b)) return b;
-    return a === null || b === null ? null : say(a) + say(b);
+    if (a === null || b === null) return null;
+    const text = say(a) + say(b);
+    return text.length > LIMITS.cell ? TOO_LONG : text;
   };
 }
 
