@@ -29,7 +29,6 @@ export interface Again {
   readonly notes: readonly string[];
 }
 
-
 /** What a column is called: its lowest header cell, or the whole way down where another column's is the same; else its number. */
 export function columnNames(table: Table): readonly string[] {
   const known = namesOf.get(table);
