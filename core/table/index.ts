@@ -89,7 +89,7 @@ export { isUnevenRow, marksOf, type Marks } from './grid/marks';
 export { isWrong, isTotal, rememberTotal, shownCell, shownText, totalIn, valueIn, valuesOf } from './columns/shown';
 export { valueConditions } from './grid/value-conditions';
 export { isNegative, isNegativeCell, isNumber, isNumberCell, numberColumns, padOf, type NumberColumn } from './columns/numbers';
-export { computedIn, computedTable } from './computed/computed';
+export { computedIn, computedTable, typedRows } from './computed/computed';
 export type { Computed } from './computed/work-out';
 export { formulaFunctions, readFormula, wholeFunctions, type Formula } from './computed/formula';
 export { sameName, writtenName } from './computed/names';

@@ -1,4 +1,4 @@
-import { marksIn, type Cell, type Mark, type Row } from '../../table';
+import { marksIn, typedRows, type Cell, type Mark, type Row } from '../../table';
 import { shortHash } from '../sheet/short-hash';
 import { contract } from './contract';
 
@@ -36,8 +36,10 @@ const known = new WeakMap<readonly Row[], readonly TextLook[]>();
 /** The looks in the rows of tables, each once; a list of rows is looked through once. */
 export function textLooksOf(tables: readonly { readonly rows?: readonly Row[] }[]): readonly TextLook[] {
   const found = new Map<string, TextLook>();
-  for (const { rows } of tables) {
-    if (!rows) continue;
+  for (const { rows: shown } of tables) {
+    if (!shown) continue;
+    // What is worked out has no marks.
+    const rows = typedRows(shown);
     const before = known.get(rows) ?? [...rows.reduce((all, row) => textLooksIn(row, all), new Map<string, TextLook>()).values()];
     known.set(rows, before);
     for (const look of before) found.set(classOf(look), look);

@@ -9,6 +9,7 @@ import {
   shownTable,
   tableOf,
   totalIn,
+  typedRows,
   PLAIN_RULE,
   type ColumnRule,
   type Table,
@@ -132,6 +133,8 @@ describe('Formulas', () => {
     const asked = table.rows[40_001];
     expect(asked).toEqual(['40000', '80000']);
     expect(table.rows[40_001]).toBe(asked as never);
+    expect(typedRows(table.rows)[40_001]).toEqual(['40000', '']);
+    expect(typedRows(long.rows)).toBe(long.rows);
     expect(table.rows.slice(-2).map((row) => row[1])).toEqual(['99996', '99998']);
     expect([table.rows.length, table.rows.map((row) => row[1]).filter((text) => text !== '').length]).toEqual([50_001, 50_001]);
     expect(table.rows.at(-1)).toEqual(['49999', '99998']);

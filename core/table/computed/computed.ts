@@ -208,6 +208,10 @@ function lazily(rows: readonly Row[], rowAt: (row: number) => Row): readonly Row
   });
 }
 
+const origins = new WeakMap<readonly Row[], readonly Row[]>();
+/** The rows as they were typed, of a table in which what its formulas come to stands: none of them has to be worked out for it. */
+export const typedRows = (rows: readonly Row[]): readonly Row[] => origins.get(rows) ?? rows;
+
 const tables = new WeakMap<Table, Table>();
 /** Rows as they were typed and with what their formulas came to, both by where they stand. */
 interface Remembered {
@@ -257,6 +261,7 @@ export function computedTable(table: Table): Table {
     return made;
   };
   const rows = lazily(table.rows, rowAt);
+  origins.set(rows, table.rows);
   const made = { ...table, rows };
   tables.set(table, made);
   // What is worked out once is not worked out again.

@@ -1,6 +1,6 @@
 import { computed, type Signal } from '@angular/core';
 import { besideOf, frameRules, sheetOf, textLooksIn, type CssNode, type TextLook } from '../../../../../core/compile';
-import type { Table } from '../../../../../core/table';
+import { typedRows, type Table } from '../../../../../core/table';
 import { resolveAt } from '../../../../../core/resolve';
 import { widthsOf, type ThemeView } from '../../../../../core/theme';
 
@@ -15,7 +15,8 @@ export function ownLooks(table: Signal<Table>): Signal<Own> {
   const found = new Map<string, TextLook>();
   return computed(
     (): Own => {
-      const { exceptions, dressings, rows: now } = table();
+      const { exceptions, dressings, rows: shown } = table();
+      const now = typedRows(shown);
       const before = found.size;
       // Only rows that are not the very same are looked through; a look that went is a rule too many, and no harm.
       now.forEach((row, at) => {
