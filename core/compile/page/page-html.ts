@@ -115,11 +115,11 @@ function themesIn({ page, tables, themes }: PageInput): Stylesheet {
   });
 }
 
-/** The site's menu, where there is one. */
+/** The site's menu, where there is one; not called as the pager of a table is, which is a landmark too. */
 function menuOf({ menu = [] }: PageInput): readonly MarkupNode[] {
   if (menu.length === 0) return [];
   const links = menu.map(({ name, href, isHere }) => element('li', {}, element('a', { href, 'aria-current': isHere ? 'page' : undefined }, name)));
-  return [element('nav', { 'aria-label': 'Pages' }, element('ul', {}, ...links))];
+  return [element('nav', { 'aria-label': 'Site' }, element('ul', {}, ...links))];
 }
 
 /** Every text that the page's tables and what stands around them show, for the letters that its fonts need. */

@@ -146,7 +146,7 @@ describe('A page with every kind of block', () => {
     );
     const written = writeHtml(html, 'compact');
     expect(written).toContain('<title>The press on the quay</title><meta name="description" content="Set by hand.">');
-    expect(written).toContain('<nav aria-label="Pages"><ul><li><a href="/site/press" aria-current="page">Press</a></li></ul></nav>');
+    expect(written).toContain('<nav aria-label="Site"><ul><li><a href="/site/press" aria-current="page">Press</a></li></ul></nav>');
     expect(written).toContain('<p>One <strong>bold</strong>.</p><p>Two.</p>');
     expect(written).toContain(
       '<figure id="part-2"><img src="/pictures/a1.png" alt="A press" width="640" height="480" loading="lazy"><figcaption>Oiled</figcaption></figure>',
