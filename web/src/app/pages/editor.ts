@@ -286,9 +286,12 @@ export class PageEditor implements OnInit {
     const edition = await this.publisher.publishPage(this.open.session());
     if (!edition) return;
     this.live.set(edition);
-    const address = `/site/${edition.slug}`;
-    const seen = await lookNarrow(address);
-    this.snackBar.open(`The page is live at ${address}. ${seen ? narrowWarning(seen) : ''}`.trim(), 'Good');
+    const said = `The page is live at /site/${edition.slug}.`;
+    this.snackBar.open(said, 'Good');
+    // What a phone makes of it is known a moment later, or on a slow server some moments.
+    const seen = await lookNarrow(`/site/${edition.slug}`);
+    const warning = seen ? narrowWarning(seen) : '';
+    if (warning !== '') this.snackBar.open(`${said} ${warning}`, 'Good');
   }
   protected async unpublish(): Promise<void> {
     const done = await this.deleting.attempt(async () => {
