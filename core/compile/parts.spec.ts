@@ -65,6 +65,25 @@ describe('The stylesheet of each part', () => {
     expect(text).toMatch(/\.zp-x-around>:where\(\.zp-search\)\{background-color:var\(--zp-mist\)[^}]*display:none\}/);
     expect(text).toMatch(/:where\(\.zp-page\[aria-current\]\)\{background-color:var\(--zp-lamp\)/);
   });
+  it('dresses the search field itself, and the sign between two pages as the pages', () => {
+    const plain = css({}, { around: true });
+    expect(plain).toContain(':where(.zp-search) :where(input){font:inherit;color:inherit;background:none;border:1px solid;padding:.25em .5em}');
+    const field = { fill: 'mist', edge: '2px solid deep', radius: '9px', shadow: '0 1px 3px deep', 'padding-top': '4px', 'padding-bottom': '4px' };
+    const text = css({ 'search-field': { rest: field, focused: { fill: '#ffffff' } }, 'pager-items': { rest: { ink: 'lamp' } } }, { around: true });
+    expect(text).toContain(':where(input){font:inherit;color:inherit;padding:.25em .5em}');
+    expect(text).toMatch(
+      /:where\(input\)\{background-color:var\(--zp-mist\);border-radius:9px;box-shadow:[^}]*border:2px solid[^}]*padding-block:4px\}/,
+    );
+    expect(text).toContain(':where(input:focus-visible){background-color:#ffffff}');
+    expect(text).toContain('.zp-x-around>:where(.zp-pager)>:where(span){color:var(--zp-lamp)}');
+    expect(plain).not.toContain(':where(span)');
+    // Its bar's corners are its own where nothing is said of them.
+    expect(css({ 'search-bar': { rest: { radius: '7px' } } }, { around: true })).toMatch(/:where\(input\)\{[^}]*border-radius:7px\}/);
+  });
+  it('says where the table sits by automatic margins, and leaves a placement to it where that is wished', () => {
+    expect(css({ table: { rest: { sits: 'center' } } })).toContain('margin-inline:auto');
+    expect(css({ table: { rest: { sits: 'start' } } })).not.toContain('margin-inline');
+  });
   it('writes a line apart only where it differs', () => {
     const lines = {
       rows: '1px solid mist',
@@ -86,7 +105,7 @@ describe('The markup that the parts rely on', () => {
   it('marks corner, groups and the first cell beside the row headers', () => {
     const html = writeHtml(tableElement(table, { id: 't' }));
     expect(html).toContain(
-      '<tr class="zp-uneven"><th class="zp-corner" scope="col">r0c0</th><th class="zp-group zp-beside zp-second zp-even" scope="colgroup" colspan="2">',
+      '<tr class="zp-uneven"><th class="zp-corner" scope="col">r0c0</th><th class="zp-group zp-beside zp-second zp-even zp-even-group" scope="colgroup" colspan="2">',
     );
     expect(html).toContain('<td class="zp-beside">r2c1</td><td>r2c2</td>');
   });
@@ -98,7 +117,7 @@ describe('The markup that the parts rely on', () => {
   it('holds conditions of columns open in previews only', () => {
     const held = { columns: new Map([[2, ['sorted' as const, 'column-hovered' as const]]]), headers: new Map([[2, ['pressed' as const]]]) };
     const html = writeHtml(tableElement(table, { id: 't', held }));
-    expect(html).toMatch(/<th scope="col" aria-sort="ascending" data-held="pressed">r1c2/);
+    expect(html).toMatch(/<th class="zp-even-group" scope="col" aria-sort="ascending" data-held="pressed">r1c2/);
     expect(html).toContain('<td class="zp-sorted zp-over">r2c2</td>');
     expect(writeHtml(tableElement(table, { id: 't' }))).not.toMatch(/aria-sort|data-held|zp-over/);
   });

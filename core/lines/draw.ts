@@ -1,7 +1,17 @@
 import { winnerAt } from '../resolve';
 import { gridOf, marksOf, rowGroupOf, sectionRows, slotOf, widthOf, type GridCell, type Table } from '../table';
 import type { ThemeView } from '../theme';
-import { closedBy, columnTraits, drawnBetweenColumns, drawnBetweenRows, type ColumnTrait, type Drawn, type RowTrait } from './edges';
+import {
+  bandOf,
+  bandTrait,
+  closedBy,
+  columnTraits,
+  drawnBetweenColumns,
+  drawnBetweenRows,
+  type ColumnTrait,
+  type Drawn,
+  type RowTrait,
+} from './edges';
 import { isDrawn, lineAt, stronger, type Line, type LineName } from './lines';
 
 /**
@@ -60,14 +70,19 @@ function topLine(view: ThemeView, table: Table, cell: GridCell): Drawn {
   if (cell.section === 'header') return drawnBetweenRows(view, 'tiers');
   if (cell.row > first) {
     const group = rowGroupOf(table, cell.row);
-    return drawnBetweenRows(view, 'rows', cell.section === 'body' ? rowTraitsOf(cell.row - group.first, group.count) : []);
+    return drawnBetweenRows(view, 'rows', cell.section === 'body' ? rowTraitsOf(view, cell.row - group.first, group.count) : []);
   }
   if (cell.section === 'body') return drawnBetweenRows(view, 'header-body');
   return drawnBetweenRows(view, sectionRows(table, 'body').count > 0 ? 'body-footer' : 'header-footer');
 }
 
-function rowTraitsOf(index: number, count: number): readonly RowTrait[] {
-  return [...(index === 1 ? (['after-first-row'] as const) : []), ...(index > 0 && index === count - 1 ? (['before-last-row'] as const) : [])];
+function rowTraitsOf(view: ThemeView, index: number, count: number): readonly RowTrait[] {
+  const band = bandTrait(bandOf(view), index + 1);
+  return [
+    ...(band === undefined ? [] : [band]),
+    ...(index === 1 ? (['after-first-row'] as const) : []),
+    ...(index > 0 && index === count - 1 ? (['before-last-row'] as const) : []),
+  ];
 }
 
 function columnTraitsOf(table: Table, cell: GridCell): readonly ColumnTrait[] {

@@ -5,8 +5,8 @@ import { lineAt, stronger, type Contender, type Line, type LineName } from './li
 /** What lies on the two sides of an edge between rows. */
 export type RowEdge = 'tiers' | 'header-body' | 'header-footer' | 'body-footer' | 'rows';
 
-/** What is particular about an edge between rows of the body. */
-const rowTraits = ['after-first-row', 'before-last-row'] as const;
+/** What is particular about an edge between rows of the body: by band, and by where it lies. */
+const rowTraits = ['above-even-rows', 'below-even-rows', 'after-first-row', 'before-last-row'] as const;
 /** What is particular about an edge between columns. */
 export const columnTraits = ['header-columns', 'after-first-column', 'before-last-column', 'beside-row-headers'] as const;
 export type RowTrait = (typeof rowTraits)[number];
@@ -25,6 +25,19 @@ const rowLines: Readonly<Record<RowEdge, readonly LineName[]>> = {
 export interface Drawn {
   readonly line: Line;
   readonly name: LineName;
+}
+
+/** Every how manieth row is even, and the first that is, as a theme counts them from 1. */
+export function bandOf(view: ThemeView): { readonly every: number; readonly from: number } {
+  const value = resolveAt(view, { part: 'body-rows', condition: 'rest' }, 'band');
+  return value.kind === 'band' ? value : { every: 2, from: 2 };
+}
+
+/** The trait that the edge above a row has by its band, if any; rows are counted from 1 in their group. The first has no row above it. */
+export function bandTrait({ every, from }: { readonly every: number; readonly from: number }, row: number): RowTrait | undefined {
+  if (row < 2) return undefined;
+  if (row % every === from % every) return 'above-even-rows';
+  return (row - 1) % every === from % every ? 'below-even-rows' : undefined;
 }
 
 /** The line that is drawn between two rows. */

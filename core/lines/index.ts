@@ -1,5 +1,5 @@
 export { isDrawn, lineAt, stronger, type Contender, type Line, type LineName, type Origin } from './lines';
-export { closedBy, columnLine, columnTraits, rowLine, type ColumnTrait, type RowEdge, type RowTrait } from './edges';
+export { bandOf, bandTrait, closedBy, columnLine, columnTraits, rowLine, type ColumnTrait, type RowEdge, type RowTrait } from './edges';
 export {
   captionLines,
   cellEdges,
@@ -12,3 +12,4 @@ export {
   type OuterLines,
   type Segment,
 } from './draw';
+export { outgrown } from './row-height';

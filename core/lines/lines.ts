@@ -9,6 +9,8 @@ export type LineName = Extract<
   | 'outer-bottom'
   | 'outer-start'
   | 'rows'
+  | 'above-even-rows'
+  | 'below-even-rows'
   | 'after-first-row'
   | 'before-last-row'
   | 'columns'

@@ -54,6 +54,7 @@ const fields: Readonly<Record<string, string>> = {
   width: 'width',
   align: 'place across',
   room: 'room around',
+  roomAt: 'room around in narrower windows',
   visitor: 'use for visitors',
   src: 'picture',
   alt: 'description',

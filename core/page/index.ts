@@ -1,7 +1,7 @@
 export { PAGE_FORMAT, emptyPage, tableRef, themeRef, slugOf, type Page, type PageWeight } from './page';
 export { blockKinds, blockName, blockTitle, emptyBlock, type Block, type Column, type Ref, type TableBlock } from './blocks/kinds';
 export { pageSchema, readPage, upgradePage } from './read-page';
-export { isBleed, placementCss, readRoom, readSpace, readWidth } from './placement';
+export { isBleed, placementCss, roomsOf, type RoomAt, readRoom, readSpace, readWidth } from './placement';
 export { FRAME_HEIGHT } from './visitor-schema';
 export { PLAIN_VISITOR, featuresOf, visitorFeatures, type VisitorFeature, isRightToLeft, wordingOf, type Visitor } from './visitor';
 export { dressed, follows, pageDress, reached, siteDress, type Dress, type Spot } from './reach';

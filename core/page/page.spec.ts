@@ -1,4 +1,4 @@
-import { blockKinds, blockTitle, emptyBlock, emptyPage, placementCss, readPage, readRoom, readWidth, slugOf, type Page } from './index';
+import { blockKinds, blockTitle, emptyBlock, emptyPage, placementCss, readPage, readRoom, readWidth, roomsOf, slugOf, type Page } from './index';
 
 describe('Reading a page document', () => {
   const page: Page = {
@@ -17,6 +17,7 @@ describe('Reading a page document', () => {
       },
     ],
   };
+  const narrow = [{ upTo: 480, room: '8px 5%' }];
   const says = (json: unknown): string => {
     const read = readPage(json);
     return read.ok ? 'good' : read.problems.map(({ at, say }) => `${at} ${say}`).join(' | ');
@@ -31,6 +32,8 @@ describe('Reading a page document', () => {
     ['a width that is none', { ...page, blocks: [{ ...page.blocks[1], width: 'huge' }] }, /“huge” is not a width/],
     ['room that is none', { ...page, blocks: [{ ...page.blocks[1], room: '7pz' }] }, /not a unit/],
     ['a side that is none', { ...page, blocks: [{ ...page.blocks[1], align: 'left' }] }, /start, the center or the end/],
+    ['room at a width twice', { ...page, blocks: [{ ...page.blocks[1], roomAt: [...narrow, ...narrow] }] }, /each width once/],
+    ['room that is none at a width', { ...page, blocks: [{ ...page.blocks[1], roomAt: [{ upTo: 480, room: 'wide' }] }] }, /not a length/],
     ['a heading of level 1', { ...page, blocks: [{ ...page.blocks[0], level: 1 }] }, /level is 2 or 3/],
     ['a reach that is none', { ...page, blocks: [{ ...page.blocks[1], reach: 'galaxy' }] }, /its own table, the page or the site/],
     ['a weight that is none', { ...page, weight: { ids: -1, classes: 0 } }, /no fewer than 0/],
@@ -38,6 +41,11 @@ describe('Reading a page document', () => {
   ] as const) {
     it(`says what is wrong with ${what}`, () => expect(says(json)).toMatch(expected));
   }
+  it('takes a place that is left to the theme, and room in narrower windows', () => {
+    const block = { ...page.blocks[1], align: 'theme', roomAt: narrow };
+    const read = readPage({ ...page, blocks: [block] });
+    expect(read.ok && read.value.blocks[0]).toEqual(block as never);
+  });
   it('takes an address in any script', () => expect(says({ ...page, slug: 'βάρκες-νύχτας' })).toBe('good'));
 });
 
@@ -54,7 +62,8 @@ describe('A placement', () => {
     it(`refuses the width “${text}”`, () => expect(readWidth(text).ok).toBeFalse());
   it('reads room for one to four sides', () => {
     expect(readRoom('24px 0')).toEqual({ ok: true, value: ['24px', '0', '24px', '0'] });
-    expect(readRoom('1px 2px 3px 4px 5px').ok).toBeFalse();
+    expect(readRoom('24px 5%')).toEqual({ ok: true, value: ['24px', '5%', '24px', '5%'] });
+    for (const wrong of ['1px 2px 3px 4px 5px', '140%', '-5%', '5 %', '']) expect(readRoom(wrong).ok).withContext(wrong).toBeFalse();
   });
   it('sits where it is told by automatic margins', () => {
     const block = {
@@ -75,6 +84,17 @@ describe('A placement', () => {
       ],
     });
     expect(placementCss({ ...block, width: 'fill' }).table).toEqual([['width', '100%']]);
+    const left = { ...block, align: 'theme' } as const;
+    expect(placementCss(left).table).toContain(['margin-inline', '0 auto']);
+    expect(placementCss(left, true).table).toEqual([['margin-block', '0']]);
+  });
+  it('has other room in narrower windows, the narrowest strongest', () => {
+    const roomAt = [
+      { upTo: 480, room: '0' },
+      { upTo: 720, room: '8px 5%' },
+      { upTo: 600, room: 'wide' },
+    ];
+    expect(roomsOf({ roomAt }).map(({ upTo, css }) => `${upTo} ${css}`)).toEqual(['720 8px 5% 8px 5%', '480 0 0 0 0']);
   });
 });
 

@@ -4,11 +4,18 @@ import { readValue } from '../theme';
 /** Width of a placed table: as its content needs, the whole column, or a length. */
 export type PlacementWidth = string;
 export type PlacementAlign = 'start' | 'center' | 'end';
+/** Room in windows that are no wider than some px. */
+export interface RoomAt {
+  readonly upTo: number;
+  readonly room: string;
+}
 /** How something stands in its column. */
 export interface Placing {
   readonly width: PlacementWidth;
-  readonly align: PlacementAlign;
+  /** `theme` leaves it to the theme. */
+  readonly align: PlacementAlign | 'theme';
   readonly room: string;
+  readonly roomAt?: readonly RoomAt[];
 }
 
 const nothing = { swatches: new Map(), scale: { base: 16, ratio: 1, steps: [] } };
@@ -25,12 +32,18 @@ export function readWidth(text: string): Outcome<string> {
   return bad({ code: 'width', say: `“${text}” is not a width.`, remedy: 'Write content, fill, bleed, or a length such as 32rem, 480px or 75%.' });
 }
 
-/** Reads the room around a placement, one to four sides as in CSS, and gives them in full: top, right, bottom, left. */
+const isShare = (text: string): boolean => /^\d{1,3}(?:\.\d{1,3})?%$/.test(text) && Number.parseFloat(text) <= 100;
+
+/**
+ * Reads the room around a placement, one to four sides as in CSS, and gives them in full: top, right, bottom, left. A percentage is
+ * of the width of what it stands in, upwards and downwards too (CSS Box 3, section 3.1).
+ */
 export function readRoom(text: string): Outcome<readonly string[]> {
   const pieces = text.trim().toLowerCase().split(/\s+/);
   const [top = '', right = top, bottom = top, left = right] = pieces;
   if (pieces.length > 4) return bad({ code: 'room', say: 'There are four sides at most.', remedy: 'Write one to four lengths, as in 24px 0.' });
   for (const piece of pieces) {
+    if (isShare(piece)) continue;
     const read = readValue('length', piece, nothing);
     if (!read.ok) return bad(...read.problems.map((problem) => ({ ...problem, code: 'room' })));
   }
@@ -47,18 +60,31 @@ export function readSpace(text: string): Outcome<string> {
 /** Whether a placement goes from edge to edge of the page. */
 export const isBleed = ({ width }: Pick<Placing, 'width'>): boolean => width.trim().toLowerCase() === 'bleed';
 
+/** Rooms in narrower windows, the widest first, so that a narrower one is stronger. */
+export const roomsOf = ({ roomAt = [] }: Pick<Placing, 'roomAt'>): readonly (RoomAt & { readonly css: string })[] =>
+  roomAt
+    .flatMap((each) => {
+      const sides = readRoom(each.room);
+      return sides.ok ? [{ ...each, css: sides.value.join(' ') }] : [];
+    })
+    .sort((a, b) => b.upTo - a.upTo);
+
 const css = (outcome: Outcome<string>): string => (outcome.ok ? outcome.value : 'auto');
 
 /**
  * The styles of a placement's box and of its table. The box keeps the room around and never grows wider
- * than its column; the table sits in it by automatic margins (CSS 2.2, section 17.5.2).
+ * than its column; the table sits in it by automatic margins (CSS 2.2, section 17.5.2), where that is not left to a theme that
+ * says something of it.
  */
-export function placementCss({ width, align, room: typed }: Placing): {
+export function placementCss(
+  { width, align, room: typed }: Placing,
+  isLeftToTheme = false,
+): {
   readonly box: readonly (readonly [string, string])[];
   readonly table: readonly (readonly [string, string])[];
 } {
   const sides = readRoom(typed);
-  const margin = { start: '0 auto', center: 'auto', end: 'auto 0' }[align];
+  const margin = { theme: '0 auto', start: '0 auto', center: 'auto', end: 'auto 0' }[align];
   const inline = css(readWidth(width));
   const room: readonly (readonly [string, string])[] = [['margin', sides.ok ? sides.value.join(' ') : '0']];
   return {
@@ -68,10 +94,12 @@ export function placementCss({ width, align, room: typed }: Placing): {
       ...(inline === 'auto' ? [] : [['width', inline] as const]),
       ...(inline === '100%'
         ? []
-        : ([
-            ['margin', '0'],
-            ['margin-inline', margin],
-          ] as const)),
+        : align === 'theme' && isLeftToTheme
+          ? ([['margin-block', '0']] as const)
+          : ([
+              ['margin', '0'],
+              ['margin-inline', margin],
+            ] as const)),
     ],
   };
 }

@@ -1,14 +1,15 @@
 import { contrast, nearestPassing, type Rgba } from '../colour';
-import { partOf, together, type ConditionName, type PartName, type Slot, type ThemeView } from '../theme';
+import { followingFrom, lineage, partOf, together, type ConditionName, type PartName, type Slot, type ThemeView } from '../theme';
 import { readability, type PageColours, type Readability } from './paint';
 
-const bySlot = new Map<PartName, readonly Slot[]>();
+const bySlot = new Map<string, readonly Slot[]>();
 
-/** Every set of conditions under which a part can be seen. */
-export function slotsOf(part: PartName): readonly Slot[] {
-  const known = bySlot.get(part);
+/** Every set of conditions under which a part can be seen; what few themes say anything of counts only where one does. */
+export function slotsOf(view: ThemeView, part: PartName): readonly Slot[] {
+  const own = partOf(part).conditions.filter((condition) => !rare.has(condition) || isSaid(view, part, condition));
+  const key = `${part} ${own.join(' ')}`;
+  const known = bySlot.get(key);
   if (known) return known;
-  const { conditions: own } = partOf(part);
   const has = (set: readonly ConditionName[]): boolean => set.every((condition) => own.includes(condition));
   const sets = together.reduce<readonly (readonly ConditionName[])[]>(
     (found, choices) => {
@@ -17,15 +18,23 @@ export function slotsOf(part: PartName): readonly Slot[] {
     },
     [[]],
   );
-  const slots = sets.map((set): Slot => ({ part, conditions: set.includes('sorted') ? [...set, ...sortedBand(set, own)] : set }));
-  bySlot.set(part, slots);
+  const slots = sets.map((set): Slot => ({ part, conditions: withFollowing(set, own) }));
+  bySlot.set(key, slots);
   return slots;
 }
 
-const sortedBand = (set: readonly ConditionName[], own: readonly ConditionName[]): readonly ConditionName[] =>
-  (['sorted-odd', 'sorted-even'] as const).filter(
-    (condition) => own.includes(condition) && set.includes(condition === 'sorted-odd' ? 'odd' : 'even'),
+const rare: ReadonlySet<ConditionName> = new Set(['even-groups', 'over-numbers']);
+
+/** Whether a theme or one of its bases says anything of a part, or of what it falls back to, under a condition, at any width. */
+const isSaid = ({ chain }: ThemeView, part: PartName, condition: ConditionName): boolean =>
+  chain.some(({ values, widths = [] }) =>
+    [values, ...widths.map((step) => step.values)].some((each) => lineage(part).some((name) => each[name]?.[condition] !== undefined)),
   );
+
+const withFollowing = (set: readonly ConditionName[], own: readonly ConditionName[]): readonly ConditionName[] => {
+  const more = followingFrom(new Set(set)).filter((condition) => own.includes(condition));
+  return more.length === 0 ? set : [...set, ...more];
+};
 
 export interface SlotReadability extends Readability {
   readonly slot: Slot;
@@ -33,7 +42,7 @@ export interface SlotReadability extends Readability {
 
 /** How a part's text reads under a condition together with every other that can hold beside it, the worst first. */
 export function readabilityTogether(view: ThemeView, part: PartName, condition: ConditionName, page?: PageColours): readonly SlotReadability[] {
-  return slotsOf(part)
+  return slotsOf(view, part)
     .filter(({ conditions }) => condition === 'rest' || conditions.includes(condition))
     .map((slot) => ({ slot, ...readability(view, slot, page) }))
     .sort((a, b) => a.ratio / a.needed - b.ratio / b.needed);

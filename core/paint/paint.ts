@@ -43,7 +43,8 @@ export function layerOf({ part, condition }: Place): LayerName {
   if (box !== 'cells') return 'table';
   const { tier } = conditionOf(condition);
   if (tier === 'hand') return 'over';
-  if (tier === 'column' || depth > 1 || condition === 'odd-columns' || condition === 'even-columns') return 'cell';
+  if (tier === 'column' || depth > 1 || condition === 'odd-columns' || condition === 'even-columns' || conditionOf(condition).mark !== undefined)
+    return 'cell';
   // Header and footer are filled as a whole, so that a picture behind them is not covered row by row.
   return part !== 'body-rows' && condition === 'rest' ? 'group' : 'row';
 }

@@ -43,7 +43,7 @@ export function unreadableInks(view: ThemeView, page?: PageColours): readonly Un
   const groups = new Map<string, { readonly place: Place | undefined; readonly cases: SlotReadability[] }>();
   for (const { name } of parts) {
     if (!propertyOf('ink').parts.includes(name)) continue;
-    for (const slot of slotsOf(name)) {
+    for (const slot of slotsOf(view, name)) {
       const { place } = winnerAt(view, slot, 'ink');
       const key = place ? `${place.part} ${place.condition}` : '';
       const group = groups.get(key) ?? { place, cases: [] };

@@ -50,7 +50,7 @@ export function winnerAt(view: ThemeView, slot: Slot, name: PropertyName): Winne
   for (const sayer of sayersFor(slot, property)) {
     if ('part' in sayer) {
       const value = view.valueAt(sayer, property);
-      if (value) return { value, place: sayer };
+      if (value) return { value, place: property.follows === undefined ? sayer : placeOf(view, sayer, name) };
       continue;
     }
     const read = view.read(property, sayer.values[name] ?? '');
@@ -58,6 +58,12 @@ export function winnerAt(view: ThemeView, slot: Slot, name: PropertyName): Winne
   }
   return { value: view.initial(property), place: undefined };
 }
+
+/** Where what holds at a place is set: what is left to its column is said of all headers. */
+const placeOf = (view: ThemeView, place: Place, name: PropertyName): Place => {
+  const { part, condition } = view.said(place, name).find(({ read }) => read.ok)?.place ?? place;
+  return { part, condition };
+};
 
 export interface Resolved {
   readonly value: Value;

@@ -166,7 +166,7 @@ describe('A cell as the theme sees it', () => {
     expect(slotOf(table, gridOf(table).at(1, 1))).toEqual({ part: 'body-rows', conditions: ['odd', 'even-columns', 'first'] });
     expect(slotOf(table, gridOf(table).at(4, 0), ['hovered'])).toEqual({
       part: 'row-headers',
-      conditions: ['even', 'odd-columns', 'last', 'hovered'],
+      conditions: ['even', 'odd-columns', 'last', 'hovered-even', 'hovered'],
     });
     expect(slotOf(table, gridOf(table).at(5, 1)).part).toBe('footer');
   });

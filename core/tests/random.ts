@@ -9,6 +9,7 @@ import {
   type ConditionName,
   type Theme,
   type ValueKind,
+  newestOf,
 } from '../theme';
 import {
   exceptionReaches,
@@ -71,7 +72,7 @@ export const randomText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
   case: (d) => d.pick(['as typed', 'uppercase', 'lowercase', 'capitalize']),
   spacing: (d) => d.pick(['normal', '0.05em', '1px', '-0.5px']),
   leading: (d) => d.pick(['page', 'normal', '1.2', '1.75', '24px']),
-  align: (d) => d.pick(['start', 'center', 'end', 'justify']),
+  align: (d) => d.pick(['start', 'center', 'end', 'justify', 'as its column']),
   valign: (d) => d.pick(['top', 'middle', 'bottom', 'baseline']),
   length: (d) => length(d, 24),
   height: (d) => d.pick(['auto', '40px', '3em']),
@@ -90,6 +91,7 @@ export const randomText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
     d.pick(['none', `0 2px 8px ${colour(d)}`, `inset 0 0 0 2px ${colour(d)}`, `1px 1px 0.5em -1px ${colour(d)}, 0 4px 10px rgb(10, 20, 30)`]),
   layout: (d) => d.pick(['by content', 'equal']),
   arrangement: (d) => d.pick(['as it is', 'scrolls', 'stacked', 'turned', 'most columns', 'fewest columns']),
+  sits: (d) => d.pick(['start', 'center', 'end']),
   side: (d) => d.pick(['above', 'below']),
   wrap: (d) => d.pick(['wrap', 'one line']),
   figures: (d) => d.pick(['as the font has them', 'tabular', 'old style']),
@@ -150,7 +152,8 @@ export function randomTheme(d: Dice, names: readonly string[] = starterNames): T
       }
     }
   }
-  const base = { starter: d.pick(names), version: 1 };
+  const starter = d.pick(names);
+  const base = { starter, version: d.pick([1, newestOf(starter)]) };
   return { format: 'zest-theme/2', name: 'Random', base, swatches: swatchNames.map((name) => ({ name, colour: hex(d) })), values };
 }
 

@@ -3,7 +3,10 @@ export {
   conditionNames,
   conditionOf,
   conditions,
+  following,
+  followingFrom,
   markedConditions,
+  needsPointer,
   together,
   type Condition,
   type ConditionName,
@@ -52,6 +55,7 @@ export { readStep, stepSize, type TypeScale, type TypeStep } from './type-scale'
 export { offersFor, readValue } from './values/values';
 export { kindOfValue, refersTo, valueKinds, type EditorName, type Names, type Reference, type ValueKind } from './values/kinds';
 export { lineStyles, swatchVariable, tidy, type LineStyle, type Unit, type Value, type Vocabulary } from './values/reading';
+export { canFollow, isOfColumn, nothingToFollow } from './following';
 export { Views, viewOfChain, viewOfChanged, type Saying, type Source, type ThemeView } from './view';
 export { mediaAddress } from './words';
 export { chainOf, type Bases } from './chain';

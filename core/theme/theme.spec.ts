@@ -110,7 +110,7 @@ describe('Starters', () => {
   });
   for (const { key, version, theme } of shippedStarters) {
     it(`${key}, version ${version}, is a document that can be read, and every value in it too`, () => {
-      if (theme !== ground) expect(readTheme(theme, starterBases)).toEqual({ ok: true, value: theme });
+      if (key !== 'ground') expect(readTheme(theme, starterBases)).toEqual({ ok: true, value: theme });
       const look = viewOf(theme);
       for (const place of places) {
         for (const { name } of propertiesOf(place.part)) {

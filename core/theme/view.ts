@@ -1,9 +1,10 @@
 import type { Rgba } from '../colour';
-import type { Outcome } from '../outcome';
+import { good, type Outcome } from '../outcome';
 import type { Bases } from './chain';
 import { chainOf } from './chain';
 import type { PartName } from './catalogue/parts';
 import { propertyOf, type Property, type PropertyName } from './catalogue/properties';
+import { columnPlaces, isOfColumn, meantAt, nothingToFollow } from './following';
 import type { Value, Vocabulary } from './values/reading';
 import type { Picture, Place, Swatch, Theme } from './theme';
 import type { TypeScale } from './type-scale';
@@ -72,6 +73,47 @@ function viewOf(chain: ThemeView['chain'], words: Words, step: string, at: Theme
   const off = new Set(switchable.filter(isOff));
   /** A part whose own look is off says nothing but that. */
   const isSilent = (part: PartName, property: PropertyName): boolean => off.has(part) && property !== 'look';
+  const textsAt = (place: Place, { name, kind }: Property): readonly Saying[] =>
+    isSilent(place.part, name)
+      ? []
+      : layers.flatMap(({ source, of, step: at, values }) => {
+          const text = textIn(values, place, name);
+          return text === undefined ? [] : [{ source, of, place: placeAt(place, at), text, read: words.read(kind, text) }];
+        });
+  const valueAt = (place: Place, property: Property): Value | undefined => {
+    if (isSilent(place.part, property.name)) return undefined;
+    if (property.follows !== undefined) return followedAt(place, property);
+    for (const { values } of layers) {
+      const text = textIn(values, place, property.name);
+      const outcome = text === undefined ? undefined : words.read(property.kind, text);
+      if (outcome?.ok) return outcome.value;
+    }
+    return undefined;
+  };
+  /** What can be left to the column that a header stands over. */
+  const followedAt = (place: Place, property: Property): Value | undefined => {
+    const found = said(place, property.name).find(({ read }) => read.ok);
+    return found?.read.ok ? found.read.value : undefined;
+  };
+  const ofColumn =
+    (property: Property) =>
+    (place: Place): Outcome<Value> => {
+      for (const each of columnPlaces(place, property)) {
+        const value = valueAt(each, property);
+        if (value) return good(value);
+      }
+      return words.read(property.kind, property.initial);
+    };
+  const said: ThemeView['said'] = (place, name) => {
+    const property = propertyOf(name);
+    const own = textsAt(place, property);
+    if (property.follows === undefined) return own;
+    const meant = own.map((saying) => ({ ...saying, read: meantAt(place, property, saying.read, ofColumn(property)) }));
+    if (place.condition !== 'over-numbers') return meant;
+    // What is said of all headers is said of those over numbers too, where it leaves them to their column.
+    const ofAll = textsAt({ ...place, condition: 'rest' }, property).find(({ read }) => read.ok);
+    return ofAll?.read.ok && isOfColumn(ofAll.read.value) ? [...meant, { ...ofAll, read: ofColumn(property)(place) }] : meant;
+  };
   return {
     chain,
     theme: chain[0],
@@ -81,24 +123,13 @@ function viewOf(chain: ThemeView['chain'], words: Words, step: string, at: Theme
     pictures: words.pictures,
     colours: words.colours,
     vocabulary: words.vocabulary,
-    said: (place, property) => {
-      if (isSilent(place.part, property)) return [];
-      return layers.flatMap(({ source, of, step: name, values }) => {
-        const text = textIn(values, place, property);
-        return text === undefined ? [] : [{ source, of, place: placeAt(place, name), text, read: words.read(propertyOf(property).kind, text) }];
-      });
+    said,
+    read: ({ kind }, text) => {
+      const read = words.read(kind, text);
+      return read.ok && isOfColumn(read.value) ? nothingToFollow() : read;
     },
-    read: ({ kind }, text) => words.read(kind, text),
     isOff: (part) => off.has(part),
-    valueAt: (place, { name, kind }) => {
-      if (isSilent(place.part, name)) return undefined;
-      for (const { values } of layers) {
-        const text = textIn(values, place, name);
-        const outcome = text === undefined ? undefined : words.read(kind, text);
-        if (outcome?.ok) return outcome.value;
-      }
-      return undefined;
-    },
+    valueAt,
     initial: ({ kind, name, initial }) => {
       const outcome = words.read(kind, initial);
       if (!outcome.ok) throw new TypeError(`The initial value of ${name} cannot be read`);

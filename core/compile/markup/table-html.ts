@@ -323,7 +323,7 @@ export function classesOf(table: Table, cell: GridCell, tag: 'th' | 'td', condit
     [contract.last, marks.last],
     [contract.even, marks.even],
     [contract.number, number],
-    ...valueConditions(table, cell).map(({ mark }) => [mark, true] as const),
+    ...valueConditions(table, cell).map(({ mark, isCounted }) => [mark, !isCounted] as const),
     [contract.sorted, conditions.includes('sorted')],
     [contract.columnHovered, conditions.includes('column-hovered')],
   ];

@@ -1,6 +1,6 @@
-import { placementCss, readWidth, tableRef, tablesOn, themeRef, type TableBlock } from '../../page';
+import { placementCss, readWidth, roomsOf, tableRef, tablesOn, themeRef, type TableBlock } from '../../page';
 import type { Table } from '../../table';
-import type { ThemeView } from '../../theme';
+import { propertyOf, widthsOf, type ThemeView } from '../../theme';
 import { leavesOut, stacks, turns } from '../rules/arrangement-rules';
 import { surelyFits } from '../../fit';
 import { headerFrameRules, headerPageRules } from '../rules/header-rules';
@@ -17,12 +17,17 @@ export const boxId = (at: string): string => `box-${at}`;
 
 /** Rules for one placement alone: its room, its table's width, its columns'. */
 export function placementRules(at: string, block: TableBlock, placed: Table | undefined, view: ThemeView | undefined): readonly CssNode[] {
-  const { box, table } = placementCss(block);
+  const { box, table } = placementCss(block, view !== undefined && saysWhereItSits(view));
   const selector = `#place-${at}`;
   // What visitors use stands around the frame, and within the room that the placement has.
   const within = block.visitor === null ? selector : `${selector}>.${contract.frame}`;
   return [
     rule(`#${boxId(at)}`, ...box),
+    ...roomsOf(block).map(({ upTo, css }): CssNode => ({
+      kind: 'media',
+      query: `(width<=${upTo}px)`,
+      rules: [rule(`#${boxId(at)}`, ['margin', css])],
+    })),
     ...(block.visitor?.header === true ? headerFrameRules(within, block.visitor.headerHeight) : []),
     ...(placed && view ? wholeFrameRules(within, block, placed, view) : []),
     ...(table.length > 0 ? [rule(`${within}>table`, ...table)] : []),
@@ -30,6 +35,12 @@ export function placementRules(at: string, block: TableBlock, placed: Table | un
     ...(placed && view ? labelRules(view, placed, within) : []),
   ];
 }
+
+/** Whether a theme says at any width where its tables sit. */
+const saysWhereItSits = (view: ThemeView): boolean =>
+  ['', ...widthsOf(view.theme).map(({ name }) => name)].some(
+    (step) => view.at(step).valueAt({ part: 'table', condition: 'rest' }, propertyOf('sits')) !== undefined,
+  );
 
 /**
  * Where a table surely fits, its frame scrolls nothing and so cuts nothing off: a shadow is whole, and a header can stay in view of the

@@ -1,7 +1,7 @@
 import { partOf, places, propertiesOf, propertyOf, type ThemeView, type PartName, type Property, type PropertyName } from '../../theme';
 import { declare, type SetValue } from '../sheet/declare';
-import type { Felt } from '../sheet/lean';
-import { isHeldOpen, searchField, thingsOf, type SelectorOptions } from '../sheet/selectors';
+import { isMeasured, type Felt } from '../sheet/lean';
+import { isHeldOpen, pagerGap, thingsOf, type SelectorOptions } from '../sheet/selectors';
 import { rule, type CssNode, type Declaration } from '../sheet/stylesheet';
 
 /** What browsers give buttons and links of themselves, levelled, so that only the theme's values are seen. */
@@ -19,7 +19,7 @@ const levelled: readonly Declaration[] = [
 
 const isThing = (part: PartName, box: 'content' | 'around'): boolean => partOf(part).box === box;
 /** Parts that are levelled, so that what they are told to take from around them they have already. */
-const isLevelled = (part: PartName): boolean => part === 'buttons' || part === 'pager-items';
+const isLevelled = (part: PartName): boolean => part === 'buttons' || part === 'pager-items' || part === 'search-field';
 
 const rest = (part: PartName): { readonly part: PartName; readonly condition: 'rest' } => ({ part, condition: 'rest' });
 
@@ -33,12 +33,25 @@ export const contentRules = (view: ThemeView, options: SelectorOptions, felt?: F
 /** Search bar, info line, empty message and pager. */
 export const aroundRules = (view: ThemeView, options: SelectorOptions, felt?: Felt): readonly CssNode[] => [
   rule(thingsOf(options, rest('pager-items')), ...unless(view, 'pager-items', levelled), ['display', 'inline-block']),
-  rule(searchField(options), ['font', 'inherit'], ['color', 'inherit'], ['background', 'none'], ['border', '1px solid'], ...radiusOf(view), [
-    'padding',
-    '.25em .5em',
-  ]),
+  rule(thingsOf(options, rest('search-field')), ...unless(view, 'search-field', fieldAtFirst), ...radiusOf(view)),
   ...thingRules(view, options, 'around', felt),
+  ...gapRule(view, options, felt),
 ];
+
+/** A field where nothing is said of it: in its bar's type and ink, with a line in that. */
+const fieldAtFirst: readonly Declaration[] = [
+  ['font', 'inherit'],
+  ['color', 'inherit'],
+  ['background', 'none'],
+  ['border', '1px solid'],
+  ['padding', '.25em .5em'],
+];
+
+/** The sign for pages that are left out is as dark as the pages to go to. */
+function gapRule(view: ThemeView, options: SelectorOptions, felt?: Felt): readonly CssNode[] {
+  const ink = view.valueAt(rest('pager-items'), propertyOf('ink'));
+  return ink && ink.kind !== 'page' && (felt === undefined || felt(rest('pager-items'), 'ink')) ? [rule(pagerGap(options), ['color', ink.css])] : [];
+}
 
 /** What is levelled, but for what the theme sets at rest anyway. */
 function unless(view: ThemeView, part: PartName, declarations: readonly Declaration[]): readonly Declaration[] {
@@ -86,7 +99,7 @@ const isHanded = (view: ThemeView, part: PartName, property: Property, css: stri
   part === 'pager-items' &&
   type.includes(property.name) &&
   css !== undefined &&
-  !/em|%/.test(css) &&
+  !isMeasured(css) &&
   view.valueAt(rest('pager'), property)?.css === css;
 
 const valueOf = (set: readonly SetValue[], name: string): string | undefined => set.find(({ property }) => property.name === name)?.value.css;
@@ -106,8 +119,9 @@ function roomOf(part: PartName, set: readonly SetValue[]): readonly Declaration[
 
 const shownOf = (set: readonly SetValue[]): readonly Declaration[] => (valueOf(set, 'shown') === 'off' ? [['display', 'none']] : []);
 
-/** The search field is as round as its bar. */
+/** The search field is as round as its bar, where nothing is said of its own corners. */
 function radiusOf(view: ThemeView): readonly Declaration[] {
+  if (view.valueAt(rest('search-field'), propertyOf('radius'))) return [];
   const radius = view.valueAt(rest('search-bar'), propertyOf('radius'));
   return radius && radius.css !== '0' ? [['border-radius', radius.css]] : [];
 }

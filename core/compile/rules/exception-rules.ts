@@ -1,5 +1,6 @@
 import type { Rgba } from '../../colour';
 import { isDrawn } from '../../lines';
+import { resolveAt } from '../../resolve';
 import {
   edgeProperties,
   isExceptionProperty,
@@ -137,13 +138,14 @@ export function edgeRules(view: ThemeView, exceptions: readonly Exception[], opt
  * an icon says what a thing is. Behind a number stand the digits that it is aligned by.
  */
 export function ownIconRules(view: ThemeView, exceptions: readonly Exception[], options: SelectorOptions): readonly CssNode[] {
+  const isAligned = resolveAt(view, { part: 'numbers', condition: 'rest' }, 'decimals').css === 'aligned';
   return byStrength(exceptions).flatMap((each) =>
     valuesIn(view, each.values).flatMap(({ property: { name }, value }) => {
       if (name !== 'icon') return [];
       const cells = (also: string): string => `.${options.theme}>*>:where(tr)>:where(.${exceptionClass(each)}${FILLED}${also})`;
       const drawn: readonly Declaration[] =
         value.css === 'none' ? [['content', 'none']] : [...iconShape('before'), ['content', '""'], ['mask-image', value.css]];
-      return [rule(`${cells('')}::before`, ...drawn), rule(`${cells(`:not([${contract.pad}])`)}::after`, ['content', 'none'])];
+      return [rule(`${cells('')}::before`, ...drawn), rule(`${cells(isAligned ? `:not([${contract.pad}])` : '')}::after`, ['content', 'none'])];
     }),
   );
 }

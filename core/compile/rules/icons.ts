@@ -1,4 +1,4 @@
-import { lineage, places, propertyOf, type ThemeView, type PartName, type Place } from '../../theme';
+import { lineage, needsPointer, places, propertyOf, type ThemeView, type PartName, type Place } from '../../theme';
 import { canHold } from '../sheet/combinations';
 import { iconParts as parts, iconSides } from './icon-sides';
 import type { Aspect, Felt } from '../sheet/lean';
@@ -74,7 +74,7 @@ export function iconRules(view: ThemeView, options: SelectorOptions, felt?: Felt
       });
     const held = options.held && isHeldOpen(place.condition) ? rules(heldCellsOf) : [];
     // As with fills: a tap leaves a hover behind on what cannot hover.
-    return place.condition === 'hovered' ? [{ kind: 'media', query: '(hover:hover)', rules: rules(cellsOf) }, ...held] : [...rules(cellsOf), ...held];
+    return needsPointer(place.condition) ? [{ kind: 'media', query: '(hover:hover)', rules: rules(cellsOf) }, ...held] : [...rules(cellsOf), ...held];
   };
   return [...shapes, ...said.flatMap(drawn)];
 }

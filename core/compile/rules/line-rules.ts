@@ -1,4 +1,18 @@
-import { captionLines, closedBy, columnLine, columnTraits, isDrawn, lineAt, outerLines, rowLine, type ColumnTrait, type Line } from '../../lines';
+import {
+  bandOf,
+  bandTrait,
+  captionLines,
+  closedBy,
+  columnLine,
+  columnTraits,
+  isDrawn,
+  lineAt,
+  outerLines,
+  rowLine,
+  type ColumnTrait,
+  type Line,
+  type RowTrait,
+} from '../../lines';
 import { resolveAt, winnerAt } from '../../resolve';
 import type { ThemeView } from '../../theme';
 import { borderOf } from '../sheet/declare';
@@ -10,6 +24,7 @@ import {
   lastRowCells,
   laterCells,
   laterRowCells,
+  rowsOfBand,
   secondAndLastRowCells,
   secondRowCells,
   type SelectorOptions,
@@ -71,31 +86,63 @@ function layered(steps: readonly Step[], side: string): readonly CssNode[] {
 function rowSteps(view: ThemeView, options: SelectorOptions, closed: Step | undefined): readonly Step[] {
   const step = (selector: string, line: Line, over = closed): Step => ({ selector, line, over });
   const rows = step(`${laterRowCells(options)},${firstRowCells(options, 'tbody+tbody')}`, rowLine(view, 'rows'));
-  const second = step(secondRowCells(options), rowLine(view, 'rows', ['after-first-row']), rows);
-  const last = step(lastRowCells(options), rowLine(view, 'rows', ['before-last-row']), rows);
   return [
     rows,
     step(laterRowCells(options, 'thead'), rowLine(view, 'tiers'), rows),
     step(firstRowCells(options, 'thead+tbody'), rowLine(view, 'header-body')),
     step(firstRowCells(options, 'tbody+tfoot'), rowLine(view, 'body-footer')),
     step(firstRowCells(options, 'thead+tfoot'), rowLine(view, 'header-footer')),
-    second,
-    last,
-    step(secondAndLastRowCells(options), rowLine(view, 'rows', ['after-first-row', 'before-last-row']), isSame(last.line, rows.line) ? second : last),
+    ...bodyRowSteps(view, options, rows),
   ];
+}
+
+/**
+ * Every set of traits that an edge between two rows of the body can have, weaker ones first, each over the one that would hold
+ * without it. The band of the second row is known; the last row can be of either.
+ */
+function bodyRowSteps(view: ThemeView, options: SelectorOptions, rows: Step): readonly Step[] {
+  const band = bandOf(view);
+  const { every, from } = band;
+  /** Rows after the first whose upper edge has a trait by its band, as :nth-child() counts them. */
+  const above = `${every}n+${from === 1 ? from + every : from}`;
+  const below = `${every}n+${from + 1}`;
+  const ofSecond = [bandTrait(band, 2)].filter((trait) => trait !== undefined);
+  const [second, last] = ['after-first-row', 'before-last-row'] as const;
+  const sets: readonly (readonly [readonly RowTrait[], string])[] = [
+    [['above-even-rows'], rowsOfBand(options, above)],
+    [['below-even-rows'], rowsOfBand(options, below)],
+    [[...ofSecond, second], secondRowCells(options)],
+    [[last], lastRowCells(options)],
+    [['above-even-rows', last], rowsOfBand(options, above, true)],
+    [['below-even-rows', last], rowsOfBand(options, below, true)],
+    [[...ofSecond, second, last], secondAndLastRowCells(options)],
+  ];
+  return heldOver<RowTrait>(
+    sets.map(([traits, selector]) => ({ traits, selector, line: rowLine(view, 'rows', traits) })),
+    rows,
+  );
 }
 
 /** Every set of traits that an edge between columns can have, smaller sets first, each over the one that would hold without it. */
 function columnSteps(view: ThemeView, options: SelectorOptions, closed: Step | undefined): readonly Step[] {
-  const placed: { readonly traits: readonly ColumnTrait[]; readonly step: Step }[] = [];
-  for (const traits of traitSets) {
+  const edges = traitSets.map((traits) => {
     const tests = traits.flatMap((trait) => (trait === 'header-columns' ? [] : [columnTests[trait]]));
-    const selector = laterCells(options, tests, traits.includes('header-columns') ? 'thead' : '');
-    // Written steps only: one that changed nothing is not there to hold.
-    const below = placed.findLast(
+    return { traits, selector: laterCells(options, tests, traits.includes('header-columns') ? 'thead' : ''), line: columnLine(view, traits) };
+  });
+  return heldOver(edges, closed);
+}
+
+/** Steps for edges by their traits, each over the last one before it that is there on the same edges: one that changes nothing is not. */
+function heldOver<Trait>(
+  edges: readonly { readonly traits: readonly Trait[]; readonly selector: string; readonly line: Line }[],
+  first: Step | undefined,
+): readonly Step[] {
+  const placed: { readonly traits: readonly Trait[]; readonly step: Step }[] = [];
+  for (const { traits, selector, line } of edges) {
+    const under = placed.findLast(
       (each) => each.traits.every((trait) => traits.includes(trait)) && (each.traits.length === 0 || isWritten(each.step)),
     );
-    placed.push({ traits, step: { selector, line: columnLine(view, traits), over: below?.step ?? closed } });
+    placed.push({ traits, step: { selector, line, over: under?.step ?? first } });
   }
   return placed.map(({ step }) => step);
 }

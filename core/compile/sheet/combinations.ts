@@ -1,4 +1,4 @@
-import { conditionOf, together, type ConditionName, type PartName, type Slot } from '../../theme';
+import { conditionOf, following, followingFrom, together, type ConditionName, type PartName, type Slot } from '../../theme';
 
 /** Conditions that a cell has one of, by the row or the column in which it starts. */
 const either: readonly (readonly ConditionName[])[] = together.filter((sets) => sets.every((set) => set.length > 0)).map((sets) => sets.flat());
@@ -14,15 +14,13 @@ export const canHold = (part: PartName, condition: ConditionName): boolean => ne
 
 /**
  * Every combination of the asked conditions that a slot of this kind can have: a row is odd or even, a sorted
- * column is sorted in odd rows and in even ones, only a number is negative, and all else is free. Which of odd
+ * column is sorted, and a row hovered, in odd rows and in even ones, only a number is negative, and all else is free. Which of odd
  * and even the first row is, the band tells.
  */
 export function combinations(slot: Slot, asked: ReadonlySet<ConditionName>, firstRow: 'odd' | 'even'): readonly ReadonlySet<ConditionName>[] {
   const needed = new Set([...asked].filter((condition) => condition !== 'rest' && canHold(slot.part, condition)));
   if (!(slot.also?.includes('numbers') ?? false)) needed.delete('negative');
-  if (needed.has('sorted-odd') || needed.has('sorted-even')) for (const condition of ['sorted', 'odd', 'even'] as const) needed.add(condition);
-  needed.delete('sorted-odd');
-  needed.delete('sorted-even');
+  for (const { name, when } of following) if (needed.delete(name)) for (const condition of [when[0], 'odd', 'even'] as const) needed.add(condition);
   // A heading is the first row of its group.
   const isFirst = slot.part === 'group-headings';
   let all: readonly (readonly ConditionName[])[] = [['rest']];
@@ -38,7 +36,7 @@ export function combinations(slot: Slot, asked: ReadonlySet<ConditionName>, firs
     const holds = new Set(each);
     if ((holds.has('first') || isFirst) && holds.has(firstRow === 'odd' ? 'even' : 'odd')) return [];
     if (isFirst && needed.has('first') && !holds.has('first')) return [];
-    if (holds.has('sorted')) holds.add(holds.has('even') ? 'sorted-even' : 'sorted-odd');
+    for (const condition of followingFrom(holds)) holds.add(condition);
     return [holds];
   });
 }

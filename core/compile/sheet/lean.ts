@@ -150,11 +150,14 @@ function cameTo(css: string, size: string | undefined): string {
   return `${Number((parseFloat(css) * parseFloat(size)).toFixed(4))}px`;
 }
 
+/** Whether a value is measured by what it stands on, and so means another thing further in. */
+export const isMeasured = (css: string): boolean => /\d(?:em|%)/.test(css);
+
 /** A page to go to that takes something from its pager has what the pager says, where that means the same on both. */
 function handedDown(view: ThemeView, { part }: Place, property: Property, css: string): string {
   if (part !== 'pager-items' || css !== 'inherit') return css;
   const handed = view.valueAt({ part: 'pager', condition: 'rest' }, property)?.css ?? css;
-  return /em|%/.test(handed) ? css : handed;
+  return isMeasured(handed) ? css : handed;
 }
 
 /** What is left when everything is taken away that does not show, and the parts on which it shows. */

@@ -67,6 +67,8 @@ const tests: { readonly [condition in Exclude<ConditionName, MarkedCondition>]: 
   'sorted-odd': (asked) => ({ row: othersOf(asked), cell: `.${contract.sorted}` }),
   'sorted-even': (asked) => ({ row: bandOf(asked), cell: `.${contract.sorted}` }),
   'column-hovered': ofCell(`.${contract.columnHovered}`),
+  'hovered-odd': (asked) => ofRow(`${othersOf(asked)}:hover`),
+  'hovered-even': (asked) => ofRow(`${bandOf(asked)}:hover`),
   hovered: ({ isHeader }) => (isHeader ? ofCell(`[${contract.sorts}]:hover`) : ofRow(':hover')),
   pressed: ofCell(`[${contract.sorts}]:active`),
   selected: ofRow(`:is([${contract.selected}],[aria-selected=true])`),
@@ -75,9 +77,13 @@ const tests: { readonly [condition in Exclude<ConditionName, MarkedCondition>]: 
   current: ofCell('[aria-current]'),
 };
 
+/** Where there is one tier of headers, each column is a group of its own. */
+const markedTests: { readonly [condition in MarkedCondition]?: Test } = {
+  'even-groups': ofCell(`:is(:only-child>${EVEN},.zp-even-group)`),
+};
 const allTests = new Map<string, Test | ((asked: Asked) => Test)>([
   ...Object.entries(tests),
-  ...markedConditions.map(({ name, mark }) => [name, ofCell(`.${mark}`)] as const),
+  ...markedConditions.map(({ name, mark }) => [name, markedTests[name] ?? ofCell(`.${mark}`)] as const),
 ]);
 
 function testOf(condition: ConditionName, isHeader: boolean, band: string): Test {
@@ -116,7 +122,9 @@ export const isHeldOpen = (condition: ConditionName): boolean => conditionOf(con
 
 /** The same where the condition is held open in a preview: on the row, or for headers on the cell. */
 export function heldCellsOf(options: SelectorOptions, { part, condition }: Place, only: PartName = part, also = ''): string {
-  const held = heldBy(condition);
+  // What follows from another is held open by that.
+  const [brought, band] = conditionOf(condition).when ?? [condition];
+  const held = `${band === undefined ? '' : testOf(band, false, options.band).row}${heldBy(brought)}`;
   const onCell = isHeaderPart(part) || testOf(condition, false, options.band).row === '';
   return `${rowsIn(options, only, onCell ? '' : held)}>${filter(`${standing.get(only)?.cell ?? ''}${onCell ? held : ''}${also}`)}`;
 }
@@ -132,7 +140,7 @@ const contentParts: { readonly [part in PartIn<'content'>]: string } = {
 };
 
 /** What stands around the table: children of the wrapper. */
-const aroundParts: { readonly [part in Exclude<PartIn<'around'>, 'pager-items'>]: string } = {
+const aroundParts: { readonly [part in Exclude<PartIn<'around'>, 'pager-items' | 'search-field'>]: string } = {
   'search-bar': contract.search,
   'info-line': contract.info,
   'empty-message': contract.empty,
@@ -155,6 +163,7 @@ export function thingsOf({ theme }: SelectorOptions, { part, condition }: Place,
   const test = isHeld ? heldBy(condition) : (ownTests[condition] ?? '');
   const content = contents.get(part);
   if (content !== undefined) return `.${theme}>*>:where(tr)>*>:where(${content}${test})`;
+  if (part === 'search-field') return `.${theme}-around>:where(.${contract.search}) :where(input${test})`;
   const bar = bars.get(part);
   if (bar !== undefined) return `.${theme}-around>:where(.${bar}${test})`;
   return `.${theme}-around>:where(.${contract.pager}) :where(.${contract.pagerItem}${test})`;
@@ -164,7 +173,8 @@ export const aroundBars = ({ theme }: SelectorOptions): string =>
   `.${theme}-around>:where(${Object.values(aroundParts)
     .map((name) => `.${name}`)
     .join(',')})`;
-export const searchField = ({ theme }: SelectorOptions): string => `.${theme}-around>:where(.${contract.search}) :where(input)`;
+/** What stands for the pages that are left out between two. */
+export const pagerGap = ({ theme }: SelectorOptions): string => `.${theme}-around>:where(.${contract.pager})>:where(span)`;
 
 /** The first visible row of row groups that match `group`. */
 export const firstRowCells = ({ theme }: SelectorOptions, group: string): string =>
@@ -176,6 +186,9 @@ export const secondRowCells = ({ theme }: SelectorOptions): string => `.${theme}
 /** The last row of the body where it is not the first. */
 export const lastRowCells = ({ theme }: SelectorOptions): string =>
   `.${theme}>:where(tbody)>:where(tr:nth-last-child(1 of ${VISIBLE}):nth-child(n+2 of ${VISIBLE}))>*`;
+/** Cells of body rows by their number, as :nth-child() counts them; of the last one only. */
+export const rowsOfBand = ({ theme }: SelectorOptions, rows: string, isLast = false): string =>
+  `.${theme}>:where(tbody)>:where(tr${isLast ? `:nth-last-child(1 of ${VISIBLE})` : ''}:nth-child(${rows} of ${VISIBLE}))>*`;
 export const secondAndLastRowCells = ({ theme }: SelectorOptions): string =>
   `.${theme}>:where(tbody)>:where(tr:nth-last-child(1 of ${VISIBLE}):nth-child(2 of ${VISIBLE}))>*`;
 

@@ -5,6 +5,7 @@ import type { Exception } from '../../table';
 import {
   conditionOf,
   lineage,
+  needsPointer,
   partOf,
   places,
   propertiesOf,
@@ -263,7 +264,7 @@ function underHand(
   ];
   const held = options.held && isHeldOpen(place.condition) ? rules((only, also) => heldCellsOf(options, place, only, also)) : [];
   const real = rules((only, also) => cellsOf(options, place, only, also));
-  return place.condition === 'hovered' ? [{ kind: 'media', query: '(hover:hover)', rules: real }, ...held] : [...real, ...held];
+  return needsPointer(place.condition) ? [{ kind: 'media', query: '(hover:hover)', rules: real }, ...held] : [...real, ...held];
 }
 
 /** What numbers lack behind their decimal mark, as digits that are not seen: they then end in one line, however they were typed. */

@@ -2,7 +2,7 @@ import { array, boolean, lazy, mixed, number, object, string, type AnySchema } f
 import type { Outcome } from '../../outcome';
 import { own } from '../../own';
 import { cellProblem, isPictureAddress, textOf, type Cell } from '../../table';
-import { readRoom, readSpace, readWidth, type PlacementAlign, type PlacementWidth } from '../placement';
+import { readRoom, readSpace, readWidth, type PlacementAlign, type PlacementWidth, type RoomAt } from '../placement';
 import type { Visitor } from '../visitor';
 import { visitorSchema } from '../visitor-schema';
 import { groundShape, type Ground } from './ground';
@@ -54,9 +54,12 @@ export type Block =
       readonly bare?: boolean;
       /** `content`, `fill`, `bleed` for the window's whole width, or a length as in `32rem`. */
       readonly width: PlacementWidth;
-      readonly align: PlacementAlign;
-      /** Room around: `24px 0`, sides as in CSS, px, em or rem. */
+      /** `theme` for where its theme says that it sits. */
+      readonly align: PlacementAlign | 'theme';
+      /** Room around: `24px 0`, sides as in CSS, px, em, rem or a share of the width. */
       readonly room: string;
+      /** Other room in narrower windows, each from its width in px down. */
+      readonly roomAt?: readonly RoomAt[];
       /** What visitors can do with it; null for nothing but reading. */
       readonly visitor: Visitor | null;
     };
@@ -126,7 +129,24 @@ const widthText = string()
     const say = says(readWidth(text ?? ''));
     return say === undefined || context.createError({ message: say });
   });
-const align = string().strict().required().oneOf(['start', 'center', 'end'], 'A table sits at the start, the center or the end.');
+const SITS = 'A table sits at the start, the center or the end.';
+const align = string().strict().required().oneOf(['start', 'center', 'end'], SITS);
+const roomText = string()
+  .strict()
+  .required()
+  .max(80)
+  .test('room', (text, context) => {
+    const say = says(readRoom(text ?? ''));
+    return say === undefined || context.createError({ message: say });
+  });
+const UP_TO = 'Room is said for windows up to 120 to 4000 px wide, each width once.';
+const roomAt = array()
+  .strict()
+  .of(object({ upTo: number().strict().required(UP_TO).integer(UP_TO).min(120, UP_TO).max(4000, UP_TO), room: roomText }).noUnknown())
+  .max(12, 'At most 12 widths have a room of their own.')
+  .test('widths', UP_TO, (all) => new Set(all?.map((each) => each.upTo)).size === (all?.length ?? 0))
+  .optional()
+  .default(undefined);
 const SIDES = 'A picture’s natural sides are from 1 to 100,000 px.';
 const side = number().strict().required().integer().min(1, SIDES).max(100_000, SIDES);
 /** A document of a kind that is named by its id, with the edition at which it is held. */
@@ -199,15 +219,9 @@ const leaves: { readonly [K in Exclude<Block['kind'], 'columns' | 'section'>]: A
     isolated: boolean().strict().optional(),
     bare: boolean().strict().optional(),
     width: widthText,
-    align,
-    room: string()
-      .strict()
-      .required()
-      .max(80)
-      .test('room', (text, context) => {
-        const say = says(readRoom(text ?? ''));
-        return say === undefined || context.createError({ message: say });
-      }),
+    align: string().strict().required().oneOf(['theme', 'start', 'center', 'end'], SITS),
+    room: roomText,
+    roomAt,
     visitor: visitorSchema.nullable().defined().default(undefined),
   }).noUnknown(),
 };

@@ -33,3 +33,12 @@ export function columnGroups(table: Table): readonly { readonly column: number; 
   const top = table.headerRows > 1 ? gridOf(table).row(0) : [];
   return top.some(({ columns }) => columns > 1) ? top.map(({ column, columns }) => ({ column, columns })) : [];
 }
+
+/**
+ * The how manieth of the first header tier's cells a column stands under, from 0: columns under one header are of one group; in a
+ * table of one tier each is its own, which a stylesheet can count for itself.
+ */
+export function groupOfColumn(table: Table, column: number): number {
+  const groups = columnGroups(table);
+  return groups.length === 0 ? column : groups.findIndex((group) => column < group.column + group.columns);
+}

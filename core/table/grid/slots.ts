@@ -1,4 +1,4 @@
-import type { ConditionName, PartName, Slot } from '../../theme';
+import { followingFrom, type ConditionName, type PartName, type Slot } from '../../theme';
 import { exceptionsOn } from '../looks/exceptions-on';
 import type { GridCell } from './grid';
 import { isNumberCell } from '../columns/numbers';
@@ -67,7 +67,7 @@ export function slotOf(table: Table, cell: GridCell, held: readonly ConditionNam
   const conditions: ConditionName[] = [parity, cell.column % 2 === 0 ? 'odd-columns' : 'even-columns'];
   if (index === 0) conditions.push('first');
   if (index === count - 1) conditions.push('last');
-  if (held.includes('sorted')) conditions.push(`sorted-${parity}`);
+  if (held.length > 0) conditions.push(...followingFrom(new Set([parity, ...held])));
   const number = isNumberCell(table, cell);
   conditions.push(...valueConditions(table, cell).map(({ name }) => name));
   const excepted = exceptionsOn(table, cell);

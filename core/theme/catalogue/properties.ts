@@ -14,6 +14,8 @@ export interface PropertyDefinition {
   readonly falls: FallBack;
   /** Parts that take nothing from the parts above them all the same: they stand outside those parts' boxes. */
   readonly stops?: readonly PartName[];
+  /** The parts that can take it from the cells of their column (`as its column`), at rest. */
+  readonly follows?: readonly PartName[];
   /** The conditions under which it can be set; all that the part has where none are named. */
   readonly conditions?: readonly ConditionName[];
   /** What holds when no theme says anything, in the value's own syntax. */
@@ -33,7 +35,7 @@ const table = 'table' as FallBack;
 const part = 'part' as FallBack;
 const type = { group: 'Type', parts: texts, falls: table, initial: 'page' };
 const space = { group: 'Space and size', parts: texts, falls: table, initial: '0' };
-const pad = { ...space, parts: [...texts, 'buttons'] as readonly PartName[], kind: 'length' as ValueKind, stops: outsideParts };
+const pad = { ...space, parts: [...texts, 'search-field', 'buttons'] as readonly PartName[], kind: 'length' as ValueKind, stops: outsideParts };
 const lines = { group: 'Lines', kind: 'line' as ValueKind, parts: ['lines'] as readonly PartName[], falls: part, initial: 'none' };
 const box = { group: 'Shape', parts: ['table'] as readonly PartName[], falls: part };
 const pictures = { group: 'Picture', parts: ['table', ...headerParts] as readonly PartName[], falls: part, conditions: rest };
@@ -47,12 +49,20 @@ export const properties = [
     label: 'Fill',
     group: 'Colour',
     kind: 'colour',
-    parts: [...texts, 'buttons'],
+    parts: [...texts, 'search-field', 'buttons'],
     stops: outsideParts,
     initial: 'none',
     css: 'background-color',
   },
-  { ...type, name: 'ink', label: 'Ink', group: 'Colour', kind: 'colour', parts: [...texts, 'numbers', 'links', 'buttons', 'icons'], css: 'color' },
+  {
+    ...type,
+    name: 'ink',
+    label: 'Ink',
+    group: 'Colour',
+    kind: 'colour',
+    parts: [...texts, 'search-field', 'numbers', 'links', 'buttons', 'icons'],
+    css: 'color',
+  },
   { ...box, name: 'opacity', label: 'Opacity', group: 'Colour', kind: 'share', initial: '100%', css: 'opacity' },
   { ...pictures, name: 'picture', label: 'Picture behind', kind: 'picture', initial: 'none' },
   { ...pictures, name: 'picture-repeat', label: 'Picture repeats', kind: 'repeat', initial: 'both ways' },
@@ -77,7 +87,16 @@ export const properties = [
   },
   { ...type, name: 'decimals', label: 'Decimal marks', kind: 'decimals', parts: ['numbers'], conditions: rest, initial: 'as typed' },
   { ...type, name: 'wrap', label: 'Wrapping', kind: 'wrap', parts: cells, initial: 'wrap', css: 'white-space' },
-  { ...space, name: 'align', label: 'Align across', kind: 'align', parts: [...texts, 'numbers'], initial: 'start', css: 'text-align' },
+  {
+    ...space,
+    name: 'align',
+    label: 'Align across',
+    kind: 'align',
+    parts: [...texts, 'numbers'],
+    follows: ['column-headers', 'header-groups'],
+    initial: 'start',
+    css: 'text-align',
+  },
   { ...space, name: 'valign', label: 'Align down', kind: 'valign', parts: cells, initial: 'middle', css: 'vertical-align' },
   { ...pad, name: 'padding-top', label: 'Padding top', css: 'padding-block-start' },
   { ...pad, name: 'padding-end', label: 'Padding end', css: 'padding-inline-end' },
@@ -96,6 +115,7 @@ export const properties = [
     initial: 'content',
     css: 'width',
   },
+  { ...box, name: 'sits', label: 'Sits', group: 'Space and size', kind: 'sits', conditions: rest, initial: 'start', css: 'margin-inline' },
   { ...box, name: 'layout', label: 'Columns', kind: 'layout', initial: 'by content', css: 'table-layout' },
   { ...box, name: 'arrangement', label: 'Arrangement', kind: 'arrangement', conditions: rest, initial: 'as it is' },
   { ...space, name: 'side', label: 'Stands', kind: 'side', parts: ['caption'], falls: part, initial: 'above', css: 'caption-side' },
@@ -117,12 +137,20 @@ export const properties = [
     name: 'radius',
     label: 'Corner radius',
     kind: 'length',
-    parts: ['table', ...boxes, 'buttons'],
+    parts: ['table', ...boxes, 'search-field', 'buttons'],
     initial: '0',
     css: 'border-radius',
   },
-  { ...box, name: 'shadow', label: 'Shadow', kind: 'shadow', parts: ['table', ...boxes, 'buttons'], initial: 'none', css: 'box-shadow' },
-  { ...box, name: 'edge', label: 'Line around', kind: 'line', parts: [...boxes, 'buttons'], initial: 'none', css: 'border' },
+  {
+    ...box,
+    name: 'shadow',
+    label: 'Shadow',
+    kind: 'shadow',
+    parts: ['table', ...boxes, 'search-field', 'buttons'],
+    initial: 'none',
+    css: 'box-shadow',
+  },
+  { ...box, name: 'edge', label: 'Line around', kind: 'line', parts: [...boxes, 'search-field', 'buttons'], initial: 'none', css: 'border' },
   { ...box, name: 'cells', label: 'Cells', kind: 'cells', initial: 'joined' },
   { ...box, name: 'gap', label: 'Gap when spaced', kind: 'length', initial: '0', css: 'border-spacing' },
   { ...box, name: 'look', label: 'Own look', kind: 'switch', parts: headerParts, conditions: rest, initial: 'on' },
@@ -132,6 +160,8 @@ export const properties = [
   { ...lines, name: 'outer-bottom', label: 'Outer, bottom' },
   { ...lines, name: 'outer-start', label: 'Outer, start' },
   { ...lines, name: 'rows', label: 'Between rows' },
+  { ...lines, name: 'above-even-rows', label: 'Above even rows' },
+  { ...lines, name: 'below-even-rows', label: 'Below even rows' },
   { ...lines, name: 'after-first-row', label: 'After the first row' },
   { ...lines, name: 'before-last-row', label: 'Before the last row' },
   { ...lines, name: 'columns', label: 'Between columns' },

@@ -1,17 +1,22 @@
 import type { Bases } from '../chain';
 import type { Base } from '../theme';
 import { ground } from './ground';
-import { laterVersions } from './later-versions';
+import { laterGrounds, laterVersions } from './later-versions';
 import type { Starter } from './shapes';
 import { starters as firstVersions } from './starters';
 
 export { ground } from './ground';
 export type { Starter } from './shapes';
 
-const bare: Starter = { key: 'ground', version: 1, temper: 'What lies under every theme', theme: ground };
+const grounds = [ground, ...laterGrounds].map((theme, i): Starter => ({
+  key: 'ground',
+  version: i + 1,
+  temper: 'What lies under every theme',
+  theme,
+}));
 
 /** Every version of every starter that ever shipped, and the ground. */
-export const shippedStarters: readonly Starter[] = [bare, ...firstVersions, ...laterVersions];
+export const shippedStarters: readonly Starter[] = [...grounds, ...firstVersions, ...laterVersions];
 
 const keyOf = ({ starter, version }: Base): string => `${starter} ${version}`;
 const shipped = new Map(shippedStarters.map((each) => [keyOf({ starter: each.key, version: each.version }), each]));
@@ -29,5 +34,5 @@ export const starters: readonly Starter[] = firstVersions.map(
 export const starterBases: Bases = {
   find: (base) => shipped.get(keyOf(base))?.theme,
   ground,
-  names: [bare, ...firstVersions].map(({ key }) => key),
+  names: ['ground', ...firstVersions.map(({ key }) => key)],
 };

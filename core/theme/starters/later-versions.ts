@@ -1,4 +1,6 @@
-import type { Starter } from './shapes';
+import type { Theme } from '../theme';
+import { ground } from './ground';
+import { pad, type Starter } from './shapes';
 import { starters } from './starters';
 
 /** A starter as it first shipped. */
@@ -8,20 +10,45 @@ function first(key: string): Starter {
   return found;
 }
 
-const hairline = first('hairline');
+type Changed = (values: Theme['values']) => Theme['values'];
+
+/** The next version of a starter: grown from a version of the ground, with its values changed. */
+const next = (before: Starter, groundVersion: number, changed: Changed = (values) => values): Starter => ({
+  ...before,
+  version: before.version + 1,
+  theme: { ...before.theme, base: { starter: 'ground', version: groundVersion }, values: changed(before.theme.values) },
+});
+
+/** Hairline 2: numbers stand below each other, so that they can be compared down a column. */
+const hairline = next(first('hairline'), 1, (values) => ({
+  ...values,
+  numbers: { rest: { figures: 'tabular', align: 'end', decimals: 'aligned' } },
+}));
+
+/** Tiles 2: header columns alternate by what stands over them, so that both tiers are of one piece; a column of one tier is its own. */
+const tiles = next(first('tiles'), 2, (values) => {
+  const { 'even-columns': alternating, ...headers } = values['column-headers'] ?? {};
+  return { ...values, 'column-headers': { ...headers, 'even-groups': alternating } };
+});
+
+/** From the second version of the ground on, headers stand as what stands under them, but where a starter says otherwise. */
+const following = starters.filter(({ key }) => key !== 'hairline' && key !== 'tiles').map((starter) => next(starter, 2));
+
+/** Later versions of the ground: all values of the one before, with what is better. */
+export const laterGrounds: readonly Theme[] = [
+  {
+    ...ground,
+    values: {
+      ...ground.values,
+      // A line that can be told from a light page as from a dark one (WCAG 2.2, 1.4.11).
+      'search-field': { rest: { edge: '1px solid #808080', ...pad('0.25em', '0.5em') } },
+      'column-headers': { rest: { ...ground.values['column-headers']?.rest, align: 'as its column' } },
+    },
+  },
+];
 
 /**
  * Later versions of starters. One that has shipped is never changed (its themes' editions would look otherwise): what is better
  * about it comes as its next version here, to which themes are moved by those who made them.
  */
-export const laterVersions: readonly Starter[] = [
-  {
-    ...hairline,
-    version: 2,
-    theme: {
-      ...hairline.theme,
-      // Numbers stand below each other, so that they can be compared down a column.
-      values: { ...hairline.theme.values, numbers: { rest: { figures: 'tabular', align: 'end', decimals: 'aligned' } } },
-    },
-  },
-];
+export const laterVersions: readonly Starter[] = [hairline, next(hairline, 2), tiles, ...following];

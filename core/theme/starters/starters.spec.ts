@@ -19,6 +19,19 @@ const shipped: Readonly<Record<string, string>> = {
   'tiles 1': '8q4vce',
   'chalk 1': 'mc0r4k',
   'hairline 2': 'fx6mf3',
+  'ground 2': '1cq9g52',
+  'hairline 3': 'n7qg1a',
+  'tiles 2': '416rga',
+  'boxed 2': 'b2lmsn',
+  'bands 2': 'stj5ao',
+  'nightfall 2': 'pv6m6u',
+  'pebble 2': 'oinhed',
+  'broadsheet 2': 'bh8z6z',
+  'console 2': '3d8e4t',
+  'manifest 2': 'jsq7t9',
+  'porthole 2': '1mtog9n',
+  'gazette 2': '123xqxo',
+  'chalk 2': 'ytqsfj',
 };
 
 describe('A version of a starter', () => {
@@ -38,9 +51,10 @@ describe('A version of a starter', () => {
   });
   it('is left only by the person, and what that changes is told', () => {
     const theme = themeWith({ numbers: { rest: { figures: 'old style' } } }, { base: starter('hairline') });
-    expect(laterVersion(theme)).toBe(2);
-    expect(laterVersion(atVersion(theme, 2))).toBeUndefined();
-    expect(laterVersion(themeWith({}))).toBeUndefined();
+    expect(laterVersion(theme)).toBe(3);
+    expect(laterVersion(atVersion(theme, 3))).toBeUndefined();
+    expect(laterVersion(themeWith({}))).toBe(2);
+    expect(laterVersion(themeWith({}, { base: null }))).toBeUndefined();
     const changes = lookChanges(viewOf(theme), viewOf(atVersion(theme, 2)));
     // What the theme says itself holds in either version.
     expect(changes.map(({ what, before, after }) => `${what}: ${before ?? '-'} → ${after ?? '-'}`)).toEqual([

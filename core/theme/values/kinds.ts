@@ -8,6 +8,9 @@ import { readShadow } from './read-shadow';
 import { readFamily, readLeading, readShare, readSize, readWeight } from './read-type';
 import { good } from '../../outcome';
 
+/** What `as its column` is read as, until a view says what it comes to. */
+export const AS_ITS_COLUMN = 'as-column';
+
 /** What of a theme a text can refer to by name. */
 export type Reference = 'swatches' | 'steps' | 'pictures';
 /** The editors that the interface has; `words` offers a kind's words to choose from. */
@@ -52,7 +55,7 @@ export const kinds = {
   case: { ...worded(cases, true), offers: () => ['as typed', 'uppercase', 'lowercase', 'capitalize'] },
   spacing: length(lengthReader({ least: -20, most: 60 }, { normal: 'normal' })),
   leading: length(orPage(readLeading)),
-  align: worded({ start: 'start', center: 'center', end: 'end', justify: 'justify' }),
+  align: worded({ start: 'start', center: 'center', end: 'end', justify: 'justify', 'as its column': AS_ITS_COLUMN }),
   valign: worded({ top: 'top', middle: 'middle', bottom: 'bottom', baseline: 'baseline' }),
   length: length(lengthReader({ least: 0, most: 400 })),
   height: length(lengthReader({ least: 0, most: 1000 }, { auto: 'auto' }), 'auto', '36px', '3em'),
@@ -93,6 +96,7 @@ export const kinds = {
     'most columns': 'most',
     'fewest columns': 'fewest',
   }),
+  sits: worded({ start: '0 auto', center: 'auto', end: 'auto 0' }),
   side: worded({ above: 'top', below: 'bottom' }),
   wrap: worded({ wrap: 'normal', 'one line': 'nowrap' }),
   figures: worded({

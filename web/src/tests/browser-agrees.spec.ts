@@ -13,6 +13,7 @@ import {
   type Element,
   type MarkupNode,
 } from '../../../core/compile';
+import { resolve } from '../../../core/resolve';
 import { gridOf, heldOn, slotOf, type GridCell, type Held, type Table } from '../../../core/table';
 import { stepFor, widthsOf, type ConditionName, type Slot, type Theme } from '../../../core/theme';
 import { dice, randomHeld, randomTable, randomTheme, withExceptions, withSteps, starterNames } from '../../../core/tests/random';
@@ -48,6 +49,7 @@ const bars = [
   ['pager', contract.pager],
 ] as const;
 const pagerStates = ['rest', 'hovered', 'current', 'focused', 'disabled'] as const;
+const fieldStates = ['rest', 'hovered', 'focused'] as const;
 const barElements = (): Element[] =>
   bars.map(([, name]) =>
     element(
@@ -66,7 +68,9 @@ const barElements = (): Element[] =>
               '1',
             ),
           )
-        : ['x']),
+        : name === contract.search
+          ? fieldStates.map((state) => element('input', { type: 'search', 'data-held': state === 'rest' ? undefined : state }))
+          : ['x']),
     ),
   );
 
@@ -157,6 +161,15 @@ function disagreements(whole: Theme, table: Table, held: Held, lean: boolean, wi
       const state = pagerStates[i] ?? 'rest';
       const slot: Slot = { part: 'pager-items', conditions: state === 'rest' ? [] : [state] };
       found.push(...differences(`pager item ${state}`, predictThing(theme, slot, shownAt(getComputedStyle(item).fontSize)), observeThing(item)));
+    });
+    shadow.querySelectorAll<HTMLElement>(`.${contract.search} input`).forEach((field, i) => {
+      const state = fieldStates[i] ?? 'rest';
+      const slot: Slot = { part: 'search-field', conditions: state === 'rest' ? [] : [state] };
+      const { edge, radius, ...predicted } = predictThing(theme, slot, shownAt(getComputedStyle(field).fontSize));
+      const isSaid = (name: 'edge' | 'radius'): boolean => resolve(theme, slot, name).from.source !== 'initial';
+      // Where nothing is said, it has a line in its ink, and is as round as its bar.
+      const own = { ...predicted, ...(isSaid('edge') ? { edge } : {}), ...(isSaid('radius') ? { radius } : {}) } as typeof predicted;
+      found.push(...differences(`search field ${state}`, own, observeThing(field)));
     });
     const caption = shadow.querySelector('caption');
     if (caption) found.push(...differences('caption', predictCaption(theme, table), observeCaption(caption)));

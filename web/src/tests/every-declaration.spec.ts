@@ -74,15 +74,17 @@ const headingTables: readonly (readonly [Table, Held])[] = [0, 1, 2].flatMap((ro
 
 /** Things in cells and pages to go to, under every combination of conditions that a theme knows of them. */
 function everyCombination(root: ShadowRoot, selector: string): void {
-  const [first] = root.querySelectorAll<HTMLElement>(selector);
-  for (let bits = 0; first && bits < 16; bits++) {
-    const copy = first.cloneNode(true) as HTMLElement;
-    for (const name of [contract.held, 'aria-current', 'aria-disabled']) copy.removeAttribute(name);
-    copy.setAttribute(contract.held, some(['hovered', 'focused'], bits).join(' '));
-    if (bits & 4) copy.setAttribute('aria-current', 'page');
-    if (bits & 8) copy.setAttribute('aria-disabled', 'true');
-    first.after(copy);
-  }
+  const found = root.querySelectorAll<HTMLElement>(selector);
+  // In cells that differ, since what is taken from a cell can be what is said by chance.
+  for (const one of new Set([0, 1, 2, found.length >> 1, found.length - 1].map((at) => found[at]).filter((each) => each !== undefined)))
+    for (let bits = 0; bits < 16; bits++) {
+      const copy = one.cloneNode(true) as HTMLElement;
+      for (const name of [contract.held, 'aria-current', 'aria-disabled']) copy.removeAttribute(name);
+      copy.setAttribute(contract.held, some(['hovered', 'focused'], bits).join(' '));
+      if (bits & 4) copy.setAttribute('aria-current', 'page');
+      if (bits & 8) copy.setAttribute('aria-disabled', 'true');
+      one.after(copy);
+    }
 }
 
 /** Whether a table's columns are sorted and pointed at, in every combination; one for all of its columns. */
@@ -106,20 +108,65 @@ const shortTables: readonly (readonly [Table, Held])[] = columnStates.flatMap((c
   ),
 );
 
-/** Corners under every combination of a header's conditions, in one row, in two, and over two row headers. */
+/** Corners under every combination of a header's conditions, in one row, in two, and over six row headers, of words or of numbers. */
 const cornerTables: readonly (readonly [Table, Held])[] = Array.from({ length: 16 }, (_, bits) => bits).flatMap((bits) =>
-  [1, 2].map((tiers): readonly [Table, Held] => {
-    const rows = Array.from({ length: tiers + 2 }, (_, row) => ['a', 'b', 'c', 'd'].map((name) => `${name}${row}`));
-    const names = some(headerHand, bits);
-    return [
-      tableOf('Corner', rows, { headerRows: tiers, rowHeaders: 2 }),
-      {
-        rows: new Map(),
-        columns: new Map([0, 1, 2, 3].map((column) => [column, some(['sorted'], bits >> 3)] as const)),
-        headers: new Map([0, 1, 2, 3].map((column) => [column, names] as const)),
-      },
-    ];
-  }),
+  [1, 2].flatMap((tiers) =>
+    (['', 'number'] as const).map((type): readonly [Table, Held] => {
+      const columns = [0, 1, 2, 3, 4, 5, 6];
+      const rows = Array.from({ length: tiers + 2 }, (_, row) => columns.map((column) => `${column}${row}`));
+      const names = some(headerHand, bits);
+      const plain = tableOf('Corner', rows, { headerRows: tiers, rowHeaders: 6 });
+      const typed = { ...plain, columns: plain.columns.map((column) => ({ ...column, type })) };
+      // A group of two, so that columns and groups are odd and even in every way.
+      const grouped = tiers === 1 ? undefined : mergeCells(typed, { row: 0, column: 0 }, { row: 0, column: 1 });
+      return [
+        grouped?.ok ? grouped.value : typed,
+        {
+          rows: new Map(),
+          columns: new Map(columns.map((column) => [column, some(['sorted'], bits >> 3)] as const)),
+          headers: new Map(columns.map((column) => [column, names] as const)),
+        },
+      ];
+    }),
+  ),
+);
+
+/** Merges of header cells, as row, column, last row and last column: two groups of two columns; then cells that reach down. */
+const headShapes: readonly (readonly [tiers: number, merges: readonly (readonly [number, number, number, number])[]])[] = (() => {
+  const groups = [0, 5].map((column) => [0, column, 0, column + 1] as const);
+  const alone = [2, 3, 4, 7, 8].map((column) => [0, column, 2, column] as const);
+  const lower = Array.from({ length: 9 }, (_, column) => [1, column, 2, column] as const);
+  return [
+    [1, []],
+    [2, groups],
+    [3, groups],
+    [3, [...groups, ...lower]],
+    [3, [...groups, ...alone]],
+  ];
+})();
+
+/**
+ * Header cells under every combination of a header's conditions, in one to three tiers, whose groups are of one column and of two, so that
+ * columns and groups are odd and even in every way; over numbers, over words, and over either by turns.
+ */
+const headTables: readonly (readonly [Table, Held])[] = Array.from({ length: 16 }, (_, bits) => bits).flatMap((bits) =>
+  headShapes.flatMap(([tiers, merges]) =>
+    [() => true, () => false, (column: number) => column % 4 < 2].map((isNumeric): readonly [Table, Held] => {
+      const columns = Array.from({ length: 9 }, (_, column) => column);
+      const rows = Array.from({ length: tiers + 1 }, (_, row) =>
+        columns.map((column) => (row >= tiers && isNumeric(column) ? `${row}.${column}` : `r${row}c${column}`)),
+      );
+      const merged = merges.reduce(
+        (each, [row, column, toRow, toColumn]) => {
+          const outcome = mergeCells(each, { row, column }, { row: toRow, column: toColumn });
+          return outcome.ok ? outcome.value : each;
+        },
+        tableOf('Head', rows, { headerRows: tiers }),
+      );
+      const on = (names: readonly ConditionName[]): Held['columns'] => new Map(columns.map((column) => [column, names] as const));
+      return [merged, { rows: new Map(), columns: on(some(['sorted'], bits >> 3)), headers: on(some(headerHand, bits)) }];
+    }),
+  ),
 );
 
 /**
@@ -135,7 +182,7 @@ const houseSheets = [['math-auto', 'capitalize'] as const, ['uppercase', 'math-a
   const text =
     `:host{${type('page', 1)}}table{border-collapse:collapse}th,td{height:7px;width:71px;vertical-align:text-top;${type('cell', 2)}}` +
     `caption{padding:1.5px;${type('caption', 2)}}div{${type('bar', 3)};${box}}div div div{${type('inner', 4)}}` +
-    `span{${type('span', 6)}}a,button{${type('button', 5)};${box}}`;
+    `span{${type('span', 6)}}a,button,input{${type('button', 5)};${box}}`;
   return [text, ['17px', '8px'][sheet] ?? ''];
 });
 
@@ -164,7 +211,7 @@ function hardPage(
         surrounded(tableElement(table, { id: 'hard', theme: 'hard', held, contentOf }), { theme: 'hard', info: 'x', empty: true }),
       ),
     );
-  const deep = [...headingTables, ...shortTables, ...cornerTables, ...deepTables.slice(0, isFull ? 4 : 2)].map(([table, held]) =>
+  const deep = [...headingTables, ...shortTables, ...cornerTables, ...headTables, ...deepTables.slice(0, isFull ? 4 : 2)].map(([table, held]) =>
     tableElement(table, { id: 'hard', theme: 'hard', held }),
   );
   const random = Array.from({ length: isFull ? 160 : 20 }, (_, seed) => {
@@ -173,8 +220,15 @@ function hardPage(
     return tableElement(table, { id: 'hard', theme: 'hard', held: seed % 2 === 0 ? randomHeld(d, table) : {} });
   });
   root.innerHTML = writeHtml(element('div', {}, ...tables, ...deep, ...random), 'compact');
-  for (const selector of [`.${contract.pagerItem}`, `td>a:not(.${contract.button})`, `td>.${contract.button}`, `td>.${contract.icon}`])
+  for (const selector of [
+    `.${contract.pagerItem}`,
+    `td>a:not(.${contract.button})`,
+    `td>.${contract.button}`,
+    `td>.${contract.icon}`,
+    `.${contract.search} input`,
+  ])
     everyCombination(root, selector);
+  for (const pager of root.querySelectorAll(`.${contract.pager}`)) pager.append(document.createElement('span'));
   // Without a box, so that heights are those that the sheet says, not those that the content comes to.
   host.style.display = 'none';
   document.body.append(host);

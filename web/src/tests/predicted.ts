@@ -131,6 +131,7 @@ export function predictTable(view: ThemeView, { caption, captionSide }: Table, s
     radius: shown('border-top-left-radius', value('radius')),
     shadow: shown('box-shadow', value('shadow')),
     layout: value('layout'),
+    sits: resolve(view, { part: 'table', conditions: [] }, 'sits').text,
     width: shown('width', value('width')),
     gap: shown('border-spacing', value('cells') === 'spaced' ? value('gap') : '0'),
     picture: pictureFact(value('picture')),
@@ -288,6 +289,7 @@ export function observeTable(table: HTMLElement): Facts {
     radius: style.borderTopLeftRadius,
     shadow: style.boxShadow,
     layout: style.tableLayout,
+    sits: sitsOf(table),
     width: String(table.computedStyleMap().get('width')),
     gap: style.borderSpacing,
     picture: pictureFact(style.backgroundImage),
@@ -295,6 +297,12 @@ export function observeTable(table: HTMLElement): Facts {
     'picture-repeat': style.backgroundRepeat,
     'picture-position': style.backgroundPosition,
   };
+}
+
+/** Where automatic margins put a table. */
+function sitsOf(table: HTMLElement): string {
+  const isAuto = (side: string): boolean => String(table.computedStyleMap().get(`margin-inline-${side}`)) === 'auto';
+  return isAuto('start') ? (isAuto('end') ? 'center' : 'end') : 'start';
 }
 
 export function observeThing(thing: HTMLElement): Facts {
@@ -319,9 +327,11 @@ export function differences(where: string, predicted: Facts, observed: Facts): s
     .map((key) => `${where}: ${key} predicted ${predicted[key]}, painted ${observed[key]}`);
 }
 
-/** Equal, or apart by the rounding of one channel to a byte. */
+/** Equal, or apart by the rounding of one channel to a byte, or of a length to a ten-thousandth. */
 function agree(a: unknown, b: unknown): boolean {
   if (a === b) return true;
+  const lengths = [a, b].map((text) => /^([\d.]+)px$/.exec(String(text))?.[1]).filter((each) => each !== undefined);
+  if (lengths.length === 2) return Math.abs(Number(lengths[0]) - Number(lengths[1])) <= 0.0002;
   if (typeof a === 'number' && typeof b === 'number') return Math.abs(a - b) <= 0.03;
   const [x, y] = [String(a), String(b)].map((text) => text.match(/\d+/g)?.map(Number) ?? []);
   if (!x || !y || x.length < 4 || x.length !== y.length) return false;

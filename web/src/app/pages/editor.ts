@@ -23,8 +23,6 @@ import {
   placeOfBlock,
   putIn,
   reached,
-  readRoom,
-  readWidth,
   siteDress,
   takeOut,
   within,
@@ -55,7 +53,7 @@ import { HouseFindings } from './house/house-findings';
 import { StandsOn } from './stands-on';
 import { ThreeWidths } from './seen/three-widths';
 import { UnderHouse } from './house/under-house';
-import { WidthNote } from './width-note';
+import { PlacingForm } from './placing/placing-form';
 import { VisitorForm } from './visitor-form';
 import { When } from '../controls/when';
 
@@ -80,7 +78,7 @@ import { When } from '../controls/when';
     ThreeWidths,
     UndoRedo,
     VisitorForm,
-    WidthNote,
+    PlacingForm,
     PutElsewhere,
   ],
   providers: [OpenDocument, StandsOn, UnderHouse],
@@ -105,7 +103,6 @@ export class PageEditor implements OnInit {
   protected readonly themes = this.stands.themes;
   protected readonly live = this.stands.live;
   protected readonly pickedId = signal('');
-  protected readonly wrong = signal<Readonly<Record<string, string>>>({});
   readonly width = signal(10_000);
   readonly room = signal(800);
   /** Whether the page is seen at three widths at once. */
@@ -200,7 +197,7 @@ export class PageEditor implements OnInit {
       shows: { kind: 'tables', id: first?.id ?? '' },
       dress: theme === '' ? null : { kind: 'themes', id: theme },
       width: 'fill',
-      align: 'start',
+      align: 'theme',
       room: '16px 0 24px',
       visitor: null,
     };
@@ -247,7 +244,6 @@ export class PageEditor implements OnInit {
   private blockOf = (id: string): Block | undefined => everyBlock(this.page()?.blocks ?? []).find((block) => block.id === id);
   protected pick(id: string): void {
     this.pickedId.set(id);
-    this.wrong.set({});
   }
   protected pickAt(index: number): void {
     this.pick(everyBlock(this.page()?.blocks ?? [])[index]?.id ?? '');
@@ -261,20 +257,6 @@ export class PageEditor implements OnInit {
       blocks: mapBlocks(page.blocks, (block) => (block.id === id ? ({ ...block, ...fields } as Block) : block)),
     }));
   }
-  protected setWidth(typed: string): void {
-    const text = typed.trim().toLowerCase();
-    this.check('width', readWidth(text), () => this.set({ width: text }));
-  }
-  protected setRoom(typed: string): void {
-    const text = typed.trim().toLowerCase().replace(/\s+/g, ' ');
-    this.check('room', readRoom(text), () => this.set({ room: text }));
-  }
-  private check(field: string, outcome: ReturnType<typeof readRoom> | ReturnType<typeof readWidth>, take: () => void): void {
-    const problem = outcome.ok ? undefined : outcome.problems[0];
-    this.wrong.set({ ...this.wrong(), [field]: problem ? `${problem.say} ${problem.remedy ?? ''}` : '' });
-    if (!problem) take();
-  }
-
   protected rename = (name: string): void => this.change('rename the page', 'name', (page) => ({ ...page, name }));
   /** Changes what is said of the page itself. */
   protected setPage(fact: PageFact): void {

@@ -1,11 +1,15 @@
 import { good, type Outcome } from '../../../../core/outcome';
 import {
   bundles,
+  canFollow,
+  isOfColumn,
+  nothingToFollow,
   propertyOf,
   readBundle,
   readValue,
   tidy,
   type BundleName,
+  type Place,
   type Property,
   type PropertyName,
   type Vocabulary,
@@ -21,10 +25,17 @@ export const sidesOf = (row: RowName): readonly PropertyName[] => bundleNamed(ro
 
 export const kindOf = (row: RowName): Property['kind'] => propertyOf(sidesOf(row)[0] ?? 'fill').kind;
 
-/** Reads what was typed in a row: a text for each of its properties. */
-export function readRow(row: RowName, typed: string, vocabulary: Vocabulary): Outcome<readonly string[]> {
+/** Whether all of some places, of which there is one, can leave a row's value to the column that they stand over. */
+export const canAllFollow = (row: RowName, places: readonly Place[]): boolean => {
+  const property = propertyOf(sidesOf(row)[0] ?? 'fill');
+  return places.length > 0 && places.every((place) => canFollow(place, property));
+};
+
+/** Reads what was typed in a row at some places of a theme, or beside one: a text for each of its properties. */
+export function readRow(row: RowName, typed: string, vocabulary: Vocabulary, places: readonly Place[] = []): Outcome<readonly string[]> {
   const bundle = bundleNamed(row);
   if (bundle) return readBundle(bundle, typed, vocabulary);
   const read = readValue(kindOf(row), typed, vocabulary);
-  return read.ok ? good([tidy(typed)]) : read;
+  if (!read.ok) return read;
+  return isOfColumn(read.value) && !canAllFollow(row, places) ? nothingToFollow() : good([tidy(typed)]);
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { kindOfValue } from '../../../../core/theme';
+import { kindOfValue, type Place } from '../../../../core/theme';
 import { kindOf, type RowName } from './rows';
 import { EditedLook } from './edited-look';
 import { suggestionsFor } from './suggestions';
@@ -67,6 +67,8 @@ import { ShadowEditor } from './shadow-editor';
 export class ValueEditor {
   private readonly state = inject(EditedLook);
   readonly row = input.required<RowName>();
+  /** Where in a theme it is edited; empty beside one. */
+  readonly places = input<readonly Place[]>([]);
   readonly text = input.required<string>();
   readonly changed = output<string>();
   readonly done = output();
@@ -75,6 +77,6 @@ export class ValueEditor {
   protected readonly editor = computed(() => (this.row() === 'padding' ? 'padding' : kindOfValue(this.kind()).editor));
   protected readonly words = computed(() => {
     const view = this.state.view();
-    return view ? suggestionsFor(this.row(), view) : [];
+    return view ? suggestionsFor(this.row(), view, this.places()) : [];
   });
 }

@@ -158,7 +158,7 @@ export class StudioState implements EditedLook {
     const good: { readonly entry: Entry; readonly texts: readonly string[] }[] = [];
     for (const entry of entries) {
       const key = this.wrongKey(entry.condition, entry.row);
-      const read = readRow(entry.row, entry.typed, view.vocabulary);
+      const read = readRow(entry.row, entry.typed, view.vocabulary, this.placesUnder(entry.condition));
       wrong.delete(key);
       if (read.ok) good.push({ entry, texts: read.value });
       else wrong.set(key, { typed: entry.typed, say: read.problems[0] ? sayProblem(read.problems[0]) : '' });
@@ -180,6 +180,9 @@ export class StudioState implements EditedLook {
     const label = entries.length === 1 ? `let it fall back: ${this.inWords(first)}` : `let ${entries.length} values fall back`;
     this.session()?.act(label, '', (theme) => entries.reduce((changed, entry) => this.put(changed, entry, undefined), theme));
   }
+
+  /** Of each chosen part, the place under a condition. */
+  placesUnder = (condition: ConditionName): readonly Place[] => this.parts().map((part) => ({ part, condition }));
 
   private put(theme: Theme, { condition, row }: Omit<Entry, 'typed'>, texts: readonly string[] | undefined): Theme {
     const step = this.step();

@@ -63,7 +63,7 @@ const fromWords = (view: ThemeView, slot: Slot): string => {
 };
 
 function inWords({ slot }: SlotReadability, condition: ConditionName): string {
-  const others = slot.conditions.filter((each) => each !== condition && !/^(odd|even|sorted-odd|sorted-even)/.test(each));
+  const others = slot.conditions.filter((each) => each !== condition && !/^(odd|even)/.test(each) && conditionOf(each).when === undefined);
   const band = slot.conditions.find((each) => each === 'odd' || each === 'even');
   const words = [...(band && condition !== band ? [band] : []), ...others].map((each) => conditionOf(each).label.toLowerCase());
   return words.length === 0 ? 'here' : `here when ${words.join(' and ')}`;

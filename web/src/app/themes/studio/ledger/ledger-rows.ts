@@ -1,4 +1,5 @@
 import { toHex, WHITE, blend, type Rgba } from '../../../../../../core/colour';
+import { outgrown } from '../../../../../../core/lines';
 import { placeInWords } from '../../../../../../core/edit';
 import { readability, type Readability } from '../../../../../../core/paint';
 import { resolve, type Link, type Resolved } from '../../../../../../core/resolve';
@@ -36,6 +37,8 @@ export interface LedgerCell {
   readonly from: string;
   readonly colour?: string;
   readonly contrast?: Readability;
+  /** What a row comes to, in px, where its text and padding are higher than the least height that is asked for. */
+  readonly comesTo?: number;
   /** Several parts are picked and they differ. */
   readonly mixed?: boolean;
 }
@@ -77,7 +80,11 @@ export function ledgerCell(view: ThemeView, parts: readonly PartName[], conditio
   const [first, ...others] = cells;
   if (!first) throw new RangeError('No part is picked');
   const mixed = others.some(({ text }) => text !== first.text);
-  return { ...first, own: cells.some(({ own }) => own), ...(mixed ? { text: 'several', mixed, colour: undefined, contrast: undefined } : {}) };
+  return {
+    ...first,
+    own: cells.some(({ own }) => own),
+    ...(mixed ? { text: 'several', mixed, colour: undefined, contrast: undefined, comesTo: undefined } : {}),
+  };
 }
 
 function cellOf(view: ThemeView, part: PartName, condition: ConditionName, row: RowName): LedgerCell {
@@ -96,6 +103,8 @@ function cellOf(view: ThemeView, part: PartName, condition: ConditionName, row: 
     from: own ? '' : sourceInWords(first.from),
     colour: chip(first.value.kind === 'colour' || first.value.kind === 'line' ? first.value.rgba : undefined),
     contrast: row === 'ink' ? readability(view, slotFor(part, condition)) : undefined,
+    // What is said of the whole table is said of its rows.
+    comesTo: row === 'row-height' ? outgrown(view, slotFor(part === 'table' ? 'body-rows' : part, condition)) : undefined,
   };
 }
 
@@ -130,4 +139,12 @@ export interface ShownCell {
 export interface ShownRow extends LedgerRow {
   readonly cells: readonly ShownCell[];
   readonly startsGroup: boolean;
+}
+
+/** A cell as it is read out: its text, how it reads, what it comes to, and where it is from. */
+export function cellInWords({ text, contrast, comesTo, own, from }: LedgerCell, together: Pick<Readability, 'ratio'> | undefined): string {
+  const reads = contrast ? ` ${contrast.ratio.toFixed(1)} ${contrast.picture ? 'on a picture' : contrast.passes ? 'passes' : 'fails'}` : '';
+  const worst = together ? ` but ${together.ratio.toFixed(1)} together with other conditions fails` : '';
+  const high = comesTo === undefined ? '' : ` but is ${comesTo}px by its text, padding and lines`;
+  return `${text}${reads}${worst}${high}, ${own ? 'set here' : `from ${from}`}`;
 }

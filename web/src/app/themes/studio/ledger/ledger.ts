@@ -7,7 +7,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import type { SlotReadability } from '../../../../../../core/paint';
 import { conditionOf, partOf, type ConditionName } from '../../../../../../core/theme';
 import { ValueEditor } from '../../../values/value-editor';
-import { conditionLabel, ledgerCell, ledgerRows, sharedConditions, type LedgerRow, type ShownCell, type ShownRow } from './ledger-rows';
+import { cellInWords, conditionLabel, ledgerCell, ledgerRows, sharedConditions, type LedgerRow, type ShownCell, type ShownRow } from './ledger-rows';
 import { fill, fillAcross, pasteInto, rangeBetween, rangeText, type At, type Range } from './ledger-range';
 import { failingTogether } from './findings';
 import { silenceOf } from './silence';
@@ -96,7 +96,7 @@ export class Ledger {
   protected readonly suggestions = computed(() => {
     const editing = this.editing();
     const view = this.state.view();
-    return editing && view ? suggestionsFor(editing.row, view) : [];
+    return editing && view ? suggestionsFor(editing.row, view, this.state.placesUnder(editing.condition)) : [];
   });
 
   /** The worst that an ink comes to under each condition together with others; worked out when the hand rests. */
@@ -151,11 +151,7 @@ export class Ledger {
     if (!cell) return `${where}: set at rest only`;
     const wrong = this.wrongAt(condition, row.name);
     if (wrong) return `${where}: ${wrong.typed}. ${wrong.say}`;
-    const { contrast } = cell;
-    const reads = contrast ? ` ${contrast.ratio.toFixed(1)} ${contrast.picture ? 'on a picture' : contrast.passes ? 'passes' : 'fails'}` : '';
-    const others = this.failsTogether({ condition, cell });
-    const worst = others ? ` but ${others.ratio.toFixed(1)} together with other conditions fails` : '';
-    return `${where}: ${cell.text}${reads}${worst}, ${cell.own ? 'set here' : `from ${cell.from}`}`;
+    return `${where}: ${cellInWords(cell, this.failsTogether({ condition, cell }))}`;
   }
 
   protected focus(condition: ConditionName, row: RowName): void {

@@ -62,7 +62,7 @@ interface Drawn {
       border-radius: 12px;
       grid-template:
         'table table table table' 24px
-        'search search info info' 24px
+        'search field info info' 24px
         'caption caption caption caption' 24px
         'corner groups groups groups' 24px
         'corner head head head' 24px
@@ -122,6 +122,7 @@ export class Anatomy {
 const areas: readonly (readonly [PartName, string])[] = [
   ['table', 'table'],
   ['search-bar', 'search'],
+  ['search-field', 'field'],
   ['info-line', 'info'],
   ['caption', 'caption'],
   ['corner', 'corner'],

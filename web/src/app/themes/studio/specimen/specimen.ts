@@ -208,6 +208,7 @@ const otherParts: readonly (readonly [selector: string, part: PartName])[] = [
   ['a', 'links'],
   [`.${contract.button}`, 'buttons'],
   [`.${contract.icon}`, 'icons'],
+  [`.${contract.search} input`, 'search-field'],
   [`.${contract.search}`, 'search-bar'],
   [`.${contract.info}`, 'info-line'],
   [`.${contract.empty}`, 'empty-message'],
