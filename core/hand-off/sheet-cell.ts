@@ -2,6 +2,9 @@ import type { CellObject } from '@e965/xlsx';
 import { decimalMarkOf, isNumericType, type DataType } from '../data-types';
 import { isTotal, languageIn, shownText, valueIn, type Column, type GridCell, type Table } from '../table';
 
+/** What a cell of a column with a type shows. */
+export const textShown = (table: Table, cell: GridCell): string => shownText(table, cell).trim();
+
 const DAY = 86_400_000;
 /** Where the calendar of workbooks is the usual one: from 1 March 1900 on ([ECMA-376] part 1, section 18.17.4.1). */
 const [EPOCH, FIRST] = [25_569, Date.UTC(1900, 2, 1)] as const;
@@ -13,7 +16,7 @@ const [EPOCH, FIRST] = [25_569, Date.UTC(1900, 2, 1)] as const;
 export function typedCell(table: Table, cell: GridCell): CellObject | undefined {
   const column = table.columns[cell.column];
   if (!column || column.type === '' || cell.section === 'header' || cell.marks.length > 0) return undefined;
-  const shown = shownText(table, cell).trim();
+  const shown = textShown(table, cell);
   const text = cell.text.trim() === '' && isTotal(table, cell) ? shown : cell.text;
   if (text.trim() === '') return undefined;
   const value = valueIn(table, cell.column, text);

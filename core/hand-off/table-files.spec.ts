@@ -60,6 +60,42 @@ describe('A table taken away as data', () => {
       }
     });
   }
+  describe('with a header of several tiers', () => {
+    const plain = tableOf(
+      'Quarters',
+      [
+        ['Route', 'First half', '', 'Second half', ''],
+        ['', 'Q1', 'Q2', 'Q3', 'Q4'],
+        ['North quay', '4', '5', '6', '7'],
+        ['South bank', '1', '2', '3', '4'],
+      ],
+      { headerRows: 2 },
+    );
+    const tiered = ([0, 1, 3] as const).reduce((table, column) => {
+      const merged = mergeCells(table, { row: 0, column }, column === 0 ? { row: 1, column } : { row: 0, column: column + 1 });
+      return merged.ok ? merged.value : table;
+    }, plain);
+    for (const format of ['csv', 'json', 'xlsx', 'ods'] as const)
+      it(`comes back from ${format} with its tiers`, () => {
+        const { headerRows, merges, rows } = again(tiered, format);
+        expect({ headerRows, rows }).toEqual({ headerRows: 2, rows: tiered.rows });
+        expect([...merges].sort((a, b) => a.column - b.column)).toEqual([...tiered.merges].sort((a, b) => a.column - b.column));
+      });
+    it('says in JSON what stands over each column, from the first tier down', () => {
+      const { columns, data } = JSON.parse(String(tableData(tiered, 'json'))) as { columns: unknown; data: unknown };
+      expect(columns).toEqual([
+        ['Route', ''],
+        ['First half', 'Q1'],
+        ['First half', 'Q2'],
+        ['Second half', 'Q3'],
+        ['Second half', 'Q4'],
+      ]);
+      expect(data).toEqual([
+        ['North quay', '4', '5', '6', '7'],
+        ['South bank', '1', '2', '3', '4'],
+      ]);
+    });
+  });
   it('keeps what is marked where the format can: links in workbooks, emphasis and links in Markdown', () => {
     const table = tableOf('x', [
       ['a', 'b'],

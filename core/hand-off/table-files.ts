@@ -3,7 +3,8 @@ import Papa from 'papaparse';
 import { computedTable, gridOf, isNumber, marksIn, stretchesOf, textOf, textsOf, type Cell, type GridCell, type Row, type Table } from '../table';
 import { WORKBOOK_CAPTION } from '../workbook-caption';
 import type { DataFormat } from './choices';
-import { typedCell } from './sheet-cell';
+import { standIn, withFormats } from './ods-formats';
+import { textShown, typedCell } from './sheet-cell';
 
 /** A table's content as a file. What comes back from it by `bringIn` has the same texts in the same places. */
 export function tableData(table: Table, format: DataFormat): Uint8Array | string {
@@ -31,8 +32,13 @@ function writeCsv({ rows }: Table): string {
   )}`;
 }
 
-/** An array of objects where one header row names every column and no two alike; else an array of arrays. */
-function writeJson({ rows, headerRows }: Table): string {
+/**
+ * An array of objects where one header row names every column and no two alike. Where the header has several tiers, an object of
+ * `columns`, each the list of what stands over it from the first tier down, and of `data`, its rows. Else an array of arrays.
+ */
+function writeJson(table: Table): string {
+  const { rows, headerRows } = table;
+  if (headerRows > 1 && rows.length > headerRows) return JSON.stringify(tieredData(table), null, 1);
   const [names = [], ...body] = rows.map(textsOf);
   const isNamed = headerRows === 1 && body.length > 0 && names.every((name) => name !== '') && new Set(names).size === names.length;
   // Names that are whole numbers would change places in an object.
@@ -42,6 +48,19 @@ function writeJson({ rows, headerRows }: Table): string {
     null,
     1,
   );
+}
+
+/** What stands over a column in each tier: what stands over several columns is said for each, what reaches down once. */
+function tieredData(table: Table): { readonly columns: readonly (readonly string[])[]; readonly data: readonly (readonly string[])[] } {
+  const { rows, headerRows } = table;
+  const columns = (rows[0] ?? []).map((): string[] => Array.from({ length: headerRows }, () => ''));
+  for (let row = 0; row < headerRows; row++)
+    for (const { column, columns: over, text } of gridOf(table).row(row))
+      for (let each = column; each < column + over; each++) {
+        const path = columns[each];
+        if (path) path[row] = text;
+      }
+  return { columns, data: rows.slice(headerRows).map(textsOf) };
 }
 
 /** A table of GitHub Flavored Markdown: its first row is the header there, marks are escaped, breaks are `<br>`. */
@@ -85,10 +104,20 @@ const escapeMarkdown = (text: string): string =>
  */
 function writeWorkbook(table: Table, bookType: 'xlsx' | 'ods'): Uint8Array {
   const sheet = utils.aoa_to_sheet([]);
+  // The library writes few formats into ODS: ours are put in their places afterwards.
+  const formats = new Map<string, number>();
+  const formatted = (made: CellObject, cell: GridCell): CellObject => {
+    if (bookType === 'xlsx') return made;
+    const format = String(made.z);
+    const at = formats.get(format) ?? formats.size;
+    formats.set(format, at);
+    return { ...made, z: standIn(at), w: textShown(table, cell) };
+  };
   for (const cells of gridOf(table).rows)
     for (const cell of cells) {
-      const typed = bookType === 'xlsx' ? typedCell(table, cell) : undefined;
-      const made = typed ?? (cell.text === '' ? undefined : { ...cellOf(cell.text, bookType === 'xlsx'), ...linkOf(cell) });
+      const typed = typedCell(table, cell);
+      const made =
+        (typed && formatted(typed, cell)) ?? (cell.text === '' ? undefined : { ...cellOf(cell.text, bookType === 'xlsx'), ...linkOf(cell) });
       if (made) sheet[utils.encode_cell({ r: cell.row, c: cell.column })] = made;
     }
   sheet['!ref'] = utils.encode_range({ s: { r: 0, c: 0 }, e: { r: table.rows.length - 1, c: (table.rows[0]?.length ?? 1) - 1 } });
@@ -100,7 +129,8 @@ function writeWorkbook(table: Table, bookType: 'xlsx' | 'ods'): Uint8Array {
   // Programs show the title; a property of ours says that it is a caption, since many a title is nothing that anybody wrote.
   if (table.caption !== '') Object.assign(book, { Props: { Title: table.caption }, Custprops: { [WORKBOOK_CAPTION]: 'title' } });
   utils.book_append_sheet(book, sheet, sheetName(table.name));
-  return new Uint8Array(write(book, { type: 'array', bookType, bookSST: true, compression: true }) as ArrayBuffer);
+  const file = new Uint8Array(write(book, { type: 'array', bookType, bookSST: true, compression: true }) as ArrayBuffer);
+  return withFormats(file, [...formats.keys()]);
 }
 
 /** A sheet's cell is a link as a whole or not at all. */

@@ -109,14 +109,51 @@ function splitIn(value: Readonly<Record<string, unknown>>): Raw | undefined {
   if (columns === undefined || data === undefined) return undefined;
   const names = (own(value, columns) as readonly unknown[]).map((each) => (isObject(each) ? (own(each, 'name') ?? own(each, 'field')) : each));
   const rows = own(value, data) as readonly unknown[];
-  if (names.length === 0 || rows.length === 0 || !names.every((name) => typeof name === 'string') || !rows.every((row) => Array.isArray(row)))
-    return undefined;
+  if (names.length === 0 || rows.length === 0 || !names.every(isNameOrPath) || !rows.every((row) => Array.isArray(row))) return undefined;
+  const { header, merges } = tiersOf(names);
   return {
-    rows: [names, ...(rows as readonly (readonly unknown[])[]).map((cells) => cells.map(textOf))],
-    merges: [],
-    headerRows: 1,
-    notes: [`The columns’ names are from “${columns}”, the rows from “${data}”.`],
+    rows: [...header, ...(rows as readonly (readonly unknown[])[]).map((cells) => cells.map(textOf))],
+    merges,
+    headerRows: header.length,
+    notes: [
+      `The columns’ names are from “${columns}”, the rows from “${data}”.`,
+      ...(header.length > 1 ? [`They come in ${header.length} tiers: lists of what stands over each column.`] : []),
+    ],
   };
+}
+
+/** Tiers of a header that are read. */
+const TIERS_MOST = 8;
+/** The name of a column, or a list of what stands over it from the first tier down. */
+type NameOrPath = string | readonly string[];
+const isNameOrPath = (name: unknown): name is NameOrPath =>
+  typeof name === 'string' || (Array.isArray(name) && name.length > 0 && name.length <= TIERS_MOST && name.every((each) => typeof each === 'string'));
+
+/** Header rows from what stands over each column: the same beside each other is one cell, and so is one with nothing below it. */
+function tiersOf(names: readonly NameOrPath[]): { readonly header: readonly (readonly string[])[]; readonly merges: Raw['merges'] } {
+  const paths = names.map((name) => (typeof name === 'string' ? [name] : name));
+  const tiers = Math.max(...paths.map(({ length }) => length));
+  const at = (column: number, tier: number): string => paths[column]?.[tier] ?? '';
+  /** Whether a column stands under the same as another one, down to a tier. */
+  const isUnderSame = (a: number, b: number, tier: number): boolean =>
+    Array.from({ length: tier + 1 }, (_, each) => at(a, each) === at(b, each)).every(Boolean);
+  const merges: { row: number; column: number; rows: number; columns: number }[] = [];
+  const header = Array.from({ length: tiers }, (_, tier) => paths.map((_path, column) => at(column, tier)));
+  for (let tier = 0; tier < tiers; tier++)
+    for (let column = 0; column < paths.length;) {
+      let end = column + 1;
+      if (at(column, tier) !== '') {
+        let down = tier + 1;
+        while (down < tiers && at(column, down) === '') down++;
+        // Two columns of one name are two columns.
+        while (down < tiers && end < paths.length && isUnderSame(column, end, tier)) end++;
+        if (end - column > 1 || down - tier > 1) merges.push({ row: tier, column, rows: down - tier, columns: end - column });
+        // What a merged cell reaches over has no text of its own.
+        header[tier]?.fill('', column + 1, end);
+      }
+      column = end;
+    }
+  return { header, merges };
 }
 
 /** Objects in each other so deep become columns of their own; what is deeper stays as it is written. */
