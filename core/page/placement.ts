@@ -44,6 +44,7 @@ export function readRoom(text: string): Outcome<readonly string[]> {
   if (pieces.length > 4) return bad({ code: 'room', say: 'There are four sides at most.', remedy: 'Write one to four lengths, as in 24px 0.' });
   for (const piece of pieces) {
     if (isShare(piece)) continue;
+    if (piece.endsWith('%')) return bad({ code: 'room', say: `A share is from 0% to 100%, not ${piece}.`, remedy: 'Write one such as 5%.' });
     const read = readValue('length', piece, nothing);
     if (!read.ok) return bad(...read.problems.map((problem) => ({ ...problem, code: 'room' })));
   }

@@ -83,12 +83,13 @@ export function resolve(view: ThemeView, slot: Slot, name: PropertyName): Resolv
     const text = sayer.values[name] ?? '';
     return [{ source: 'exception', excepted: sayer, text, read: view.read(property, text) }];
   });
+  const unsaid = property.told?.[slot.part] ?? property.initial;
   const winner = sayings.find(({ read }) => read.ok);
   const chain = sayings.map((saying) => linkOf(saying, saying === winner));
   const from = chain.find(({ state }) => state === 'holds');
-  if (winner?.read.ok && from) return { value: winner.read.value, text: winner.text, from, chain: [...chain, initialLink(property.initial, false)] };
-  const initial = initialLink(property.initial, true);
-  return { value: view.initial(property), text: property.initial, from: initial, chain: [...chain, initial] };
+  if (winner?.read.ok && from) return { value: winner.read.value, text: winner.text, from, chain: [...chain, initialLink(unsaid, false)] };
+  const initial = initialLink(unsaid, true);
+  return { value: view.initial(property), text: unsaid, from: initial, chain: [...chain, initial] };
 }
 
 function linkOf({ read, ...saying }: Saying, holds: boolean): Link {

@@ -20,6 +20,8 @@ export interface PropertyDefinition {
   readonly conditions?: readonly ConditionName[];
   /** What holds when no theme says anything, in the value's own syntax. */
   readonly initial: string;
+  /** What is told of parts of which that is not quite so: what the stylesheet gives them of itself where nothing is said. */
+  readonly told?: { readonly [part in PartName]?: string };
   /** The longhand CSS property that the value becomes; lines, pictures, icons and cells are written by modules of their own. */
   readonly css?: string;
 }
@@ -98,10 +100,10 @@ export const properties = [
     css: 'text-align',
   },
   { ...space, name: 'valign', label: 'Align down', kind: 'valign', parts: cells, initial: 'middle', css: 'vertical-align' },
-  { ...pad, name: 'padding-top', label: 'Padding top', css: 'padding-block-start' },
-  { ...pad, name: 'padding-end', label: 'Padding end', css: 'padding-inline-end' },
-  { ...pad, name: 'padding-bottom', label: 'Padding bottom', css: 'padding-block-end' },
-  { ...pad, name: 'padding-start', label: 'Padding start', css: 'padding-inline-start' },
+  { ...pad, name: 'padding-top', label: 'Padding top', css: 'padding-block-start', told: { 'search-field': '0.25em' } },
+  { ...pad, name: 'padding-end', label: 'Padding end', css: 'padding-inline-end', told: { 'search-field': '0.5em' } },
+  { ...pad, name: 'padding-bottom', label: 'Padding bottom', css: 'padding-block-end', told: { 'search-field': '0.25em' } },
+  { ...pad, name: 'padding-start', label: 'Padding start', css: 'padding-inline-start', told: { 'search-field': '0.5em' } },
   { ...space, name: 'room', label: 'Room to the table', kind: 'length', parts: bars, falls: part, conditions: rest },
   { ...space, name: 'row-height', label: 'Least row height', kind: 'height', parts: cells, initial: 'auto', css: 'height' },
   {
@@ -139,6 +141,7 @@ export const properties = [
     kind: 'length',
     parts: ['table', ...boxes, 'search-field', 'buttons'],
     initial: '0',
+    told: { 'search-field': 'as its bar' },
     css: 'border-radius',
   },
   {
@@ -150,7 +153,16 @@ export const properties = [
     initial: 'none',
     css: 'box-shadow',
   },
-  { ...box, name: 'edge', label: 'Line around', kind: 'line', parts: [...boxes, 'search-field', 'buttons'], initial: 'none', css: 'border' },
+  {
+    ...box,
+    name: 'edge',
+    label: 'Line around',
+    kind: 'line',
+    parts: [...boxes, 'search-field', 'buttons'],
+    initial: 'none',
+    told: { 'search-field': '1px solid, in its ink' },
+    css: 'border',
+  },
   { ...box, name: 'cells', label: 'Cells', kind: 'cells', initial: 'joined' },
   { ...box, name: 'gap', label: 'Gap when spaced', kind: 'length', initial: '0', css: 'border-spacing' },
   { ...box, name: 'look', label: 'Own look', kind: 'switch', parts: headerParts, conditions: rest, initial: 'on' },

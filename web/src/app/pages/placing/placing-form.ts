@@ -106,8 +106,8 @@ export class PlacingForm {
     const steps = theme ? widthsOf(theme) : [];
     const others = roomAt.filter(({ upTo }) => !steps.some(({ width }) => width === upTo));
     return [
-      ...steps.map(({ name, width }) => ({ upTo: width, label: `Room at ${name}, in windows up to ${width}px`, room: roomOf(roomAt, width) })),
-      ...others.map(({ upTo, room }) => ({ upTo, label: `Room in windows up to ${upTo}px`, room })),
+      ...steps.map(({ name, width }) => ({ upTo: width, label: `Room at ${name}, up to ${width}px`, room: roomOf(roomAt, width) })),
+      ...others.map(({ upTo, room }) => ({ upTo, label: `Room up to ${upTo}px`, room })),
     ].sort((a, b) => b.upTo - a.upTo);
   });
 

@@ -126,7 +126,9 @@ export class Studio implements OnInit {
     const view = this.state.view();
     if (!view) return '';
     const own = countValues(view.theme);
-    return `grows from ${view.chain[1]?.name ?? 'nothing'}, ${own === 1 ? '1 value its own' : `${own} values its own`}`;
+    const from = `grows from ${view.chain[1]?.name ?? 'nothing'}`;
+    // That there is a later version stands beside it.
+    return this.later() === undefined ? `${from}, ${own === 1 ? '1 value its own' : `${own} values its own`}` : from;
   }
 
   /** Number of a later version of what it grows from, if there is one. */

@@ -39,6 +39,8 @@ export interface LedgerCell {
   readonly contrast?: Readability;
   /** What a row comes to, in px, where its text and padding are higher than the least height that is asked for. */
   readonly comesTo?: number;
+  /** What is shown is told, and cannot be typed so: nothing is set there. */
+  readonly isTold?: boolean;
   /** Several parts are picked and they differ. */
   readonly mixed?: boolean;
 }
@@ -102,6 +104,7 @@ function cellOf(view: ThemeView, part: PartName, condition: ConditionName, row: 
     own,
     from: own ? '' : sourceInWords(first.from),
     colour: chip(first.value.kind === 'colour' || first.value.kind === 'line' ? first.value.rgba : undefined),
+    isTold: resolved.some(({ from }, i) => from.source === 'initial' && propertyOf(sidesOf(row)[i] ?? 'fill').told?.[part] !== undefined),
     contrast: row === 'ink' ? readability(view, slotFor(part, condition)) : undefined,
     // What is said of the whole table is said of its rows.
     comesTo: row === 'row-height' ? outgrown(view, slotFor(part === 'table' ? 'body-rows' : part, condition)) : undefined,

@@ -187,7 +187,7 @@ export class Ledger {
     this.editing.set({
       condition,
       row,
-      text: text ?? this.wrongAt(condition, row)?.typed ?? (cell.mixed ? '' : cell.text),
+      text: text ?? this.wrongAt(condition, row)?.typed ?? (cell.mixed || cell.isTold ? '' : cell.text),
       forAll: text !== undefined,
     });
     // The field is there and has the focus before the next key comes.

@@ -62,7 +62,8 @@ interface Drawn {
       border-radius: 12px;
       grid-template:
         'table table table table' 24px
-        'search field info info' 24px
+        'search search field field' 24px
+        'info info info info' 24px
         'caption caption caption caption' 24px
         'corner groups groups groups' 24px
         'corner head head head' 24px
