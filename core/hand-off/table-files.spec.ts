@@ -81,6 +81,19 @@ describe('A table taken away as data', () => {
         expect({ headerRows, rows }).toEqual({ headerRows: 2, rows: tiered.rows });
         expect([...merges].sort((a, b) => a.column - b.column)).toEqual([...tiered.merges].sort((a, b) => a.column - b.column));
       });
+    it('is read from JSON beside a name alone, and with two columns of one name', () => {
+      const text = '{"columns":["Route",["Half","Q1"],["Half","Q2"],["Half","Q2"]],"data":[["North",1,2,3]]}';
+      const read = bringIn('a.json', new TextEncoder().encode(text));
+      expect(read.ok && read.value.raw.rows).toEqual([
+        ['Route', 'Half', '', ''],
+        ['', 'Q1', 'Q2', 'Q2'],
+        ['North', '1', '2', '3'],
+      ]);
+      expect(read.ok && read.value.raw.merges).toEqual([
+        { row: 0, column: 0, rows: 2, columns: 1 },
+        { row: 0, column: 1, rows: 1, columns: 3 },
+      ]);
+    });
     it('says in JSON what stands over each column, from the first tier down', () => {
       const { columns, data } = JSON.parse(String(tableData(tiered, 'json'))) as { columns: unknown; data: unknown };
       expect(columns).toEqual([

@@ -250,15 +250,6 @@ describe('JSON', () => {
       ],
     ],
     [
-      'what stands over each column in tiers, beside a name alone',
-      '{"columns":["Route",["Half","Q1"],["Half","Q2"],["Half","Q2"]],"data":[["North",1,2,3]]}',
-      [
-        ['Route', 'Half', '', ''],
-        ['', 'Q1', 'Q2', 'Q2'],
-        ['North', '1', '2', '3'],
-      ],
-    ],
-    [
       'numbers with more digits than a number keeps, and texts with such digits in them',
       '[{"id":12345678901234567890,"say":"no 12345678901234567890 \\" -98765432109876543210","small":1.5}]',
       [
