@@ -57,7 +57,7 @@ function resolvedText(view: ThemeView, table: Table): string {
   for (const step of ['', ...widthsOf(view.theme).map(({ name }) => name)]) {
     const at = view.at(step);
     for (const { name } of parts)
-      for (const slot of slotsOf(name).slice(0, 6)) {
+      for (const slot of slotsOf(at, name).slice(0, 6)) {
         for (const property of propertiesOf(name)) {
           const { text, value, chain } = resolve(at, slot, property.name);
           out.push([
