@@ -75,7 +75,7 @@ describe('Arranging what came in', () => {
     expect([table.description, table.note]).toEqual(['Skerrin line', 'Source: harbour office']);
     expect([table.headerRows, table.rowHeaders, table.footerRows]).toEqual([1, 1, 1]);
     expect(findings.map(({ say }) => say)).toEqual([
-      '“Crossings in October” above the table became its caption, and 1 row below it the description.',
+      '“Crossings in October” above the table became its caption, and 1 row below it the description, which a page can show above the table.',
       '“Source: harbour office” below the table became the text below it.',
       '1 blank row was left out.',
       '2 blank columns were left out.',

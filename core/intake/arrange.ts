@@ -142,7 +142,7 @@ const finders: Readonly<Record<FindingKind, (state: State, raw: Raw, chosen: Cho
     const [caption, ...more] = texts;
     const widest = Math.max(0, ...state.rows.slice(end, end + 30).map((cells) => filledIn(cells).length));
     if (caption === undefined || widest < 2 || end >= state.rows.length || end > TITLE_ROWS) return undefined;
-    const about = more.length > 0 ? `, and ${times(more.length, 'row', 'rows')} below it the description` : '';
+    const about = more.length > 0 ? `, and ${times(more.length, 'row', 'rows')} below it the description, which a page can show above the table` : '';
     const cut = withoutLines(state, 'row', (row) => row < end);
     return {
       say: `${quoted(caption)} above the table became its caption${about}.`,

@@ -1,4 +1,5 @@
 import { Key, type WebDriver } from 'selenium-webdriver';
+import { devTools } from '../tools/driver';
 import { consoleErrors, opened } from '../tools/opened';
 import type { Person } from '../tools/person';
 import type { App } from '../tools/server';
@@ -41,6 +42,31 @@ describe('Typing into a table', () => {
         'return document.activeElement.localName === "zest-grid" && document.activeElement.shadowRoot.activeElement?.matches("[data-cell]") === true',
       ),
     ).toBeFalse();
+  }, 720_000);
+
+  it('takes texts whole that come without a key: by an input method, dictation or a list of signs', async () => {
+    await newTable('Boat\tTo\nMoth\tSkerrin\n', /2 rows, 2 columns/);
+    const compose = (text: string): Promise<unknown> =>
+      devTools(driver, 'Input.imeSetComposition', { text, selectionStart: text.length, selectionEnd: text.length });
+    const insert = (text: string): Promise<unknown> => devTools(driver, 'Input.insertText', { text });
+    await person.click('cell', 'Skerrin');
+    await insert('Low Sound, said aloud');
+    expect(await (await person.find('textbox', /^Cell in row 2, column 2/)).getAttribute('value')).toBe('Low Sound, said aloud');
+    await type(Key.TAB);
+    // The cell below the last one, in a row that Tab has made.
+    await compose('か');
+    await compose('かんじ');
+    await insert('漢字');
+    expect(await (await person.find('textbox', /^Cell in row 3, column 1/)).getAttribute('value')).toBe('漢字');
+    await type(' 丸', Key.ENTER);
+    await insert('😀');
+    await type(Key.ESCAPE);
+    await person.click('cell', 'Moth');
+    await compose('ほ');
+    // What is given up leaves the cell as it was.
+    await compose('');
+    await person.find('cell', 'Moth');
+    expect(await csv()).toBe('Boat,To\r\nMoth,"Low Sound, said aloud"\r\n漢字 丸,');
   }, 720_000);
 
   it('keeps what stands in the field when another cell is pressed', async () => {

@@ -218,6 +218,14 @@ export class PageEditor implements OnInit {
     if (place) this.change(`add a ${kind}`, '', (page) => ({ ...page, blocks: putIn(page.blocks, block, place) }));
     this.pick(block.id);
   }
+  /** What a table's description says can be seen too: as a text above it, the lines that stood above it where it came from among them. */
+  protected putAbove(text: string): void {
+    const place = placeOfBlock(this.page()?.blocks ?? [], this.pickedId());
+    if (!place) return;
+    const block: Block = { id: newId(), kind: 'text', text };
+    this.change('put a description above its table', '', (page) => ({ ...page, blocks: putIn(page.blocks, block, place) }));
+    this.pick(block.id);
+  }
   protected move({ id, to }: Moved): void {
     this.change('move a block', '', (page) => ({ ...page, blocks: moveBlock(page.blocks, id, to) }));
   }

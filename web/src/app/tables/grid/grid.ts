@@ -34,6 +34,7 @@ import { cellShownAt, showSections, type KnownRows, type ShownRow } from './show
 import { Strip, type Carried } from './strip';
 import type { Pasted, Typed } from './told';
 import { TypingRun } from './typing-run';
+import { WholeTexts } from './whole-texts';
 
 /**
  * The cells of a table, edited in the theme that they wear: a grid (ARIA Authoring Practices, "Grid") in a
@@ -74,6 +75,11 @@ export class Grid implements AfterViewInit, OnDestroy {
   private readonly inner = viewChild.required<ElementRef<HTMLTableElement>>('inner');
   private insertNext = false;
   private readonly run = new TypingRun();
+  /** What comes without a key of its own opens the cell, as a key does. */
+  protected readonly texts = new WholeTexts((element, text) => {
+    const cell = cellShownAt(element, this.sections());
+    if (cell) this.edit(cell, text);
+  });
   /** Whether the pointer went down on a cell and is still down. */
   private isDrawing = false;
   private readonly sheet = new CSSStyleSheet();
@@ -191,10 +197,9 @@ export class Grid implements AfterViewInit, OnDestroy {
     event.preventDefault();
     this.takeTyped();
     this.run.end();
-    const { row, column } = cell;
     this.isDrawing = true;
-    if (!event.shiftKey) return this.choose(row, column);
-    this.corner.set({ row, column });
+    if (!event.shiftKey) return this.choose(cell.row, cell.column);
+    this.corner.set({ row: cell.row, column: cell.column });
     this.focusCell();
   }
   /** The pointer is drawn over cells: the block grows to where it is. */
@@ -224,7 +229,8 @@ export class Grid implements AfterViewInit, OnDestroy {
     if (cell) this.key(event, cell);
   }
   private key(event: KeyboardEvent, cell: GridCell): void {
-    if (this.editing() !== undefined) return;
+    // Keys of an input method are its own.
+    if (this.editing() !== undefined || event.isComposing) return;
     // Whether a paste that follows makes room is told by its key alone: the event itself does not say.
     this.insertNext = (event.ctrlKey || event.metaKey) && event.shiftKey && event.key.toLowerCase() === 'v';
     const { row, column } = cell;
@@ -289,11 +295,8 @@ export class Grid implements AfterViewInit, OnDestroy {
   }
 
   private step(cell: GridCell, down: number, across: number, grow: boolean): void {
-    if (grow) {
-      const { row, column } = this.corner();
-      this.corner.set(this.inside({ row: row + down, column: column + across }));
-      return;
-    }
+    const corner = this.corner();
+    if (grow) return this.corner.set(this.inside({ row: corner.row + down, column: corner.column + across }));
     const row = down > 0 ? cell.row + cell.rows - 1 + down : cell.row + down;
     const column = across > 0 ? cell.column + cell.columns - 1 + across : cell.column + across;
     this.choose(down === 0 ? this.focused().row : row, across === 0 ? this.focused().column : column);
