@@ -1,7 +1,7 @@
 import { toHex } from '../../../../../../core/colour';
 import { placeInWords, setValue } from '../../../../../../core/edit';
 import { inkForAll, readabilityTogether, type SlotReadability } from '../../../../../../core/paint';
-import { resolve } from '../../../../../../core/resolve';
+import { resolve, winnerAt } from '../../../../../../core/resolve';
 import {
   conditionOf,
   partOf,
@@ -34,13 +34,14 @@ export function findingAt(view: ThemeView, part: PartName, condition: ConditionN
   const [worst] = failing;
   if (!worst) return undefined;
   // What another place's own ink spoils is not mended from here.
-  const here = failing.filter(({ slot }) => inkComesFrom(view, slot, part, condition));
+  const isFromHere = inkSetAt(view, part, condition);
+  const here = failing.filter(({ slot }) => isFromHere(slot));
   const offer =
     here.length === 0
       ? undefined
       : inkForAll(
           worst.ink,
-          together.filter(({ slot }) => inkComesFrom(view, slot, part, condition)),
+          together.filter(({ slot }) => isFromHere(slot)),
         );
   const count = failing.length === 1 ? '' : ` It fails in ${failing.length} of ${together.length} cases.`;
   return {
@@ -51,11 +52,13 @@ export function findingAt(view: ThemeView, part: PartName, condition: ConditionN
   };
 }
 
-/** Whether a text set at a place would be the ink of a slot. */
-function inkComesFrom(view: ThemeView, slot: Slot, part: PartName, condition: ConditionName): boolean {
-  const tried = viewOfChanged(view, setValue(view.theme, placeAt({ part, condition }, view.step), 'ink', '#123456'));
-  return resolve(tried, slot, 'ink').text === '#123456';
+/** Whether a text set at a place would be the ink of a slot: it is set once, and each slot is asked. */
+function inkSetAt(view: ThemeView, part: PartName, condition: ConditionName): (slot: Slot) => boolean {
+  const tried = viewOfChanged(view, setValue(view.theme, placeAt({ part, condition }, view.step), 'ink', TRIED));
+  return (slot) => winnerAt(tried, slot, 'ink').value.css === TRIED;
 }
+/** A colour that no theme has by chance. */
+const TRIED = '#12345601';
 
 const fromWords = (view: ThemeView, slot: Slot): string => {
   const { place } = resolve(view, slot, 'ink').from;
@@ -76,7 +79,7 @@ function followers(view: ThemeView, part: PartName, condition: ConditionName, in
     if (!propertyOf('ink').parts.includes(each.name)) return [];
     return each.conditions
       .filter((other) => !(each.name === part && other === condition))
-      .filter((other) => resolve(view, slotFor(each.name, other), 'ink').text !== resolve(changed, slotFor(each.name, other), 'ink').text)
+      .filter((other) => winnerAt(view, slotFor(each.name, other), 'ink').value.css !== winnerAt(changed, slotFor(each.name, other), 'ink').value.css)
       .map((other) => placeInWords({ part: each.name, condition: other }));
   });
   if (names.length === 0) return '';
