@@ -6,3 +6,4 @@ export { decimalOf } from './decimal';
 export { encodings, quotes, separators, type Encoding, type Progress, type Quote, type Raw, type SourceOptions } from './raw';
 export { readClipboard, type Clipboard } from './readers/read-clipboard';
 export { square, tableFrom, type Intake } from './square';
+export { entryNames, isZip, plainPackage } from './readers/zip';

@@ -66,7 +66,7 @@ describe('Typing into a table', () => {
     // What is given up leaves the cell as it was.
     await compose('');
     await person.find('cell', 'Moth');
-    expect(await csv()).toBe('Boat,To\r\nMoth,"Low Sound, said aloud"\r\n漢字 丸,');
+    expect(await csv()).toBe('Boat,To\r\nMoth,"Low Sound, said aloud"\r\n漢字 丸,\r\n,');
   }, 720_000);
 
   it('keeps what stands in the field when another cell is pressed', async () => {

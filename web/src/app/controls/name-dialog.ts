@@ -3,14 +3,17 @@ import { MatButtonModule } from '@angular/material/button';
 import { MAT_DIALOG_DATA, type MatDialog, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { firstValueFrom } from 'rxjs';
 import { nameSchema } from '../../../../core/theme';
+import { ApiError } from '../documents/api';
 
 export interface NameQuestion {
   readonly title: string;
   readonly name: string;
   readonly action: string;
+  /** Keeps what is called so; false where it could not and that has been said. The dialog stays until it is kept. */
+  readonly keep: (name: string) => Promise<unknown>;
 }
 
-/** Asks for a name; undefined when it was left. */
+/** Asks for a name, and stays until what is called so is kept; undefined when it was left. */
 export const askName = (dialog: MatDialog, question: NameQuestion): Promise<string | undefined> =>
   firstValueFrom(dialog.open<NameDialog, NameQuestion, string>(NameDialog, { data: question, width: '420px' }).afterClosed());
 
@@ -20,7 +23,7 @@ export const askName = (dialog: MatDialog, question: NameQuestion): Promise<stri
   imports: [MatButtonModule, MatDialogModule],
   template: `
     <h2 mat-dialog-title>{{ question.title }}</h2>
-    <form (submit)="$event.preventDefault(); take()">
+    <form (submit)="$event.preventDefault(); isBusy() || take()">
       <mat-dialog-content>
         <label
           >Name
@@ -35,7 +38,7 @@ export const askName = (dialog: MatDialog, question: NameQuestion): Promise<stri
       </mat-dialog-content>
       <mat-dialog-actions>
         <button mat-button type="button" mat-dialog-close>Leave it</button>
-        <button mat-flat-button type="submit">{{ question.action }}</button>
+        <button mat-flat-button type="submit" [disabled]="isBusy()">{{ question.action }}</button>
       </mat-dialog-actions>
     </form>
   `,
@@ -44,15 +47,24 @@ class NameDialog {
   protected readonly question = inject<NameQuestion>(MAT_DIALOG_DATA);
   private readonly dialog = inject<MatDialogRef<NameDialog, string>>(MatDialogRef);
   protected readonly wrong = signal('');
+  protected readonly isBusy = signal(false);
   protected typed = this.question.name;
 
-  protected take(): void {
+  protected async take(): Promise<void> {
     const name = this.typed.trim().replace(/\s+/g, ' ');
     try {
       nameSchema.validateSync(name);
-      this.dialog.close(name);
     } catch (error) {
-      this.wrong.set((error as Error).message);
+      return this.wrong.set((error as Error).message);
+    }
+    this.isBusy.set(true);
+    try {
+      if ((await this.question.keep(name)) !== false) this.dialog.close(name);
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      this.wrong.set(error.say);
+    } finally {
+      this.isBusy.set(false);
     }
   }
 }

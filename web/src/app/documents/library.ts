@@ -63,12 +63,14 @@ export abstract class Library<K extends KindName, Item extends Kept<Documents[K]
 
   /** Asks for another name, and gives it. */
   protected async rename(item: Item): Promise<void> {
-    const name = await askName(this.dialog, {
+    await askName(this.dialog, {
       title: `Rename the ${documentKinds[this.kind].word}`,
       name: item.document.name,
       action: 'Rename',
+      keep: (name) => this.named(item, name),
     });
-    if (name !== undefined) await this.then(() => this.named(item, name));
+    // Whether it was renamed or somebody else was faster: as it is now.
+    await this.load();
   }
   protected duplicate = (item: Item): Promise<void> => this.then(() => this.copied(item));
   protected remove = (item: Item): Promise<void> => this.deleting.delete(this.kind, item, () => void this.load());

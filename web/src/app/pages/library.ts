@@ -115,12 +115,13 @@ export class PageLibrary extends Library<'pages', KeptPage> {
   }
 
   protected async create(): Promise<void> {
-    const name = await askName(this.dialog, { title: 'New page', name: '', action: 'Create page' });
-    if (name === undefined) return;
+    await askName(this.dialog, { title: 'New page', name: '', action: 'Create page', keep: (name) => this.make(name) });
+  }
+  private make(name: string): Promise<boolean> {
     const slugs = new Set(this.items().map(({ document }) => document.slug));
     const slug =
       [slugOf(name), ...Array.from({ length: 500 }, (_, i) => `${slugOf(name).slice(0, 55)}-${i + 2}`)].find((each) => !slugs.has(each)) ??
       slugOf(name);
-    await this.begin(emptyPage(name, slug));
+    return this.begin(emptyPage(name, slug));
   }
 }

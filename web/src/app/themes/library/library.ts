@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
+import { MatSnackBar } from '@angular/material/snack-bar';
 import { RouterLink } from '@angular/router';
 import { countValues, type ThemeView } from '../../../../../core/theme';
 import { CardWall } from '../../controls/card-wall';
@@ -9,6 +10,7 @@ import { Dressed } from '../../controls/dressed/dressed';
 import { sampleTable } from '../../controls/dressed/sample-table';
 import type { KeptTheme } from '../../documents/api';
 import { Library } from '../../documents/library';
+import type { BringThemes } from '../files/bring-themes-dialog';
 import type { MakeTheme } from './starter-dialog';
 import { ShownOn } from '../shown-on';
 import { ThemeViews } from '../../controls/dressed/theme-views';
@@ -30,6 +32,8 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
         [value]="search()"
         (input)="search.set($any($event.target).value)"
       />
+      <button mat-button (click)="save(items())" [disabled]="items().length === 0">Save all as a file</button>
+      <button mat-stroked-button (click)="bring()">Bring in</button>
       <button mat-flat-button (click)="create()">New theme</button>
     </div>
     <div class="zest-view">
@@ -63,6 +67,7 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
         <ng-template matMenuContent let-theme="theme">
           <button mat-menu-item (click)="rename(theme)">Rename</button>
           <button mat-menu-item (click)="duplicate(theme)">Duplicate</button>
+          <button mat-menu-item (click)="save([theme])">Save as a file</button>
           <button mat-menu-item (click)="remove(theme)">Delete</button>
         </ng-template>
       </mat-menu>
@@ -77,6 +82,7 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
 export class ThemeLibrary extends Library<'themes', KeptTheme> {
   protected readonly views = inject(ThemeViews);
   private readonly shownOn = inject(ShownOn);
+  private readonly snackBar = inject(MatSnackBar);
   protected readonly kind = 'themes';
   protected readonly ask = this.api.themes;
   /** Themes whose name or base theme has every word of the search. */
@@ -100,6 +106,20 @@ export class ThemeLibrary extends Library<'themes', KeptTheme> {
     const { StarterDialog } = await import('./starter-dialog');
     const data: MakeTheme = (theme, triedOn) => this.begin(theme, (id) => this.shownOn.remember(id, triedOn));
     this.dialog.open<InstanceType<typeof StarterDialog>, MakeTheme>(StarterDialog, { width: '1120px', maxWidth: '94vw', data });
+  }
+
+  /** One theme that is brought in is opened; several are seen in the library. */
+  protected async bring(): Promise<void> {
+    const { BringThemesDialog } = await import('../files/bring-themes-dialog');
+    const data: BringThemes = {
+      taken: this.items().map(({ document }) => document.name),
+      kept: (ids, isAll) => void (isAll && ids.length === 1 && ids[0] ? this.router.navigate(['/themes', ids[0]]) : this.load()),
+    };
+    this.dialog.open<InstanceType<typeof BringThemesDialog>, BringThemes>(BringThemesDialog, { width: '860px', maxWidth: '94vw', data });
+  }
+  protected async save(themes: readonly KeptTheme[]): Promise<void> {
+    const { saveThemes } = await import('../files/save-themes');
+    this.snackBar.open(await saveThemes(themes.map(({ document }) => document)), 'Good', { duration: 6000 });
   }
 }
 

@@ -1,0 +1,2 @@
+export { readThemeFile, type ThemesRead } from './read-theme-file';
+export { picturesOf, themeFile, type FileOut } from './write-theme-file';

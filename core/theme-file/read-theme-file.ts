@@ -1,0 +1,92 @@
+import { strFromU8, unzipSync } from 'fflate';
+import { entryNames, isZip, plainPackage } from '../intake';
+import { bad, good, type Outcome, type Problem } from '../outcome';
+import { THEME_FORMAT, readTheme, type Bases, type Theme } from '../theme';
+import { THEMES_MOST, THEME_FILE_MOST, THEME_FILE_UNPACKED_MOST, THEME_MOST } from './limits';
+
+/** What a file of themes holds. What is wrong with one of them stays out, and the rest can be kept. */
+export interface ThemesRead {
+  readonly themes: readonly Theme[];
+  /** Pictures that came along, by their ids. */
+  readonly pictures: ReadonlyMap<string, Uint8Array>;
+  /** What cannot be kept or is not there, each with the file in the package and the place in it. */
+  readonly problems: readonly Problem[];
+}
+
+const THEME_ENTRY = /^(?:themes\/)?[^/\\]{1,200}\.json$/;
+const PICTURE_ENTRY = /^pictures\/([0-9a-f]{24}\.(?:png|jpg|gif|webp|avif|svg))$/;
+
+/**
+ * Reads themes from a file: one as JSON, or a ZIP as `themeFile` writes it. Older formats are brought up to this one. Only entries
+ * that such a file has are unpacked, and nothing goes to any path: names that lead elsewhere are names of nothing here.
+ */
+export function readThemeFile(name: string, bytes: Uint8Array, bases: Bases): Outcome<ThemesRead> {
+  if (bytes.length > THEME_FILE_MOST)
+    return refuse(`“${name}” weighs ${inMB(bytes.length)}.`, `A file of themes weighs at most ${inMB(THEME_FILE_MOST)}: bring them in in parts.`);
+  if (!isZip(bytes)) {
+    const read = readOne(name, bytes, bases);
+    return read.ok ? good({ themes: [read.value], pictures: new Map(), problems: lacking([read.value], new Map()) }) : read;
+  }
+  const names = entryNames(bytes) ?? [];
+  const found = names.filter((each) => THEME_ENTRY.test(each));
+  if (found.length === 0) return refuse(`There is no theme in “${name}”.`, 'Themes stand in its folder “themes”, each as JSON.');
+  if (found.length > THEMES_MOST)
+    return refuse(
+      `There are ${found.length.toLocaleString('en')} themes in “${name}”.`,
+      `Bring in at most ${THEMES_MOST.toLocaleString('en')} at once.`,
+    );
+  const plain = plainPackage(bytes, (each) => THEME_ENTRY.test(each) || PICTURE_ENTRY.test(each), THEME_FILE_UNPACKED_MOST);
+  if (!plain)
+    return refuse(
+      `“${name}” cannot be unpacked: it is damaged, or comes to more than ${inMB(THEME_FILE_UNPACKED_MOST)}.`,
+      'Save it once more where it was made, in parts if it is large.',
+    );
+  const entries = new Map(Object.entries(unzipSync(plain)));
+  const pictures = new Map([...entries].flatMap(([at, content]) => (PICTURE_ENTRY.exec(at)?.[1] ? [[at.slice('pictures/'.length), content]] : [])));
+  const reads = found.map((each) => readOne(each, entries.get(each) ?? new Uint8Array(), bases));
+  const themes = reads.flatMap((read) => (read.ok ? [read.value] : []));
+  const problems = reads.flatMap((read) => (read.ok ? [] : read.problems));
+  return themes.length === 0 ? bad(...problems) : good({ themes, pictures, problems: [...problems, ...lacking(themes, pictures)] });
+}
+
+const inMB = (bytes: number): string => `${(bytes / 1_000_000).toFixed(1).replace(/\.0$/, '')} MB`;
+const refuse = (say: string, remedy: string, at?: string): Outcome<never> => bad({ code: 'theme-file', say, remedy, ...(at ? { at } : {}) });
+
+/** One theme, with the file's name before the path of whatever is wrong in it. */
+function readOne(name: string, bytes: Uint8Array, bases: Bases): Outcome<Theme> {
+  if (bytes.length > THEME_MOST) return refuse(`This theme is ${inMB(bytes.length)} of JSON.`, `A theme is at most ${inMB(THEME_MOST)}.`, name);
+  let json: unknown;
+  try {
+    json = JSON.parse(strFromU8(bytes).replace(/^\uFEFF/, ''));
+  } catch {
+    return refuse('This is not JSON.', 'A theme is saved as a file in the library, or written as docs/theme-format.md says.', name);
+  }
+  const newer = newerFormat(json);
+  if (newer !== undefined)
+    return refuse(
+      `This theme is of the format ${newer}, which is newer than ${THEME_FORMAT}.`,
+      'Bring it in where the tool is as new as it is.',
+      name,
+    );
+  const read = readTheme(json, bases);
+  return read.ok ? read : bad(...read.problems.map((problem) => ({ ...problem, at: problem.at ? `${name}: ${problem.at}` : name })));
+}
+
+function newerFormat(json: unknown): string | undefined {
+  if (typeof json !== 'object' || json === null || !Object.hasOwn(json, 'format')) return undefined;
+  const { format } = json as { readonly format: unknown };
+  const numberOf = (text: string): number => Number(/^zest-theme\/(\d{1,4})$/.exec(text)?.[1] ?? 0);
+  return typeof format === 'string' && numberOf(format) > numberOf(THEME_FORMAT) ? format : undefined;
+}
+
+/** Pictures that themes name and the file does not have: they have to be here already. */
+const lacking = (themes: readonly Theme[], pictures: ReadonlyMap<string, Uint8Array>): readonly Problem[] =>
+  themes.flatMap(({ name, pictures: own = [] }) =>
+    own
+      .filter(({ media }) => !pictures.has(media))
+      .map((picture) => ({
+        code: 'theme-picture',
+        say: `The picture “${picture.name}” of “${name}” is not in the file.`,
+        remedy: 'It is shown if it was brought in here before.',
+      })),
+  );

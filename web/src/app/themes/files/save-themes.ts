@@ -1,0 +1,23 @@
+import { picturesOf, themeFile } from '../../../../../core/theme-file';
+import type { Theme } from '../../../../../core/theme';
+
+/** Saves themes as a file, with the pictures that they bring; gives a sentence about those that are not there any more, if any. */
+export async function saveThemes(themes: readonly Theme[]): Promise<string> {
+  const pictures = new Map<string, Uint8Array>();
+  const gone: string[] = [];
+  for (const id of picturesOf(themes)) {
+    const answer = await fetch(`/pictures/${id}`).catch(() => undefined);
+    if (answer?.ok) pictures.set(id, new Uint8Array(await answer.arrayBuffer()));
+    else gone.push(id);
+  }
+  const { name, type, content } = themeFile(themes, pictures);
+  const address = URL.createObjectURL(new Blob([content], { type }));
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = name;
+  link.click();
+  // The browser has begun to save it by then.
+  setTimeout(() => URL.revokeObjectURL(address), 60_000);
+  if (gone.length === 0) return `Saved as ${name}.`;
+  return `Saved as ${name}, without ${gone.length === 1 ? 'a picture that is' : `${gone.length} pictures that are`} not here any more.`;
+}
