@@ -5,7 +5,7 @@ import { bad, type Outcome, type Problem } from '../outcome';
 import { checkShape } from '../problems-of';
 import type { ConditionName } from './catalogue/conditions';
 import { partNames, partOf, type PartName } from './catalogue/parts';
-import { canBeSet, propertiesOf } from './catalogue/properties';
+import { canBeSet, propertiesOf, type Property } from './catalogue/properties';
 import type { Bases } from './chain';
 import { THEME_FORMAT, type Theme } from './theme';
 import { STEP_LEAST, STEP_MOST, WIDTHS_MOST } from './widths';
@@ -179,9 +179,13 @@ function misplacedIn(part: PartName, condition: string, own: unknown): Problem[]
     const found = known.find(({ name }) => name === property);
     if (!found) return [{ code: 'property', say: `${partOf(part).label} has no property “${property}”.`, at: `${at}.${property}` }];
     if (!canBeSet(found, condition as ConditionName))
-      return [{ code: 'property', say: `${found.label} of ${partOf(part).label.toLowerCase()} can be set at rest only.`, at: `${at}.${property}` }];
+      return [{ code: 'property', say: `${found.label} of ${partOf(part).label.toLowerCase()} ${whereItCan(found)}.`, at: `${at}.${property}` }];
     if (typeof text !== 'string' || text.length === 0 || text.length > 200)
       return [{ code: 'value', say: 'A value is a text of 1 to 200 characters.', at: `${at}.${property}` }];
     return [];
   });
 }
+
+/** Where a property can be set that cannot be set at some place. */
+const whereItCan = ({ conditions }: Property): string =>
+  conditions === undefined ? 'cannot be set under this condition' : 'can be set at rest only';

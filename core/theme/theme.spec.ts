@@ -23,6 +23,7 @@ import {
   type Base,
   shippedStarters,
   starterBases,
+  type Theme,
   upgradeTheme,
   starters,
   type Property,
@@ -100,6 +101,19 @@ describe('The order of strength', () => {
     const asked = (name: 'fill' | 'padding-top' | 'ink'): string[] =>
       placesFor({ part: 'caption', conditions: [] }, propertyOf(name)).map(({ part }) => part);
     expect([asked('fill'), asked('padding-top'), asked('ink')]).toEqual([['caption'], ['caption'], ['caption', 'table']]);
+  });
+});
+
+describe('A condition for some properties alone', () => {
+  it('takes no others', () => {
+    const saysOf = (values: Theme['values']): string => {
+      const read = readTheme(themeWith(values), starterBases);
+      return read.ok ? 'good' : (read.problems[0]?.say ?? '');
+    };
+    expect(saysOf({ 'column-headers': { 'over-numbers': { align: 'end' }, 'even-groups': { fill: 'mist' } } })).toBe('good');
+    expect(saysOf({ 'body-rows': { 'hovered-even': { fill: 'mist', ink: 'deep' } } })).toBe('good');
+    expect(saysOf({ 'body-rows': { 'hovered-even': { weight: '700' } } })).toBe('Weight of body rows cannot be set under this condition.');
+    expect(saysOf({ 'body-rows': { hovered: { band: '2nd' } } })).toBe('Even means every of body rows can be set at rest only.');
   });
 });
 

@@ -24,16 +24,11 @@ const isLevelled = (part: PartName): boolean => part === 'buttons' || part === '
 const rest = (part: PartName): { readonly part: PartName; readonly condition: 'rest' } => ({ part, condition: 'rest' });
 
 /** Links, buttons and icons in cells. */
-export const contentRules = (view: ThemeView, options: SelectorOptions, felt?: Felt): readonly CssNode[] => [
-  rule(thingsOf(options, rest('links')), ...unless(view, 'links', [['color', 'inherit']])),
-  rule(thingsOf(options, rest('buttons')), ...unless(view, 'buttons', levelled)),
-  ...thingRules(view, options, 'content', felt),
-];
+export const contentRules = (view: ThemeView, options: SelectorOptions, felt?: Felt): readonly CssNode[] =>
+  thingRules(view, options, 'content', felt);
 
-/** Search bar, info line, empty message and pager. */
+/** Search bar with its field, info line, empty message and pager. */
 export const aroundRules = (view: ThemeView, options: SelectorOptions, felt?: Felt): readonly CssNode[] => [
-  rule(thingsOf(options, rest('pager-items')), ...unless(view, 'pager-items', levelled), ['display', 'inline-block']),
-  rule(thingsOf(options, rest('search-field')), ...unless(view, 'search-field', fieldAtFirst), ...radiusOf(view)),
   ...thingRules(view, options, 'around', felt),
   ...gapRule(view, options, felt),
 ];
@@ -46,6 +41,14 @@ const fieldAtFirst: readonly Declaration[] = [
   ['border', '1px solid'],
   ['padding', '.25em .5em'],
 ];
+
+/** What is said of a thing before its theme says anything, as far as that is not said anyway. */
+function atFirst(view: ThemeView, part: PartName): readonly Declaration[] {
+  if (part === 'links') return unless(view, part, [['color', 'inherit']]);
+  if (part === 'buttons') return unless(view, part, levelled);
+  if (part === 'search-field') return [...unless(view, part, fieldAtFirst), ...radiusOf(view)];
+  return part === 'pager-items' ? [...unless(view, part, levelled), ['display', 'inline-block']] : [];
+}
 
 /** The sign for pages that are left out is as dark as the pages to go to. */
 function gapRule(view: ThemeView, options: SelectorOptions, felt?: Felt): readonly CssNode[] {
@@ -85,7 +88,13 @@ function thingRules(view: ThemeView, options: SelectorOptions, box: 'content' | 
           (value?.css === 'inherit' || (felt !== undefined && isHanded(view, place.part, property, value?.css)));
         if (value && !isHad && (felt === undefined || felt(place, property.name))) set.push({ property, value });
       }
-      const declarations: readonly Declaration[] = [...fillOf(view, place.part, set), ...declare(set), ...roomOf(place.part, set), ...shownOf(set)];
+      const declarations: readonly Declaration[] = [
+        ...(place.condition === 'rest' ? atFirst(view, place.part) : []),
+        ...fillOf(view, place.part, set),
+        ...declare(set),
+        ...roomOf(place.part, set),
+        ...shownOf(set),
+      ];
       if (declarations.length === 0) return [];
       const held = options.held && isHeldOpen(place.condition) ? [rule(thingsOf(options, place, true), ...declarations)] : [];
       const real = rule(thingsOf(options, place), ...declarations);

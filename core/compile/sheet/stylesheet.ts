@@ -21,6 +21,20 @@ export const withSelectors = (sheet: Stylesheet, selectorOf: (selector: string) 
     node.kind === 'rule' ? { ...node, selector: selectorOf(node.selector) } : { ...node, rules: withSelectors(node.rules, selectorOf) },
   );
 
+/** The sheet without rules that say nothing, and with what follows each other under one query in one block. */
+export function tidied(sheet: Stylesheet): Stylesheet {
+  const nodes: CssNode[] = [];
+  for (const node of sheet) {
+    const last = nodes.at(-1);
+    if (node.kind === 'rule') {
+      if (node.declarations.length > 0) nodes.push(node);
+    } else if (last !== undefined && last.kind !== 'rule' && last.kind === node.kind && last.query === node.query && node.kind !== 'keyframes') {
+      nodes[nodes.length - 1] = { ...last, rules: [...last.rules, ...node.rules] };
+    } else nodes.push(node);
+  }
+  return nodes;
+}
+
 /** The stylesheet as text: readable, or with no space that is not needed. */
 export function writeCss(sheet: Stylesheet, style: 'readable' | 'compact' = 'readable'): string {
   return sheet.map((node) => (style === 'compact' ? compact(node) : readable(node, ''))).join(style === 'compact' ? '' : '\n');

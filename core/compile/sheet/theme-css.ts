@@ -31,7 +31,7 @@ import { lineRules, outerBorder } from '../rules/line-rules';
 import { hasPicture, isPictureShared, laidOver, pictureBehind, pictureInCells, pictureUnder, picturedCells } from '../rules/pictures';
 import { aroundBars, captionOf, cellsOf, everyCell, groupsOf, heldCellsOf, isHeldOpen, notWithin, rowsOf, type SelectorOptions } from './selectors';
 import { contract } from '../markup/contract';
-import { rule, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
+import { rule, tidied, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
 
 export interface ThemeCssOptions {
   /** The key that names the theme's class: `zp-` and the key. */
@@ -66,7 +66,7 @@ export function themeCss(
       .filter(({ part, condition }) => partOf(part).box !== 'lines' && (conditionOf(condition).tier === 'hand') === isHand)
       .flatMap((place) => placeRules(view, place, options, { around, felt, isOwn }));
   const { under, over } = exceptionRules(view, exceptions, options);
-  const nodes = [
+  const nodes = tidied([
     tableBox(view, options, clears),
     ...heightRule(view, options, exceptions),
     ...rulesOf(false),
@@ -83,7 +83,7 @@ export function themeCss(
     ...lineRules(view, options, clears),
     ...edgeRules(view, exceptions, options),
     ...cornerRules(view, options),
-  ].filter((node) => node.kind !== 'rule' || node.declarations.length > 0);
+  ]);
   return [...swatchRule(view, options, nodes, around), ...nodes];
 }
 
@@ -102,7 +102,7 @@ export function besideCss(view: ThemeView, key: string, beside: Beside): Stylesh
   const { under, over } = exceptionRules(view, exceptions, options);
   const hand = under.length === 0 ? [] : handRules(view, options, setsPicture(exceptions));
   const height = setsHeight(exceptions) ? [rule(everyCell(options), ['box-sizing', 'border-box'])] : [];
-  const nodes = [
+  const nodes = tidied([
     ...height,
     ...under,
     ...hand,
@@ -111,7 +111,7 @@ export function besideCss(view: ThemeView, key: string, beside: Beside): Stylesh
     ...textLookRules(view, texts, options.theme),
     ...ownIconRules(view, exceptions, options),
     ...edgeRules(view, exceptions, options),
-  ].filter((node) => node.kind !== 'rule' || node.declarations.length > 0);
+  ]);
   return [...swatchRule(view, options, nodes, false), ...nodes];
 }
 

@@ -6,7 +6,7 @@
 export type Box = 'table' | 'caption' | 'cells' | 'lines' | 'content' | 'around';
 
 /** Parts that can have the same conditions; `conditions.ts` says which. */
-export type Family = 'plain' | 'headers' | 'corner' | 'upper-headers' | 'rows' | 'footer' | 'numbers' | 'content' | 'pager-items';
+export type Family = 'plain' | 'headers' | 'corner' | 'upper-headers' | 'rows' | 'footer' | 'numbers' | 'content' | 'field' | 'pager-items';
 
 interface PartRow {
   readonly name: string;
@@ -92,7 +92,7 @@ export const anatomy = [
     hint: 'What words are searched in',
     within: 'search-bar',
     depth: 2,
-    family: 'content',
+    family: 'field',
   },
   { ...around, name: 'info-line', label: 'Info line', hint: 'How many rows are shown' },
   { ...around, name: 'empty-message', label: 'Empty message', hint: 'What is said when no row is left' },

@@ -10,6 +10,7 @@ interface Row {
   readonly of: readonly Family[] | 'all';
   readonly held?: true;
   readonly mark?: string;
+  readonly sets?: readonly string[];
   readonly when?: readonly [brought: string, band: 'odd' | 'even'];
 }
 
@@ -19,6 +20,7 @@ interface Row {
  * later tier is stronger than any earlier one; within a tier the later row of this list wins. `of` says which families
  * of parts can have it, and `held` that only a hand can bring it, so that a preview has to hold it open; every other
  * one is marked on the page itself. `when` says from which others a condition follows: what is brought, to the rows of one band. `mark` is the class of the cells whose value, or whose columns, bring it (`table/grid/value-conditions.ts`).
+ * `sets` names the properties that can be set under it, where it is for these alone.
  */
 const rows = [
   { name: 'rest', label: 'At rest', tier: 'place', of: 'all' },
@@ -26,8 +28,15 @@ const rows = [
   { name: 'even', label: 'Even', tier: 'place', of: ['rows'] },
   { name: 'odd-columns', label: 'Odd columns', tier: 'place', of: ['headers', 'upper-headers'] },
   { name: 'even-columns', label: 'Even columns', tier: 'place', of: ['headers', 'upper-headers'] },
-  { name: 'even-groups', label: 'Even groups', tier: 'place', of: ['headers', 'upper-headers'], mark: 'zp-even-group' },
-  { name: 'over-numbers', label: 'Over numbers', tier: 'place', of: ['headers', 'upper-headers'], mark: 'zp-over-numbers' },
+  { name: 'even-groups', label: 'Even groups', tier: 'place', of: ['headers', 'upper-headers'], mark: 'zp-even-group', sets: ['fill', 'ink'] },
+  {
+    name: 'over-numbers',
+    label: 'Over numbers',
+    tier: 'place',
+    of: ['headers', 'upper-headers'],
+    mark: 'zp-over-numbers',
+    sets: ['align'],
+  },
   { name: 'first', label: 'First', tier: 'place', of: ['headers', 'rows', 'footer'] },
   { name: 'last', label: 'Last', tier: 'place', of: ['headers', 'rows', 'footer'] },
   { name: 'negative', label: 'Negative', tier: 'place', of: ['numbers'], mark: 'zp-negative' },
@@ -36,12 +45,12 @@ const rows = [
   { name: 'sorted-even', label: 'Sorted, even', tier: 'column', of: ['rows'], when: ['sorted', 'even'] },
   { name: 'column-hovered', label: 'Column hovered', tier: 'hand', of: ['rows'] },
   { name: 'hovered', label: 'Hovered', tier: 'hand', of: ['headers', 'corner', 'rows', 'content', 'pager-items'], held: true },
-  { name: 'hovered-odd', label: 'Hovered, odd', tier: 'hand', of: ['rows'], held: true, when: ['hovered', 'odd'] },
-  { name: 'hovered-even', label: 'Hovered, even', tier: 'hand', of: ['rows'], held: true, when: ['hovered', 'even'] },
+  { name: 'hovered-odd', label: 'Hovered, odd', tier: 'hand', of: ['rows'], held: true, when: ['hovered', 'odd'], sets: ['fill', 'ink'] },
+  { name: 'hovered-even', label: 'Hovered, even', tier: 'hand', of: ['rows'], held: true, when: ['hovered', 'even'], sets: ['fill', 'ink'] },
   { name: 'pressed', label: 'Pressed', tier: 'hand', of: ['headers', 'corner'], held: true },
   { name: 'selected', label: 'Selected', tier: 'hand', of: ['rows'] },
   { name: 'current', label: 'Current', tier: 'hand', of: ['pager-items'] },
-  { name: 'focused', label: 'Focused', tier: 'hand', of: ['headers', 'corner', 'rows', 'content', 'pager-items'], held: true },
+  { name: 'focused', label: 'Focused', tier: 'hand', of: ['headers', 'corner', 'rows', 'content', 'field', 'pager-items'], held: true },
   { name: 'disabled', label: 'Disabled', tier: 'hand', of: ['rows', 'pager-items'] },
 ] as const satisfies readonly Row[];
 

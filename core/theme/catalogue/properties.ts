@@ -1,4 +1,4 @@
-import type { ConditionName } from './conditions';
+import { conditionOf, type ConditionName } from './conditions';
 import type { ValueKind } from '../values/kinds';
 import { outsideParts, parts, type PartName } from './parts';
 
@@ -210,7 +210,8 @@ const byPart = new Map<PartName, readonly Property[]>(
 );
 
 /** Whether a property can be set under a condition of a part that has both. */
-export const canBeSet = ({ conditions }: Property, condition: ConditionName): boolean => conditions === undefined || conditions.includes(condition);
+export const canBeSet = ({ name, conditions }: Property, condition: ConditionName): boolean =>
+  (conditions === undefined || conditions.includes(condition)) && conditionOf(condition).sets?.includes(name) !== false;
 
 /** Sides that are set together by one text (`7px 12px`), in the order in which CSS names them. */
 export const bundles = [

@@ -49,7 +49,7 @@ const bars = [
   ['pager', contract.pager],
 ] as const;
 const pagerStates = ['rest', 'hovered', 'current', 'focused', 'disabled'] as const;
-const fieldStates = ['rest', 'hovered', 'focused'] as const;
+const fieldStates = ['rest', 'focused'] as const;
 const barElements = (): Element[] =>
   bars.map(([, name]) =>
     element(

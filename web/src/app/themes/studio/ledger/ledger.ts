@@ -148,7 +148,7 @@ export class Ledger {
 
   protected describe(row: LedgerRow, { condition, cell }: ShownCell): string {
     const where = `${row.label}, ${this.label(condition)}`;
-    if (!cell) return `${where}: set at rest only`;
+    if (!cell) return `${where}: not set here`;
     const wrong = this.wrongAt(condition, row.name);
     if (wrong) return `${where}: ${wrong.typed}. ${wrong.say}`;
     return `${where}: ${cellInWords(cell, this.failsTogether({ condition, cell }))}`;
