@@ -81,7 +81,9 @@ describe('The structure of a table', () => {
     });
     expect(html).toContain('class="zp-harbour-dusk zp-caption-below zp-caption-end"');
     // Its theme stacks it where it is narrow, so that everything says what it is.
-    expect(html).toContain('<th role="columnheader" class="zp-group zp-beside zp-second zp-even zp-even-group" scope="colgroup" colspan="2">Leaves</th>');
+    expect(html).toContain(
+      '<th role="columnheader" class="zp-group zp-beside zp-second zp-even zp-even-group" scope="colgroup" colspan="2">Leaves</th>',
+    );
     expect(html).toContain('<th role="rowheader" scope="row">Moth</th>');
     expect(await axeFindings(driver, { stylesheets: false })).toEqual([]);
   }, 720_000);
