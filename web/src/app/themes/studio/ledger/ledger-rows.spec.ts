@@ -1,6 +1,6 @@
 import { starter, viewOf } from '../../../../../../core/tests/themes';
 import { themeWith } from '../../../../../../core/tests/themes';
-import { canBeSet, partNames, partOf, propertyOf } from '../../../../../../core/theme';
+import { canBeSet, partNames, partOf, propertyOf, type ConditionName } from '../../../../../../core/theme';
 import { ledgerCell, ledgerRows } from './ledger-rows';
 
 describe('The rows of the ledger', () => {
@@ -42,6 +42,13 @@ describe('A cell of the ledger', () => {
   it('shows sides as one text, its own when one of them is', () => {
     expect(ledgerCell(viewOf(theme), ['body-rows'], 'even', 'padding')).toEqual(jasmine.objectContaining({ text: '3px 14px 8px 14px', own: true }));
     expect(ledgerCell(viewOf(theme), ['body-rows'], 'odd', 'padding')).toEqual(jasmine.objectContaining({ text: '8px 14px', own: false }));
+  });
+  it('has what holds under conditions from which its own follows', () => {
+    const rows = { even: { fill: 'mist' }, hovered: { fill: 'lamp' }, sorted: { weight: '700' } } as const;
+    const fill = (condition: ConditionName): string | undefined =>
+      ledgerCell(viewOf(themeWith({ 'body-rows': rows })), ['body-rows'], condition, 'fill')?.text;
+    expect([fill('even'), fill('sorted-even'), fill('hovered-even'), fill('hovered-odd')]).toEqual(['mist', 'mist', 'lamp', 'lamp']);
+    expect(ledgerCell(viewOf(themeWith({ 'body-rows': rows })), ['body-rows'], 'sorted-odd', 'weight')?.text).toBe('700');
   });
   it('has the contrast beside every ink', () => {
     for (const part of partNames.filter((name) => name !== 'lines')) {

@@ -70,7 +70,11 @@ function rowsOf(property: Property, opened: ReadonlySet<string>): LedgerRow[] {
   return opened.has(bundle.name) ? [...head, own] : head;
 }
 
-export const slotFor = (part: PartName, condition: ConditionName): Slot => ({ part, conditions: condition === 'rest' ? [] : [condition] });
+/** A part under a condition and, where that follows from others, under those too: a hovered even row is hovered, and even. */
+export const slotFor = (part: PartName, condition: ConditionName): Slot => ({
+  part,
+  conditions: condition === 'rest' ? [] : [...(conditionOf(condition).when ?? []), condition],
+});
 
 export const resolvedAt = (view: ThemeView, part: PartName, condition: ConditionName, property: PropertyName): Resolved =>
   resolve(view, slotFor(part, condition), property);
