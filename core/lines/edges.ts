@@ -1,4 +1,5 @@
 import { resolveAt } from '../resolve';
+import { ORDINARY_BAND, type Band } from '../table';
 import { propertyOf, type ThemeView } from '../theme';
 import { lineAt, stronger, type Contender, type Line, type LineName } from './lines';
 
@@ -28,13 +29,13 @@ export interface Drawn {
 }
 
 /** Every how manieth row is even, and the first that is, as a theme counts them from 1. */
-export function bandOf(view: ThemeView): { readonly every: number; readonly from: number } {
+export function bandOf(view: ThemeView): Band {
   const value = resolveAt(view, { part: 'body-rows', condition: 'rest' }, 'band');
-  return value.kind === 'band' ? value : { every: 2, from: 2 };
+  return value.kind === 'band' ? value : ORDINARY_BAND;
 }
 
 /** The trait that the edge above a row has by its band, if any; rows are counted from 1 in their group. The first has no row above it. */
-export function bandTrait({ every, from }: { readonly every: number; readonly from: number }, row: number): RowTrait | undefined {
+export function bandTrait({ every, from }: Band, row: number): RowTrait | undefined {
   if (row < 2) return undefined;
   if (row % every === from % every) return 'above-even-rows';
   return (row - 1) % every === from % every ? 'below-even-rows' : undefined;

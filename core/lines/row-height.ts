@@ -1,6 +1,7 @@
 import { fontSize, resolve, toPx } from '../resolve';
 import type { Slot, ThemeView } from '../theme';
 import { rowLine } from './edges';
+import { isDrawn } from './lines';
 
 /**
  * How high one line of text makes a row, in px: its leading, the padding above and below, and the line between rows above a body row.
@@ -13,7 +14,7 @@ export function lineOfText(view: ThemeView, slot: Slot): number | undefined {
   if (leading.kind !== 'number' && leading.kind !== 'length') return undefined;
   const px = (name: 'padding-top' | 'padding-bottom'): number => toPx(resolve(view, slot, name).value, size);
   const line = slot.part === 'body-rows' || slot.part === 'row-headers' ? rowLine(view, 'rows') : undefined;
-  const drawn = line === undefined || line.style === 'none' || line.style === 'hidden' ? 0 : line.width;
+  const drawn = line && isDrawn(line) ? line.width : 0;
   return (leading.kind === 'number' ? leading.amount * size : toPx(leading, size)) + px('padding-top') + px('padding-bottom') + drawn;
 }
 

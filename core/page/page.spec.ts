@@ -94,7 +94,10 @@ describe('A placement', () => {
       { upTo: 720, room: '8px 5%' },
       { upTo: 600, room: 'wide' },
     ];
-    expect(roomsOf({ roomAt }).map(({ upTo, css }) => `${upTo} ${css}`)).toEqual(['720 8px 5% 8px 5%', '480 0 0 0 0']);
+    const rooms = (width: string): readonly string[] => roomsOf({ width, roomAt }).map(({ upTo, margin }) => `${upTo} ${margin.join(': ')}`);
+    expect(rooms('fill')).toEqual(['720 margin: 8px 5% 8px 5%', '480 margin: 0 0 0 0']);
+    // What goes from edge to edge stays there.
+    expect(rooms('bleed')).toEqual(['720 margin-block: 8px 8px', '480 margin-block: 0 0']);
   });
 });
 

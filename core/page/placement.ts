@@ -61,12 +61,21 @@ export function readSpace(text: string): Outcome<string> {
 /** Whether a placement goes from edge to edge of the page. */
 export const isBleed = ({ width }: Pick<Placing, 'width'>): boolean => width.trim().toLowerCase() === 'bleed';
 
-/** Rooms in narrower windows, the widest first, so that a narrower one is stronger. */
-export const roomsOf = ({ roomAt = [] }: Pick<Placing, 'roomAt'>): readonly (RoomAt & { readonly css: string })[] =>
+/**
+ * Rooms in narrower windows, the widest first, so that a narrower one is stronger. From edge to edge of the page there is none
+ * beside a table, at any width.
+ */
+export const roomsOf = ({
+  width,
+  roomAt = [],
+}: Pick<Placing, 'width' | 'roomAt'>): readonly { readonly upTo: number; readonly margin: readonly [string, string] }[] =>
   roomAt
-    .flatMap((each) => {
-      const sides = readRoom(each.room);
-      return sides.ok ? [{ ...each, css: sides.value.join(' ') }] : [];
+    .flatMap(({ upTo, room }) => {
+      const sides = readRoom(room);
+      if (!sides.ok) return [];
+      const [top = '0', , bottom = '0'] = sides.value;
+      const margin = isBleed({ width }) ? (['margin-block', `${top} ${bottom}`] as const) : (['margin', sides.value.join(' ')] as const);
+      return [{ upTo, margin }];
     })
     .sort((a, b) => b.upTo - a.upTo);
 

@@ -23,10 +23,10 @@ export function placementRules(at: string, block: TableBlock, placed: Table | un
   const within = block.visitor === null ? selector : `${selector}>.${contract.frame}`;
   return [
     rule(`#${boxId(at)}`, ...box),
-    ...roomsOf(block).map(({ upTo, css }): CssNode => ({
+    ...roomsOf(block).map(({ upTo, margin }): CssNode => ({
       kind: 'media',
       query: `(width<=${upTo}px)`,
-      rules: [rule(`#${boxId(at)}`, ['margin', css])],
+      rules: [rule(`#${boxId(at)}`, margin)],
     })),
     ...(block.visitor?.header === true ? headerFrameRules(within, block.visitor.headerHeight) : []),
     ...(placed && view ? wholeFrameRules(within, block, placed, view) : []),

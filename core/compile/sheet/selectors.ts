@@ -78,12 +78,12 @@ const tests: { readonly [condition in Exclude<ConditionName, MarkedCondition>]: 
 };
 
 /** Where there is one tier of headers, each column is a group of its own. */
-const markedTests: { readonly [condition in MarkedCondition]?: Test } = {
-  'even-groups': ofCell(`:is(:only-child>${EVEN},.zp-even-group)`),
+const markedTests: { readonly [condition in MarkedCondition]?: (mark: string) => Test } = {
+  'even-groups': (mark) => ofCell(`:is(:only-child>${EVEN},.${mark})`),
 };
 const allTests = new Map<string, Test | ((asked: Asked) => Test)>([
   ...Object.entries(tests),
-  ...markedConditions.map(({ name, mark }) => [name, markedTests[name] ?? ofCell(`.${mark}`)] as const),
+  ...markedConditions.map(({ name, mark }) => [name, markedTests[name]?.(mark) ?? ofCell(`.${mark}`)] as const),
 ]);
 
 function testOf(condition: ConditionName, isHeader: boolean, band: string): Test {
