@@ -152,6 +152,6 @@ export interface ShownRow extends LedgerRow {
 export function cellInWords({ text, contrast, comesTo, own, from }: LedgerCell, together: Pick<Readability, 'ratio'> | undefined): string {
   const reads = contrast ? ` ${contrast.ratio.toFixed(1)} ${contrast.picture ? 'on a picture' : contrast.passes ? 'passes' : 'fails'}` : '';
   const worst = together ? ` but ${together.ratio.toFixed(1)} together with other conditions fails` : '';
-  const high = comesTo === undefined ? '' : ` but is ${comesTo}px by its text, padding and lines`;
+  const high = comesTo === undefined ? '' : ` but comes to ${comesTo}px by its text, padding and lines`;
   return `${text}${reads}${worst}${high}, ${own ? 'set here' : `from ${from}`}`;
 }
