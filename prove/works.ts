@@ -26,7 +26,7 @@ import { readability, slotsOf } from '../core/paint';
 import { PLAIN_VISITOR, tableRef, tablesOn, themeRef, type Page } from '../core/page';
 import { resolve } from '../core/resolve';
 import { valueMarkKinds, gridOf, previewOf, slotOf, type ValueMark, type Table } from '../core/table';
-import { parts, propertiesOf, shippedStarters, widthsOf, type ThemeView } from '../core/theme';
+import { parts, propertiesOf, shippedStarters, type ThemeView } from '../core/theme';
 import { viewOf } from '../core/tests/themes';
 import { dice, randomHeld, randomTable, randomTheme, withExceptions, withSteps, type Dice } from '../core/tests/random';
 import { read } from '../server/demo';
@@ -54,7 +54,7 @@ function themeTexts(view: ThemeView, table: Table): string {
 
 function resolvedText(view: ThemeView, table: Table): string {
   const out: unknown[] = [];
-  for (const step of ['', ...widthsOf(view.theme).map(({ name }) => name)]) {
+  for (const step of ['', ...view.steps.map(({ name }) => name)]) {
     const at = view.at(step);
     for (const { name } of parts)
       for (const slot of slotsOf(at, name).slice(0, 6)) {

@@ -1,6 +1,6 @@
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
-import { Views, starterBases } from '../core/theme';
+import { starterBases } from '../core/theme';
 import { BODY_MOST, jsonBodies, soundAddress } from './asked';
 import type { BackupKeeping } from './backup/keeping';
 import { backupRoutes } from './backup/routes';
@@ -61,7 +61,6 @@ const SITE_NAME = 'The practice site';
 /** The whole server as a value: nothing listens and nothing is read until it is asked. */
 export function createApp({ database, web, neighbour, room, backups, log }: AppDependencies): Express {
   const { themes, tables, pages, media, house } = createStores(database);
-  const views = new Views(starterBases);
   const app = express();
   app.disable('x-powered-by');
   app.use(checkHost, checkOrigin, secureHeaders, compression(), soundAddress);
@@ -76,9 +75,9 @@ export function createApp({ database, web, neighbour, room, backups, log }: AppD
     next();
   });
   app.use('/api', ...jsonBodies);
-  app.use('/api/themes', themeRoutes(themes, media, pages, views));
-  app.use('/api/tables', tableRoutes(tables, themes, pages, views));
-  app.use('/api/pages', pageRoutes(pages, views.bases));
+  app.use('/api/themes', themeRoutes(themes, media, pages, starterBases));
+  app.use('/api/tables', tableRoutes(tables, themes, pages, starterBases));
+  app.use('/api/pages', pageRoutes(pages, starterBases));
   app.use('/api/house', houseRoutes(house));
   app.use('/api/deleted', deletedRoutes(database));
   app.use('/api/changes', changeRoutes(changesOf(database)));
@@ -87,7 +86,7 @@ export function createApp({ database, web, neighbour, room, backups, log }: AppD
     await database.query('select 1');
     response.json({ ok: true });
   });
-  const options = { database, pages, themes, house, views, siteName: SITE_NAME, compiling: new CompilePool(), log };
+  const options = { database, pages, themes, house, siteName: SITE_NAME, compiling: new CompilePool(), log };
   const site = new Site(options);
   app.use('/site', siteRoutes(site, options));
   app.use('/elsewhere', elsewhereRoutes(new LivePlacements(site, options), media));

@@ -43,6 +43,13 @@ export interface Edition {
   readonly number: number;
   readonly publishedAt: string;
 }
+/** An edition of a theme, by the theme's id. */
+export interface EditionRef {
+  readonly id: string;
+  readonly number: number;
+}
+/** An edition of a theme with the editions that it stands on, the nearest first, by their names. */
+export type ThemeEdition = Edition & { readonly standsOn: readonly (EditionRef & { readonly name: string })[] };
 /** A live page of which some placements follow a theme or a table. */
 export interface Follower {
   readonly id: string;
@@ -110,9 +117,20 @@ export const answers = {
   edition: answer<Edition>(object(edition)),
   pageEdition: answer<Edition & { readonly slug: string }>(object({ ...edition, slug: text })),
   editions: answer<readonly Edition[]>(list(object(edition))),
+  themeEditions: answer<readonly ThemeEdition[]>(
+    list(object({ ...edition, standsOn: list(object({ id: text, name: string().defined(), number: whole })) })),
+  ),
+  /** A theme, then the themes that it stands on, the nearest first; what ships is not among them. */
+  chain: answer<readonly [Theme, ...Theme[]]>(
+    array()
+      .required()
+      .of(document(formatOf('themes')))
+      .min(1),
+  ),
   followers: answer<readonly Follower[]>(
     list(object({ id: text, name: text, slug: text, blocks: list(object({ id: text, shows: object().required() })) })),
   ),
+  changed: answer<readonly Changed[]>(list(object({ id: text, name: text, edition: whole, revision: whole }))),
   pending: answer<readonly Pending[]>(
     list(object({ kind: text.oneOf(['theme', 'table']), id: text, name: text, edition: whole, revision: whole, others: list(string().defined()) })),
   ),

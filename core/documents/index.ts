@@ -17,6 +17,7 @@ export {
   type Changed,
   type Done,
   type Edition,
+  type EditionRef,
   type Follower,
   type Kept,
   type KeptHead,
@@ -26,4 +27,5 @@ export {
   type KeptTheme,
   type Pending,
   type RowsPiece,
+  type ThemeEdition,
 } from './answers';

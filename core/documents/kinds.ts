@@ -3,7 +3,17 @@ import type { Outcome } from '../outcome';
 import { PAGE_FORMAT, blockInWords, everyBlock, mergePages, readPage, tablesOn, takeTheirPage, upgradePage, type Page, type Ref } from '../page';
 import { TABLE_FORMAT, columnNames, mergeTables, readTable, textOf, upgradeTable, type Table } from '../table';
 import { fieldName } from './value-words';
-import { THEME_FORMAT, readTheme, upgradeTheme, type Bases, type ConditionName, type PartName, type PropertyName, type Theme } from '../theme';
+import {
+  THEME_FORMAT,
+  isThemeBase,
+  readTheme,
+  upgradeTheme,
+  type Bases,
+  type ConditionName,
+  type PartName,
+  type PropertyName,
+  type Theme,
+} from '../theme';
 
 /** The documents that a person makes, by the name under which a kind of them is kept and served. */
 export interface Documents {
@@ -76,7 +86,7 @@ export const documentKinds: { readonly [kind in KindName]: DocumentKind<Document
     format: THEME_FORMAT,
     read: readTheme,
     upgrade: upgradeTheme,
-    follows: () => [],
+    follows: ({ base }) => (isThemeBase(base) ? [{ kind: 'themes', id: base.theme }] : []),
     merge: mergeThemes,
     take: takeTheirTheme,
     where: whereInTheme,

@@ -3,8 +3,8 @@ import {
   partNames,
   placeAt,
   propertiesOf,
+  isThemeBase,
   propertyOf,
-  widthsOf,
   type Place,
   type PropertyName,
   type Theme,
@@ -33,16 +33,23 @@ export function changesBetween({ theme: before, ...was }: ThemeView, { theme: af
     ...told('Grows from', baseInWords(was), baseInWords(is)),
     ...told('Type scale', scaleInWords(before.scale), scaleInWords(after.scale)),
     ...listChanges('Swatch', before.swatches, after.swatches, ({ colour }) => colour),
-    ...listChanges('Width step', widthsOf(before), widthsOf(after), ({ width }) => `${width}px and narrower`),
+    ...stepChanges(was.steps, is.steps),
     ...listChanges('Picture', before.pictures ?? [], after.pictures ?? [], ({ media }) => media),
     ...valueChanges(before, after),
     ...widthChanges(before, after),
   ];
 }
 
-/** What a theme grows from, by name and version. */
-const baseInWords = ({ chain: [theme, base] }: Pick<ThemeView, 'chain'>): string =>
-  base ? `${base.name}, version ${theme.base?.version ?? 1}` : 'nothing';
+/** What a theme grows from: a starter by name and version, another theme by name. */
+export function baseInWords({ chain: [{ base }, below] }: Pick<ThemeView, 'chain'>): string {
+  if (!base || !below) return 'nothing';
+  if (isThemeBase(base)) return below.base === null ? 'a theme that is gone' : below.name;
+  return `${below.name}, version ${base.version}`;
+}
+
+/** Width steps that came, went or begin elsewhere. */
+export const stepChanges = (before: ThemeView['steps'], after: ThemeView['steps']): readonly ThemeChange[] =>
+  listChanges('Width step', before, after, ({ width }) => `${width}px and narrower`);
 
 export const told = (what: string, before: string | undefined, after: string | undefined): readonly ThemeChange[] =>
   before === after ? [] : [{ what, before, after }];
@@ -64,9 +71,9 @@ export function listChanges<T extends { readonly name: string }>(
   return names.flatMap((name) => told(`${what} ${name}`, find(before, name), find(after, name)));
 }
 
-/** Steps that came, went or begin elsewhere, and what changed at each. */
+/** What changed at each width step. */
 function widthChanges(before: Theme, after: Theme): readonly ThemeChange[] {
-  const [was, is] = [widthsOf(before), widthsOf(after)];
+  const [was, is] = [before.widths ?? [], after.widths ?? []];
   const names = [...new Set([...was, ...is].map(({ name }) => name))];
   return names.flatMap((name) => {
     const valuesIn = (steps: readonly WidthStep[]): Theme['values'] => steps.find((step) => step.name === name)?.values ?? {};

@@ -2,7 +2,6 @@ import {
   conditionOf,
   partOf,
   propertyOf,
-  widthsOf,
   type ConditionName,
   type PartName,
   type PartValues,
@@ -21,14 +20,19 @@ export function setValue(theme: Theme, { part, condition, step }: Place, propert
   return { ...theme, values: prune({ ...theme.values, [part]: prune({ ...conditions, [condition]: prune({ ...own, [property]: text }) }) }) };
 }
 
-/** The theme with the values of one of its steps changed; the usual steps become its own with that. */
+/**
+ * The theme with the values of one of its steps changed. A step that is not its own (the usual ones, one of what it grows from) gets
+ * values and no width, so that it is where it was; without values nothing is left of it.
+ */
 function atOneStep(theme: Theme, step: string, change: (values: Theme['values']) => Theme['values']): Theme {
-  const before = widthsOf(theme);
-  const widths = before.map((each) => {
-    const values = each.name === step ? change(each.values) : each.values;
-    return values === each.values ? each : { ...each, values };
-  });
-  return widths.every((each, i) => each === before[i]) ? theme : { ...theme, widths };
+  const { widths: before = [], ...rest } = theme;
+  const own = before.find(({ name }) => name === step) ?? { name: step, values: {} };
+  const values = change(own.values);
+  if (values === own.values) return theme;
+  const changed = { ...own, values };
+  const list = before.includes(own) ? before.map((each) => (each === own ? changed : each)) : [...before, changed];
+  const widths = list.filter((each) => each.width !== undefined || Object.keys(each.values).length > 0);
+  return widths.length === 0 ? rest : { ...rest, widths };
 }
 
 /** Without fields that are undefined or hold nothing. */

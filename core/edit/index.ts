@@ -33,7 +33,7 @@ export {
 } from './swatches';
 export { applyBrand } from './brand';
 export { staysBehind, takenAlong, type Behind } from './behind';
-export { changesBetween, type ThemeChange } from './changes';
-export { atVersion, laterVersion, lookChanges } from './base-version';
-export { addWidthStep, changeWidthStep, deleteWidthStep } from './width-steps';
+export { baseInWords, changesBetween, type ThemeChange } from './changes';
+export { detached, grownFrom, laterVersion, lookChanges, sprout, type Detached } from './bases';
+export { addWidthStep, changeWidthStep, deleteWidthStep, stepBelow } from './width-steps';
 export { removeStep, renameStep, setScale, setStep } from './type-scale';

@@ -1,6 +1,6 @@
 import { ORDINARY_PAGE, resolveAt, toPx } from '../resolve';
 import { sectionRows, textOf, type Row, type Table } from '../table';
-import { widthsOf, type ThemeView } from '../theme';
+import { type ThemeView } from '../theme';
 import type { Measure, TypeSetting } from './measure';
 import { piecesOf } from './pieces';
 import { stretchesOfWidth } from './widths';
@@ -85,7 +85,7 @@ function stepsOf(view: ThemeView, table: Table): readonly WidthRange[] {
   const few = withFewRows(table);
   if (!few) return [];
   const stretches = stretchesOfWidth(view, few, widestMeasure, MOST);
-  return ['', ...widthsOf(view.theme).map(({ name }) => name)]
+  return ['', ...view.steps.map(({ name }) => name)]
     .flatMap((step): readonly WidthRange[] => {
       const own = stretches.filter((each) => each.step === step);
       const [first, last] = [own[0], own.at(-1)];

@@ -1,5 +1,5 @@
 import { changesBetween, setValue } from '../edit';
-import { WIDTHS_MOST, hasSteps, partOf, parts, propertyOf, viewOfChain, widthsOf, type Theme, type ThemeView, type WidthStep } from '../theme';
+import { WIDTHS_MOST, hasSteps, partOf, parts, propertyOf, viewOfChain, type Step, type Theme, type ThemeView } from '../theme';
 import { widthOf, type Table } from '../table';
 import type { PageType } from '../resolve';
 import { arrangementOf } from './arrangement';
@@ -28,11 +28,16 @@ export interface Proposal {
 export function proposeSteps(view: ThemeView, table: Table, measure: Measure, page?: PageType): Proposal {
   const before = view.theme;
   // The usual two, at which nothing is said, are only a proposal of ours.
-  const own = widthsOf(before).filter(({ name }) => hasSteps(before) || (name !== 'medium' && name !== 'narrow'));
-  const proposing = new Proposing(view, { ...before, widths: own }, table, measure, page);
+  const isOurs = ({ name, of }: Step): boolean => !hasSteps(view) && (name === 'medium' || name === 'narrow') && (of ?? before) === before;
+  const steps = view.steps.filter((step) => !isOurs(step));
+  const areUsual = view.steps.some(({ of }) => of === undefined);
+  const own = areUsual
+    ? steps.map((step) => ownStep(before, step))
+    : before.widths?.filter(({ name }) => !view.steps.some((step) => step.name === name && isOurs(step)));
+  const proposing = new Proposing(view, own ? { ...before, widths: own } : before, table, measure, page);
   let [step, top] = ['', Infinity];
   for (;;) {
-    const next = own.find(({ width }) => width < top);
+    const next = steps.find(({ width }) => width < top);
     proposing.mend(step, top, Math.max(NARROWEST, (next?.width ?? 0) + 1), next);
     if (!next || next.width <= NARROWEST) break;
     [step, top] = [next.name, next.width];
@@ -40,6 +45,13 @@ export function proposeSteps(view: ThemeView, table: Table, measure: Measure, pa
   const { theme, why } = proposing;
   return why.length === 0 ? { theme: before, why } : { theme, why };
 }
+
+/** One of the usual steps as a theme's own. */
+const ownStep = ({ widths = [] }: Theme, { name, width }: Step): NonNullable<Theme['widths']>[number] => ({
+  name,
+  width,
+  values: widths.find((each) => each.name === name)?.values ?? {},
+});
 
 /** A theme on its way to fitting, from its widest step to its narrowest. */
 class Proposing {
@@ -62,7 +74,7 @@ class Proposing {
   }
 
   /** Makes it fit in containers from `top` down to `low` px, where `step` holds; below them `next` does. */
-  mend(step: string, top: number, low: number, next: WidthStep | undefined): void {
+  mend(step: string, top: number, low: number, next: Step | undefined): void {
     const needs = this.least(step);
     if (needs <= low || top < low || arrangementOf(this.at(step)) !== 'as-is') return;
     const first = Math.min(needs - 1, top);
@@ -79,15 +91,15 @@ class Proposing {
 
   /** The step that begins at a width: one that is there, or another one. */
   private stepAt(width: number, called: string): readonly [Theme, string] {
-    const steps = this.theme.widths ?? [];
+    const { steps } = this.at('');
     const there = steps.find((each) => each.width === width);
     if (there) return [this.theme, there.name];
     let name = called;
     for (let n = 2; steps.some((each) => each.name === name); n++) name = `${called}-${n}`;
-    return [{ ...this.theme, widths: [...steps, { name, width, values: {} }] }, name];
+    return [{ ...this.theme, widths: [...(this.theme.widths ?? []), { name, width, values: {} }] }, name];
   }
   private get hasRoom(): boolean {
-    return (this.theme.widths ?? []).length < WIDTHS_MOST;
+    return this.at('').steps.length < WIDTHS_MOST;
   }
 
   /** Closer padding from `width` down, if that gains something. How wide the table is then at least. */
@@ -126,7 +138,7 @@ class Proposing {
 
   /** Takes the theme as it becomes, and says what a step that was there says otherwise. */
   private say(why: string, name: string, width: number, made: Theme): void {
-    const there = this.theme.widths?.some((each) => each.name === name) === true;
+    const there = this.at('').steps.some((each) => each.name === name);
     const changed = there ? changesBetween(this.at('', this.theme), this.at('', made)).filter(({ before }) => before !== undefined) : [];
     const values = changed.map(({ what, before, after }) => `${what}: ${before} becomes ${after ?? 'what it grows from'}`);
     this.why.push(`${why} (${name}, ${width} px${there ? ', which is there already' : ''}).${values.length > 0 ? ` ${values.join('; ')}.` : ''}`);

@@ -1,5 +1,5 @@
 import { arrangementOf } from './arrangement';
-import { widthsOf, type ThemeView } from '../theme';
+import { type ThemeView } from '../theme';
 import { turnedTable, type Table } from '../table';
 import type { PageType } from '../resolve';
 import { fitOf } from './fit';
@@ -21,7 +21,7 @@ export interface Stretch {
 
 /** How a table does in a theme at every container width up to `most` px, each step with what it sets; from the narrowest on. */
 export function stretchesOfWidth(view: ThemeView, table: Table, measure: Measure, most: number, page?: PageType): readonly Stretch[] {
-  const steps = widthsOf(view.theme);
+  const steps = view.steps;
   return ['', ...steps.map(({ name }) => name)]
     .flatMap((step, i): readonly Stretch[] => {
       const [from, to] = [(steps[i]?.width ?? 0) + 1, i === 0 ? most : (steps[i - 1]?.width ?? most)];

@@ -1,13 +1,17 @@
 import {
+  Views,
+  basesOver,
   canBeSet,
   conditionNames,
   exceptionProperties,
+  isThemeBase,
   parts,
   propertiesOf,
   propertyOf,
   starterBases,
   type ConditionName,
   type Theme,
+  type ThemeView,
   type ValueKind,
   newestOf,
 } from '../theme';
@@ -157,11 +161,28 @@ export function randomTheme(d: Dice, names: readonly string[] = starterNames): T
   return { format: 'zest-theme/2', name: 'Random', base, swatches: swatchNames.map((name) => ({ name, colour: hex(d) })), values };
 }
 
+/**
+ * The view of a random theme that grows from others, `deep` of them one below the other, and the lowest from a starter: each with some
+ * swatches of its own, and with steps of its own or of those below.
+ */
+export function randomGrown(d: Dice, names: readonly string[], deep: number): ThemeView {
+  const themes = Array.from({ length: deep + 1 }, (_, i): Theme => {
+    const whole = randomTheme(d, names);
+    const some = d.chance(0.5) ? whole : withSteps(d, whole);
+    const widths = some.widths?.map(({ width = 0, ...step }) => (i < deep && d.chance(0.5) ? step : { ...step, width: width + i }));
+    const swatches = whole.swatches.filter(() => i === deep || d.chance(0.3));
+    return { ...some, name: `Random ${i}`, swatches, base: i < deep ? { theme: `${i + 1}` } : whole.base, ...(widths ? { widths } : {}) };
+  });
+  const [theme] = themes;
+  if (!theme) throw new TypeError('A family has a theme');
+  return new Views(basesOver(starterBases, (id) => themes[Number(id)])).of(theme);
+}
+
 /** The theme with up to three width steps, at which some values or many are others. */
 export function withSteps(d: Dice, theme: Theme): Theme {
   const all = [880, 640, 400].filter(() => d.chance(0.75));
   const widths = (all.length > 0 ? all : [640]).map((width, i) => {
-    const { values } = randomTheme(d, [theme.base?.starter ?? 'ground']);
+    const { values } = randomTheme(d, [isThemeBase(theme.base) ? 'ground' : (theme.base?.starter ?? 'ground')]);
     const some = Object.fromEntries(Object.entries(values).filter(() => d.chance(0.4)));
     return { name: `step-${i}`, width, values: some };
   });

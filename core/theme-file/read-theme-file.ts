@@ -1,12 +1,14 @@
 import { strFromU8, unzipSync } from 'fflate';
 import { entryNames, isZip, plainPackage } from '../intake';
 import { bad, good, type Outcome, type Problem } from '../outcome';
-import { THEME_FORMAT, readTheme, type Bases, type Theme } from '../theme';
+import { THEME_FORMAT, isThemeBase, loopThrough, readTheme, type Bases, type Theme } from '../theme';
+import { withBases, type FiledTheme } from './filed';
 import { THEMES_MOST, THEME_FILE_MOST, THEME_FILE_UNPACKED_MOST, THEME_MOST } from './limits';
 
 /** What a file of themes holds. What is wrong with one of them stays out, and the rest can be kept. */
 export interface ThemesRead {
-  readonly themes: readonly Theme[];
+  /** Each after what it grows from. */
+  readonly themes: readonly FiledTheme[];
   /** Pictures that came along, by their ids. */
   readonly pictures: ReadonlyMap<string, Uint8Array>;
   /** What cannot be kept or is not there, each with the file in the package and the place in it. */
@@ -25,7 +27,9 @@ export function readThemeFile(name: string, bytes: Uint8Array, bases: Bases): Ou
     return refuse(`“${name}” weighs ${inMB(bytes.length)}.`, `A file of themes weighs at most ${inMB(THEME_FILE_MOST)}: bring them in in parts.`);
   if (!isZip(bytes)) {
     const read = readOne(name, bytes, bases);
-    return read.ok ? good({ themes: [read.value], pictures: new Map(), problems: lacking([read.value], new Map()) }) : read;
+    if (!read.ok) return read;
+    const { themes, problems } = standing([{ id: nameIn(name), theme: read.value }], () => name);
+    return themes.length === 0 ? bad(...problems) : good({ themes, pictures: new Map(), problems: lacking(themes, new Map()) });
   }
   const names = entryNames(bytes) ?? [];
   const found = names.filter((each) => THEME_ENTRY.test(each));
@@ -43,10 +47,42 @@ export function readThemeFile(name: string, bytes: Uint8Array, bases: Bases): Ou
     );
   const entries = new Map(Object.entries(unzipSync(plain)));
   const pictures = new Map([...entries].flatMap(([at, content]) => (PICTURE_ENTRY.exec(at)?.[1] ? [[at.slice('pictures/'.length), content]] : [])));
-  const reads = found.map((each) => readOne(each, entries.get(each) ?? new Uint8Array(), bases));
-  const themes = reads.flatMap((read) => (read.ok ? [read.value] : []));
-  const problems = reads.flatMap((read) => (read.ok ? [] : read.problems));
+  const reads = found.map((at) => ({ id: nameIn(at), read: readOne(at, entries.get(at) ?? new Uint8Array(), bases) }));
+  const { themes, problems: loose } = standing(
+    reads.flatMap(({ id, read }) => (read.ok ? [{ id, theme: read.value }] : [])),
+    (id) => found.find((at) => nameIn(at) === id) ?? id,
+  );
+  const problems = [...reads.flatMap(({ read }) => (read.ok ? [] : read.problems)), ...loose];
   return themes.length === 0 ? bad(...problems) : good({ themes, pictures, problems: [...problems, ...lacking(themes, pictures)] });
+}
+
+/** What others in a file call a theme: its JSON's name. */
+const nameIn = (path: string): string => path.replace(/^.*\//s, '').replace(/\.json$/, '');
+
+/** Those that stand on what the file has, each after that; and what is wrong with the others. `at` gives the file of one. */
+function standing(themes: readonly FiledTheme[], at: (id: string) => string): Pick<ThemesRead, 'themes' | 'problems'> {
+  const problems: Problem[] = [];
+  let left = themes;
+  for (;;) {
+    const byId = new Map(left.map(({ id, theme }) => [id, theme]));
+    const wrong = left.filter(({ id, theme: { name, base } }) => {
+      if (!isThemeBase(base)) return false;
+      const loop = loopThrough(id, base, (each) => byId.get(each));
+      if (!loop && byId.has(base.theme)) return false;
+      const names = loop?.map((each) => `“${byId.get(each)?.name ?? each}”`).join(', from ');
+      problems.push({
+        code: 'theme-base',
+        say: names
+          ? `A theme cannot grow from itself: ${names}.`
+          : `“${name}” grows from “${base.theme}”, which is not in the file, or cannot be read.`,
+        remedy: names ? 'Let one of them grow from another.' : 'Save it anew with what it grows from, or let it grow from a starter.',
+        at: `${at(id)}: base`,
+      });
+      return true;
+    });
+    if (wrong.length === 0) return { themes: withBases(left, []), problems };
+    left = left.filter((each) => !wrong.includes(each));
+  }
 }
 
 const inMB = (bytes: number): string => `${(bytes / 1_000_000).toFixed(1).replace(/\.0$/, '')} MB`;
@@ -80,8 +116,8 @@ function newerFormat(json: unknown): string | undefined {
 }
 
 /** Pictures that themes name and the file does not have: they have to be here already. */
-const lacking = (themes: readonly Theme[], pictures: ReadonlyMap<string, Uint8Array>): readonly Problem[] =>
-  themes.flatMap(({ name, pictures: own = [] }) =>
+const lacking = (themes: readonly FiledTheme[], pictures: ReadonlyMap<string, Uint8Array>): readonly Problem[] =>
+  themes.flatMap(({ theme: { name, pictures: own = [] } }) =>
     own
       .filter(({ media }) => !pictures.has(media))
       .map((picture) => ({

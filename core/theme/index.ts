@@ -30,18 +30,21 @@ export { edgeProperties, exceptionProperties, isExceptionProperty, type Excepted
 export {
   THEME_FORMAT,
   countValues,
+  isThemeBase,
   ownText,
   type PartValues,
   type Base,
   type Picture,
   type Place,
+  type StarterBase,
   type Swatch,
   type Theme,
+  type ThemeBase,
   type Values,
   type WidthStep,
 } from './theme';
 export { plainestOf } from './plainest';
-export { STEP_LEAST, STEP_MOST, WIDTHS_MOST, hasSteps, placeAt, stepFor, widthsOf } from './widths';
+export { STEP_LEAST, STEP_MOST, WIDTHS_MOST, hasSteps, placeAt, stepFor, type Step } from './widths';
 export { PICTURES_MOST, SWATCH_NAME, nameSchema, readTheme, upgradeTheme } from './read-theme';
 export { ground, newestOf, shippedStarters, starterBases, starters, type Starter } from './starters';
 export { keyFrom } from './key';
@@ -58,5 +61,5 @@ export { lineStyles, swatchVariable, tidy, type LineStyle, type Unit, type Value
 export { canFollow, isOfColumn, nothingToFollow } from './following';
 export { Views, viewOfChain, viewOfChanged, type Saying, type Source, type ThemeView } from './view';
 export { mediaAddress } from './words';
-export { chainOf, type Bases } from './chain';
+export { CHAIN_MOST, basesOver, chainOf, idIn, loopThrough, standingOn, standsOn, type Bases, type ThemesById } from './chain';
 export { bundleText, readBundle } from './catalogue/bundles';

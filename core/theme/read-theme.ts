@@ -1,4 +1,4 @@
-import { array, mixed, number, object, string, type ObjectSchema, type TestContext, type ValidationError } from 'yup';
+import { array, lazy, mixed, number, object, string, type ObjectSchema, type TestContext, type ValidationError } from 'yup';
 import { parseColour } from '../colour';
 import { SWATCH_REFERENCE } from './read-swatches';
 import { bad, type Outcome, type Problem } from '../outcome';
@@ -7,7 +7,7 @@ import type { ConditionName } from './catalogue/conditions';
 import { partNames, partOf, type PartName } from './catalogue/parts';
 import { canBeSet, propertiesOf, type Property } from './catalogue/properties';
 import type { Bases } from './chain';
-import { THEME_FORMAT, type Theme } from './theme';
+import { THEME_FORMAT, isThemeBase, type Theme } from './theme';
 import { STEP_LEAST, STEP_MOST, WIDTHS_MOST } from './widths';
 
 const NAME_MOST = 120;
@@ -63,7 +63,8 @@ const widthSchema = object({
     .matches(SWATCH_NAME, 'A width step’s name is made of lower-case letters, digits and hyphens, a letter first.'),
   width: number()
     .strict()
-    .required('A width step says at which width it begins.')
+    .optional()
+    .default(undefined)
     .integer('A width step begins at a whole number of px.')
     .min(STEP_LEAST, `A width step begins at ${STEP_LEAST} px at least.`)
     .max(STEP_MOST, `A width step begins at ${STEP_MOST} px at most.`),
@@ -84,6 +85,22 @@ const scaleSchema = object({
 
 const unique = (named: readonly { name: string }[] | undefined): boolean => new Set(named?.map(({ name }) => name)).size === (named?.length ?? 0);
 
+const starterBaseSchema = object({
+  starter: string().strict().required('A theme says which starter it grows from.').max(60, 'A starter’s name has at most 60 characters.'),
+  version: number()
+    .strict()
+    .required('A theme says which version of its starter it grows from.')
+    .integer()
+    .min(1, 'Versions are counted from 1.')
+    .max(10_000),
+})
+  .noUnknown('What a theme grows from is a starter and its version, or another theme.')
+  .required('A theme says what it grows from.');
+
+const themeBaseSchema = object({
+  theme: string().strict().required('A theme that grows from another names it by its id.').max(100, 'An id has at most 100 characters.'),
+}).noUnknown('A theme that grows from another names its id and nothing else.');
+
 /** The shape of a theme document. Places and properties are checked against the catalogue after it. */
 const themeSchema: ObjectSchema<Theme> = object({
   format: string()
@@ -91,17 +108,7 @@ const themeSchema: ObjectSchema<Theme> = object({
     .required('The document says no format.')
     .oneOf([THEME_FORMAT] as const, `This is not a theme that can be read here: its format is not ${THEME_FORMAT}.`),
   name: nameSchema,
-  base: object({
-    starter: string().strict().required('A theme says which starter it grows from.').max(60, 'A starter’s name has at most 60 characters.'),
-    version: number()
-      .strict()
-      .required('A theme says which version of its starter it grows from.')
-      .integer()
-      .min(1, 'Versions are counted from 1.')
-      .max(10_000),
-  })
-    .noUnknown('What a theme grows from is a starter and its version.')
-    .required('A theme says what it grows from.'),
+  base: lazy((base: unknown) => (isRecord(base) && Object.hasOwn(base, 'theme') ? themeBaseSchema : starterBaseSchema)),
   swatches: array()
     .strict()
     .of(swatchSchema.required())
@@ -124,18 +131,21 @@ const themeSchema: ObjectSchema<Theme> = object({
     .default(undefined)
     .max(WIDTHS_MOST, `A theme has at most ${WIDTHS_MOST} width steps.`)
     .test('unique', 'Two width steps have the same name.', (widths) => unique(widths))
-    .test('apart', 'Two width steps begin at the same width.', (widths) => new Set(widths?.map(({ width }) => width)).size === (widths?.length ?? 0)),
+    .test('apart', 'Two width steps begin at the same width.', (widths = []) => {
+      const said = widths.flatMap(({ width }) => width ?? []);
+      return new Set(said).size === said.length;
+    }),
 }).noUnknown('A theme has no other fields.') as unknown as ObjectSchema<Theme>;
 
 /**
- * Reads a theme document from JSON that came from anywhere; one of an older format is brought up to this one. What it grows
- * from has to be among `bases`. Every problem says where it is.
+ * Reads a theme document from JSON that came from anywhere; one of an older format is brought up to this one. A starter that it grows
+ * from has to be among `bases`; whether another theme is there is asked where it is kept. Every problem says where it is.
  */
 export function readTheme(json: unknown, bases: Bases): Outcome<Theme> {
   const shape = checkShape(themeSchema, upgradeTheme(json));
   if (!shape.ok) return shape;
   const { base, values } = shape.value;
-  if (!base || !bases.find(base))
+  if (!base || (!isThemeBase(base) && !bases.find(base)))
     return bad({
       code: 'base',
       say: `There is no ${base ? `version ${base.version} of ${base.starter}` : 'such base'}. A theme grows from one of: ${bases.names.join(', ')}.`,

@@ -24,17 +24,24 @@ export type PartValues = { readonly [condition in ConditionName]?: Values };
 export interface WidthStep {
   /** Like a swatch's: lower-case letters, digits and hyphens. */
   readonly name: string;
-  /** The widest container at which it holds, in px. */
-  readonly width: number;
+  /** The widest container at which it holds, in px. Without one, as wide as what the theme grows from says of the step of this name. */
+  readonly width?: number;
   readonly values: Theme['values'];
 }
 
-/** What a theme grows from: a starter, in the version that it is in. A later version of it changes nothing here. */
-export interface Base {
+/** A starter, in the version that it is in. A later version of it changes nothing here. */
+export interface StarterBase {
   readonly starter: string;
   /** From 1. */
   readonly version: number;
 }
+/** Another theme, by its id: as it is in the tool, and in an edition as that edition names it. */
+export interface ThemeBase {
+  readonly theme: string;
+}
+/** What a theme grows from. */
+export type Base = StarterBase | ThemeBase;
+export const isThemeBase = (base: Base | null): base is ThemeBase => base !== null && 'theme' in base;
 
 /** A theme as it is kept and exchanged: `"format": "zest-theme/2"`, described in docs/theme-format.md. */
 export interface Theme {

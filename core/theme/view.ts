@@ -8,7 +8,7 @@ import { columnPlaces, isOfColumn, meantAt, nothingToFollow } from './following'
 import type { Value, Vocabulary } from './values/reading';
 import type { Picture, Place, Swatch, Theme } from './theme';
 import type { TypeScale } from './type-scale';
-import { layersAt, placeAt, widthsOf } from './widths';
+import { layersAt, placeAt, stepsOf, type Step } from './widths';
 import { wordsFor, type Words } from './words';
 
 /** Who says a value: the theme itself, one that it grows from, or the ground under every theme. */
@@ -35,6 +35,8 @@ export interface ThemeView {
   readonly theme: Theme;
   /** Name of the width step; empty for what holds above all of them. */
   readonly step: string;
+  /** The chain's width steps, widest first. */
+  readonly steps: readonly Step[];
   readonly vocabulary: Vocabulary;
   /** The chain's swatches, a nearer theme's in place of those of the same name. */
   readonly swatches: readonly Swatch[];
@@ -58,11 +60,18 @@ export interface ThemeView {
 
 const switchable = propertyOf('look').parts;
 
+/** A chain with what is the same at all of its steps. */
+interface Grown {
+  readonly chain: ThemeView['chain'];
+  readonly steps: readonly Step[];
+  readonly words: Words;
+}
+
 /** The view of a chain at a step. `words` are what its values can refer to, which every step shares. */
-function viewOf(chain: ThemeView['chain'], words: Words, step: string, at: ThemeView['at']): ThemeView {
+function viewOf({ chain, steps, words }: Grown, step: string, at: ThemeView['at']): ThemeView {
   const layers = chain.flatMap((of, i) => {
     const source: Source = i === 0 ? 'theme' : i === chain.length - 1 ? 'ground' : 'base';
-    return layersAt(of, i === 0 ? step : '').map(({ name, values }) => ({ source, of, step: name, values }));
+    return layersAt(of, steps, step).map(({ name, values }) => ({ source, of, step: name, values }));
   });
   const textIn = (values: Theme['values'], { part, condition }: Place, property: PropertyName): string | undefined =>
     values[part]?.[condition]?.[property];
@@ -118,6 +127,7 @@ function viewOf(chain: ThemeView['chain'], words: Words, step: string, at: Theme
     chain,
     theme: chain[0],
     step,
+    steps,
     scale: words.scale,
     swatches: words.swatches,
     pictures: words.pictures,
@@ -142,9 +152,10 @@ function viewOf(chain: ThemeView['chain'], words: Words, step: string, at: Theme
 /** All steps of a chain: each is made when it is first asked for. */
 function viewsOfChain(chain: ThemeView['chain'], words: Words): ThemeView['at'] {
   const made = new Map<string, ThemeView>();
+  const grown = { chain, steps: stepsOf(chain), words };
   const at = (step: string): ThemeView => {
-    const name = widthsOf(chain[0]).some((each) => each.name === step) ? step : '';
-    const view = made.get(name) ?? viewOf(chain, words, name, at);
+    const name = grown.steps.some((each) => each.name === step) ? step : '';
+    const view = made.get(name) ?? viewOf(grown, name, at);
     made.set(name, view);
     return view;
   };
@@ -152,23 +163,24 @@ function viewsOfChain(chain: ThemeView['chain'], words: Words): ThemeView['at'] 
 }
 
 /**
- * Makes views, where it is known what themes grow from. What it has made it remembers by the theme, which never changes, and
- * what values refer to from one state of a theme to the next, so that after an edit only the new value is read.
+ * Makes views, where it is known what themes grow from. What it has made it remembers by the theme, which never changes, for as long
+ * as what that grows from is the same; and what values refer to from one state of a theme to the next, so that after an edit only
+ * the new value is read.
  */
 export class Views {
-  private readonly made = new WeakMap<Theme, ThemeView['at']>();
+  private readonly made = new WeakMap<Theme, { readonly chain: ThemeView['chain']; readonly at: ThemeView['at'] }>();
   private readonly words = new WeakMap<readonly Swatch[], Words>();
 
   constructor(readonly bases: Bases) {}
 
   of(theme: Theme, step = ''): ThemeView {
-    const known = this.made.get(theme);
-    if (known) return known(step);
     const chain = chainOf(theme, this.bases);
+    const known = this.made.get(theme);
+    if (known?.chain.length === chain.length && chain.every((each, i) => each === known.chain[i])) return known.at(step);
     const words = wordsFor(chain, this.words.get(theme.swatches));
     this.words.set(theme.swatches, words);
     const at = viewsOfChain(chain, words);
-    this.made.set(theme, at);
+    this.made.set(theme, { chain, at });
     return at(step);
   }
 }

@@ -11,7 +11,7 @@ import {
   usesOfSwatch,
 } from '../edit';
 import { resolve, resolveAt } from '../resolve';
-import { countValues, hasSteps, ownText, readTheme, starterBases, stepFor, widthsOf, type Place, type Theme } from './index';
+import { countValues, hasSteps, ownText, readTheme, starterBases, stepFor, type Place, type Theme } from './index';
 
 const plain: Theme = {
   format: 'zest-theme/2',
@@ -26,10 +26,17 @@ const stepped = setValue(setValue(plain, place('medium'), 'weight', '700'), plac
 
 describe('Width steps', () => {
   it('are two until others are made, and hold from the width that they name', () => {
-    expect(widthsOf(plain).map(({ name, width }) => `${name} ${width}`)).toEqual(['medium 720', 'narrow 480']);
-    expect([1000, 721, 720, 481, 480, 1].map((width) => stepFor(plain, width))).toEqual(['', '', 'medium', 'medium', 'narrow', 'narrow']);
-    expect(hasSteps(plain)).toBeFalse();
-    expect(hasSteps(stepped)).toBeTrue();
+    expect(viewOf(plain).steps.map(({ name, width }) => `${name} ${width}`)).toEqual(['medium 720', 'narrow 480']);
+    expect([1000, 721, 720, 481, 480, 1].map((width) => stepFor(viewOf(plain).steps, width))).toEqual([
+      '',
+      '',
+      'medium',
+      'medium',
+      'narrow',
+      'narrow',
+    ]);
+    expect(hasSteps(viewOf(plain))).toBeFalse();
+    expect(hasSteps(viewOf(stepped))).toBeTrue();
   });
 
   it('say what they set, and else what wider ones say', () => {
@@ -59,7 +66,7 @@ describe('Width steps', () => {
       'Body rows, at medium: weight',
       'Body rows, at narrow: ink',
     ]);
-    expect(hasSteps(resetValues(stepped, { parts: ['body-rows'], step: 'narrow' }))).toBeTrue();
+    expect(hasSteps(viewOf(resetValues(stepped, { parts: ['body-rows'], step: 'narrow' })))).toBeTrue();
     expect(ownText(resetValues(stepped, { step: '' }), place('medium'), 'weight')).toBe('700');
     expect(countValues(resetValues(stepped, {}))).toBe(0);
     const mine = setValue(stepped, place('narrow'), 'size', '12px');
@@ -76,20 +83,20 @@ describe('Width steps', () => {
   });
 
   it('are added, renamed, moved and taken away, each with what is set at it', () => {
-    const added = addWidthStep(stepped, 'column', 320);
+    const added = addWidthStep(viewOf(stepped), 'column', 320);
     if (!added.ok) throw new Error(added.problems[0]?.say);
-    expect(widthsOf(added.value).map(({ name }) => name)).toEqual(['medium', 'narrow', 'column']);
+    expect(viewOf(added.value).steps.map(({ name }) => name)).toEqual(['medium', 'narrow', 'column']);
     expect(weightAt(added.value, 'column')).toBe('700');
-    const changed = changeWidthStep(added.value, 'medium', { name: 'tablet', width: 800 });
+    const changed = changeWidthStep(viewOf(added.value), 'medium', { name: 'tablet', width: 800 });
     expect(changed.ok && weightAt(changed.value, 'tablet')).toBe('700');
-    expect(weightAt(deleteWidthStep(stepped, 'medium'), 'narrow')).toBe('500');
+    expect(weightAt(deleteWidthStep(viewOf(stepped), 'medium'), 'narrow')).toBe('500');
     for (const [name, width, say] of [
       ['narrow', 300, /already/],
       ['slim', 480, /“narrow” begins at 480px already/],
       ['Slim', 300, /lower-case/],
       ['slim', 20, /from 120 to 4000/],
     ] as const) {
-      const refused = addWidthStep(stepped, name, width);
+      const refused = addWidthStep(viewOf(stepped), name, width);
       expect(refused.ok ? '' : refused.problems[0]?.say).toMatch(say);
     }
   });

@@ -1,7 +1,7 @@
 import type { Place, Theme, WidthStep } from './theme';
 
-/** The steps that a theme has until its own are made: the width of a tablet's column, and of a phone. */
-const usual: readonly WidthStep[] = [
+/** The steps that hold until a theme has some of its own: the width of a tablet's column, and of a phone. */
+const usual: readonly Required<WidthStep>[] = [
   { name: 'medium', width: 720, values: {} },
   { name: 'narrow', width: 480, values: {} },
 ];
@@ -9,22 +9,47 @@ export const WIDTHS_MOST = 12;
 /** Container widths at which a step can begin, in px. */
 export const [STEP_LEAST, STEP_MOST] = [120, 4000] as const;
 
-/** A theme's width steps, widest first. Each holds where the container is as wide as it says or narrower. */
-export const widthsOf = ({ widths = usual }: Theme): readonly WidthStep[] => [...widths].sort((a, b) => b.width - a.width);
-
-/** Name of the step that holds in a container of this width in px; empty above all of them. */
-export const stepFor = (theme: Theme, width: number): string => widthsOf(theme).findLast((step) => width <= step.width)?.name ?? '';
-
-/** What a theme says itself at a step, strongest first: its steps from the narrowest, then what holds at every width. Each step also has what the wider ones say. */
-export function layersAt(theme: Theme, step: string): readonly Pick<WidthStep, 'name' | 'values'>[] {
-  const always = { name: '', values: theme.values };
-  if (step === '') return [always];
-  const steps = widthsOf(theme);
-  return [...steps.slice(0, steps.findIndex(({ name }) => name === step) + 1).reverse(), always];
+/** A width step as it holds for a theme with what it grows from. */
+export interface Step {
+  readonly name: string;
+  /** The widest container at which it holds, in px. */
+  readonly width: number;
+  /** The theme of the chain that says how wide; undefined for the usual ones. */
+  readonly of: Theme | undefined;
+  /** Whether any theme of the chain says something at it. */
+  readonly differs: boolean;
 }
 
-/** Whether a theme looks different at any of its steps. */
-export const hasSteps = (theme: Theme): boolean => widthsOf(theme).some(({ values }) => Object.keys(values).length > 0);
+/** Whether a theme says which steps there are; one that only sets values at steps of others does not. */
+const decides = ({ widths }: Theme): boolean => widths !== undefined && (widths.length === 0 || widths.some(({ width }) => width !== undefined));
+
+/**
+ * The width steps of a chain, widest first: those of all its themes by name, each as wide as the nearest says that says so, or the
+ * usual two where no theme has any. What a theme sets at a step that nobody gives a width waits for one.
+ */
+export function stepsOf(chain: readonly Theme[]): readonly Step[] {
+  const found = new Map<string, Step>();
+  const differs = (name: string): boolean =>
+    chain.some(({ widths = [] }) => widths.some((each) => each.name === name && Object.keys(each.values).length > 0));
+  if (!chain.some(decides)) for (const { name, width } of usual) found.set(name, { name, width, of: undefined, differs: differs(name) });
+  for (const of of [...chain].reverse())
+    for (const { name, width } of of.widths ?? []) if (width !== undefined) found.set(name, { name, width, of, differs: differs(name) });
+  return [...found.values()].sort((a, b) => b.width - a.width);
+}
+
+/** Name of the step that holds in a container of this width in px; empty above all of them. */
+export const stepFor = (steps: readonly Step[], width: number): string => steps.findLast((step) => width <= step.width)?.name ?? '';
+
+/** What a theme of a chain says at a step, strongest first: at the steps from there up, then what holds at every width. Each step also has what the wider ones say. */
+export function layersAt(of: Theme, steps: readonly Step[], step: string): readonly Pick<WidthStep, 'name' | 'values'>[] {
+  const always = { name: '', values: of.values };
+  if (step === '') return [always];
+  const upTo = steps.slice(0, steps.findIndex(({ name }) => name === step) + 1).reverse();
+  return [...upTo.flatMap(({ name }) => of.widths?.find((each) => each.name === name) ?? []), always];
+}
+
+/** Whether anything differs at any of the steps. */
+export const hasSteps = ({ steps }: { readonly steps: readonly Step[] }): boolean => steps.some(({ differs }) => differs);
 
 /** A place as it is named at a step. */
 export const placeAt = ({ part, condition }: Place, step: string): Place => (step === '' ? { part, condition } : { part, condition, step });

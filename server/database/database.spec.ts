@@ -44,7 +44,7 @@ describe('Migrations', () => {
     const { themes } = createStores(database);
     expect((await themes.get('old')).document).toEqual(theme);
     // Its edition grew from the same version of its starter: it is the one that there is.
-    expect(await themes.edition('old', 1)).toEqual(theme);
+    expect((await themes.edition('old', 1))?.[0]).toEqual(theme);
     expect((await themes.publish('old')).number).toBe(1);
   });
   it('bring tables of before up to now, on live pages too', async () => {

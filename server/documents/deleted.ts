@@ -21,7 +21,7 @@ export async function deletedThings(database: Database): Promise<readonly Delete
 
 /**
  * Takes away for good what was deleted 30 days ago, with its editions and its history. What a page, or an edition of one, is made of
- * stays, as does the theme that a table wears: a live page may show it, and one could go back to it. Gives how many went.
+ * stays, as do the theme that a table wears and what other themes grow from: a live page may show it, and one could go back to it. Gives how many went.
  */
 export async function sweepDeleted(database: Database, now = new Date()): Promise<number> {
   return database.transaction(async (queries) => {
@@ -40,7 +40,16 @@ export async function sweepDeleted(database: Database, now = new Date()): Promis
         )
       ).map(({ theme }) => theme),
     );
-    const themes = (await old('themes')).filter((id) => !onPages.has(`themes/${id}`) && !worn.has(id));
+    const under = new Set(
+      (
+        await queries.query<{ id: string }>(
+          `select document -> 'base' ->> 'theme' as id from themes
+           union select document -> 'base' ->> 'theme' from theme_editions
+           union select each ->> 'id' from theme_editions, jsonb_array_elements(stands_on) as each`,
+        )
+      ).map(({ id }) => id),
+    );
+    const themes = (await old('themes')).filter((id) => !onPages.has(`themes/${id}`) && !worn.has(id) && !under.has(id));
     await takeAway(queries, 'themes', themes);
     return pages.length + tables.length + themes.length;
   });

@@ -24,6 +24,8 @@ export interface StoreOptions<T> {
   readonly kind: DocumentKind<T>;
   /** Further columns for a new row, with their values. */
   readonly extra?: (queries: Queries, document: T) => Promise<Readonly<Record<string, string>>>;
+  /** Refuses what cannot be kept beside what is there; `id` is undefined for a new one. Asked in the transaction that keeps it. */
+  readonly check?: (queries: Queries, id: string | undefined, document: T) => Promise<void>;
 }
 
 /** Documents of one kind: read, made, saved under If-Match, deleted and brought back. */
@@ -53,6 +55,7 @@ export class DocumentStore<T extends { readonly name: string }> {
 
   async create(document: T, id: string = randomUUID()): Promise<Kept<T>> {
     return this.database.transaction(async (queries) => {
+      await this.options.check?.(queries, undefined, document);
       const extra = Object.entries((await this.options.extra?.(queries, document)) ?? {});
       const names = ['id', 'document', ...extra.map(([name]) => name)];
       const marks = names.map((_, i) => `$${i + 1}`).join(', ');
@@ -68,6 +71,7 @@ export class DocumentStore<T extends { readonly name: string }> {
   /** Saves over the revision that the caller started from. Refuses `changed-elsewhere` with the document as it stands. */
   async save(id: string, revision: number, document: T): Promise<Kept<T>> {
     const kept = await this.database.transaction(async (queries) => {
+      await this.options.check?.(queries, id, document);
       const [row] = await queries.query<Row<T>>(
         `update ${this.options.kind.words} set document = $3, revision = revision + 1, updated_at = now()
          where id = $1 and revision = $2 and deleted_at is null returning ${columns}`,

@@ -123,52 +123,58 @@ export class PageStore extends DocumentStore<Page> {
     return { number: row.number, publishedAt: new Date(row.published_at).toISOString() };
   }
 
-  /** Live pages of which some placements follow a theme or a table. */
+  /** Live pages of which some placements follow a theme, or one that stands on it, or a table. */
   async followers(published: Published, queries: Queries = this.database): Promise<readonly Follower[]> {
     const live = await this.liveOnes(queries);
     const site = siteDress(live.map(({ page }) => page));
+    const grown = published.kind === 'theme' ? await this.themes.standingOn(published.id, queries) : [];
+    const all: readonly Published[] = [published, ...grown.map((id) => ({ kind: 'theme' as const, id }))];
     return live.flatMap(({ id, page }) => {
-      const blocks = following(page, published, site);
+      const blocks = all.flatMap((each) => following(page, each, site));
       return blocks.length === 0 ? [] : [{ id, name: page.name, slug: page.slug, blocks }];
     });
   }
 
   /**
-   * Publishes a theme or a table in one transaction, and holds some of the pages that follow it at the edition that they have
-   * now: live, and as they stand in the tool. Where there was none yet, there is nothing to stay at.
+   * Publishes a theme or a table in one transaction, and holds some of the pages that follow it, or a theme that stands on it, at the
+   * edition that they have now: live, and as they stand in the tool. Where there was none yet, there is nothing to stay at.
    */
   async publishFor(published: Published, hold: readonly string[], seen?: number): Promise<Edition> {
     const held: Kept<Page>[] = [];
-    const edition = await this.database.transaction(async (queries) => {
+    const { made, carried } = await this.database.transaction(async (queries) => {
       const { kind, id } = published;
       await (kind === 'theme' ? this.themes : this.tables).seen(id, seen, queries);
       const newest = kind === 'theme' ? await this.themes.newestNumbers(queries) : await this.tables.editions.newestNumbers([id], queries);
-      const number = newest.get(id);
-      const made = await (kind === 'theme' ? this.themes : this.tables).publish(id, queries);
-      if (number !== undefined && number !== made.number)
-        for (const page of await this.liveOnes(queries)) if (hold.includes(page.id)) held.push(await this.hold(page, published, number, queries));
-      return made;
+      const { carried, ...made } =
+        kind === 'theme' ? await this.themes.publish(id, queries) : { carried: [], ...(await this.tables.publish(id, queries)) };
+      const stays = [{ kind, id, before: newest.get(id), number: made.number }, ...carried.map((each) => ({ kind, ...each }))].flatMap(
+        ({ before, number, ...each }) => (before === undefined || before === number ? [] : [{ published: each, number: before }]),
+      );
+      if (stays.length > 0)
+        for (const page of await this.liveOnes(queries)) if (hold.includes(page.id)) held.push(await this.hold(page, stays, queries));
+      return { made, carried };
     });
-    changesOf(this.database).say({ ...published, what: 'published' });
+    if (published.kind === 'theme') this.themes.sayPublished(published.id, { carried });
+    else changesOf(this.database).say({ ...published, what: 'published' });
     for (const page of held) {
       changesOf(this.database).say({ kind: 'page', id: page.id, what: 'published' });
       this.saySaved(page);
     }
-    return edition;
+    return made;
   }
 
   private async hold(
     { id, page }: { readonly id: string; readonly page: Page },
-    published: Published,
-    number: number,
+    stays: readonly { readonly published: Published; readonly number: number }[],
     queries: Queries,
   ): Promise<Kept<Page>> {
     const site = siteDress((await this.liveOnes(queries)).map((each) => each.page));
-    await this.goLive(id, heldAt(page, published, number, site), queries);
+    const held = (as: Page): Page => stays.reduce((each, { published, number }) => heldAt(each, published, number, site), as);
+    await this.goLive(id, held(page), queries);
     const { document } = await this.get(id, queries);
     await queries.query('update pages set document = $2, revision = revision + 1, updated_at = now() where id = $1', [
       id,
-      JSON.stringify(heldAt(document, published, number, site)),
+      JSON.stringify(held(document)),
     ]);
     return this.get(id, queries);
   }

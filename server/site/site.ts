@@ -2,7 +2,6 @@ import { heldKey } from '../../core/compile';
 import { documentKinds } from '../../core/documents';
 import { cssOf, readHouse } from '../../core/house';
 import { dressed, siteDress, tablesOn, themeRef, type Page, type TableBlock } from '../../core/page';
-import type { Views } from '../../core/theme';
 import { changesOf } from '../changes/changes';
 import type { Parts } from '../compiling/job';
 import type { CompilePool } from '../compiling/pool';
@@ -18,7 +17,6 @@ export interface SiteOptions {
   readonly pages: PageStore;
   readonly themes: ThemeStore;
   readonly house: HouseStore;
-  readonly views: Views;
   readonly siteName: string;
   readonly compiling: CompilePool;
   /** Is told of errors. */
@@ -79,7 +77,7 @@ export class Site {
 
   /** Each placement's theme: its newest edition, or the one at which it is held, under a class of its own. One that is gone gives way to the newest. */
   private async themesOf(placed: readonly TableBlock[]): Promise<Parts['themes']> {
-    const { themes, views } = this.options;
+    const { themes } = this.options;
     const newest = new Map((await themes.newest([...new Set(placed.flatMap(({ dress }) => dress?.id ?? []))])).map((each) => [each.id, each]));
     const heldOnes = await themes.editionsAt(
       placed.flatMap(({ dress }) => (dress?.held === undefined ? [] : [{ id: dress.id, number: dress.held }])),
@@ -90,7 +88,7 @@ export class Site {
       if (!now || found.has(themeRef(block))) continue;
       const held = heldOnes.get(themeRef(block));
       const key = held ? heldKey(now.key, block.dress?.held ?? 0) : now.key;
-      found.set(themeRef(block), { key, chain: views.of(held ?? now.theme).chain });
+      found.set(themeRef(block), { key, chain: held ?? now.chain });
     }
     return [...found];
   }

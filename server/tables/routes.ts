@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import { dataFormats, tableData, tableFile } from '../../core/hand-off';
 import { previewOf, readChange, rowsProblem, type Row, type Table } from '../../core/table';
-import type { Views } from '../../core/theme';
+import { viewOfChain, type Bases } from '../../core/theme';
 import { documentRoutes, holdIn, idOf, revisionOf, seenIn, send } from '../documents/routes';
 import type { PageStore } from '../pages/queries';
 import { Refusal, invalid } from '../problems';
@@ -14,7 +14,7 @@ const PREVIEW_ROWS = 2000;
 /** Rows that are sent in one answer. */
 const ROWS_AT_ONCE = 2000;
 
-export function tableRoutes(store: TableStore, themes: ThemeStore, pages: PageStore, views: Views): Router {
+export function tableRoutes(store: TableStore, themes: ThemeStore, pages: PageStore, bases: Bases): Router {
   const router = Router();
   router.get('/', async (_request, response) => {
     response.set('Cache-Control', 'no-store').json(await store.previews(LIST_ROWS));
@@ -23,7 +23,7 @@ export function tableRoutes(store: TableStore, themes: ThemeStore, pages: PageSt
   router.get('/:id/markup', async (request, response) => {
     const { document } = await store.get(idOf(request));
     const key = (await themes.keys()).get(document.theme);
-    const dress = key === undefined ? undefined : { key, view: views.of((await themes.get(document.theme)).document) };
+    const dress = key === undefined ? undefined : { key, view: viewOfChain((await themes.draft(document.theme)).chain) };
     response
       .type('text/html')
       .attachment(`${asciiName(document.name)}.html`)
@@ -98,7 +98,7 @@ export function tableRoutes(store: TableStore, themes: ThemeStore, pages: PageSt
   router.get('/:id/history/:revision', async (request, response) => {
     response.set('Cache-Control', 'no-store').json(await store.at(idOf(request), countIn(request.params['revision'], 1e9)));
   });
-  router.use(documentRoutes<Table>({ store, bases: views.bases }));
+  router.use(documentRoutes<Table>({ store, bases: bases }));
   return router;
 }
 

@@ -1,15 +1,20 @@
 import { keyFrom, type Theme } from '../../core/theme';
-import { documentKinds, type Changed, type Edition } from '../../core/documents';
+import { documentKinds, type Changed, type Edition, type EditionRef, type Kept, type ThemeEdition } from '../../core/documents';
 import { changesOf } from '../changes/changes';
 import type { Database, Queries } from '../database/database';
 import { DocumentStore } from '../documents/store';
+import { Refusal } from '../problems';
+import { carry, chainsOf, documentsAt, insertEdition, newestOf, standing, type Carried, type Chain, type EditionRow } from './editions';
+import { checkGrowing, draftChain, grownFromIt } from './growing';
 
-/** A theme as pages use it: the key that names its class, and its newest edition. */
+/** A theme as pages use it: the key that names its class, and its newest edition with all that it stands on. */
 export interface PublishedTheme {
   readonly id: string;
   readonly key: string;
-  readonly theme: Theme;
+  readonly chain: Chain;
 }
+/** What publishing a theme did: its edition, and every theme that got one with it. */
+export type ThemePublished = Edition & { readonly carried: readonly Carried[] };
 
 export class ThemeStore extends DocumentStore<Theme> {
   constructor(database: Database) {
@@ -19,6 +24,7 @@ export class ThemeStore extends DocumentStore<Theme> {
         const taken = new Set((await queries.query<{ key: string }>('select key from themes')).map(({ key }) => key));
         return { key: keyFrom(theme.name, (key) => taken.has(key)) };
       },
+      check: checkGrowing,
     });
   }
 
@@ -27,32 +33,42 @@ export class ThemeStore extends DocumentStore<Theme> {
     return new Map((await this.database.query<{ id: string; key: string }>('select id, key from themes')).map(({ id, key }) => [id, key]));
   }
 
-  async editions(id: string): Promise<readonly Edition[]> {
-    const rows = await this.database.query<{ number: number; published_at: Date }>(
-      'select number, published_at from theme_editions where theme_id = $1 order by number desc',
+  /** A theme's editions, the newest first, each with what it stands on by its name. */
+  async editions(id: string): Promise<readonly ThemeEdition[]> {
+    const rows = await this.database.query<{ number: number; published_at: Date; stands_on: readonly EditionRef[] }>(
+      'select number, published_at, stands_on from theme_editions where theme_id = $1 order by number desc',
       [id],
     );
-    return rows.map(({ number, published_at }) => ({ number, publishedAt: new Date(published_at).toISOString() }));
-  }
-
-  /** One edition's document, or undefined. */
-  async edition(id: string, number: number): Promise<Theme | undefined> {
-    const [row] = await this.database.query<{ document: Theme }>('select document from theme_editions where theme_id = $1 and number = $2', [
-      id,
-      number,
+    const named = await this.database.query<{ id: string; name: string }>(`select id, document ->> 'name' as name from themes where id = any($1)`, [
+      rows.flatMap(({ stands_on }) => stands_on.map((each) => each.id)),
     ]);
-    return row?.document;
+    const names = new Map(named.map((each) => [each.id, each.name]));
+    return rows.map(({ number, published_at, stands_on }) => ({
+      number,
+      publishedAt: new Date(published_at).toISOString(),
+      standsOn: stands_on.map((each) => ({ ...each, name: names.get(each.id) ?? each.id })),
+    }));
   }
 
-  /** Some editions' documents, by id and number as in `ID@NUMBER`; those that are there. One query for all. */
-  async editionsAt(wanted: readonly { readonly id: string; readonly number: number }[]): Promise<ReadonlyMap<string, Theme>> {
-    if (wanted.length === 0) return new Map();
-    const rows = await this.database.query<{ theme_id: string; number: number; document: Theme }>(
-      `select theme_id, number, document from theme_editions
-       where (theme_id, number) in (select * from unnest($1::text[], $2::int[]))`,
-      [wanted.map(({ id }) => id), wanted.map(({ number }) => number)],
+  /** One edition with all that it stands on, or undefined. */
+  async edition(id: string, number: number): Promise<Chain | undefined> {
+    return (await this.editionsAt([{ id, number }])).get(`${id}@${number}`);
+  }
+
+  /** Some editions, by id and number as in `ID@NUMBER`; those that are there. */
+  async editionsAt(wanted: readonly EditionRef[]): Promise<ReadonlyMap<string, Chain>> {
+    const found = [...(await documentsAt(this.database, wanted))];
+    const chains = await chainsOf(
+      this.database,
+      found.map(([, row]) => row),
     );
-    return new Map(rows.map(({ theme_id, number, document }) => [`${theme_id}@${number}`, document]));
+    return new Map(found.flatMap(([key], i) => (chains[i] ? [[key, chains[i]] as const] : [])));
+  }
+
+  /** A theme as it is in the tool, with what it grows from. Refuses `not-found`. */
+  async draft(id: string): Promise<Kept<Theme> & { readonly chain: Chain }> {
+    const kept = await this.get(id);
+    return { ...kept, chain: await draftChain(this.database, kept.document) };
   }
 
   /** Number of the newest edition of each theme that has one. */
@@ -63,48 +79,100 @@ export class ThemeStore extends DocumentStore<Theme> {
     return new Map(rows.map(({ theme_id, number }) => [theme_id, number]));
   }
 
-  /** Those of these themes that are no longer as their newest edition has them. */
+  /** Those of these themes, and of what they grow from, that are no longer as their newest edition has them. */
   async changed(ids: readonly string[]): Promise<readonly Changed[]> {
+    const all = await this.database.query<{ id: string }>(
+      `with recursive family (id) as (
+         select id from themes where id = any($1)
+         union select t.document -> 'base' ->> 'theme' from themes t join family f on f.id = t.id where t.document -> 'base' ->> 'theme' is not null
+       ) select id from family`,
+      [ids],
+    );
     const found = await this.database.query<{ id: string; name: string; number: number; revision: number }>(
       `select t.id, t.revision, t.document ->> 'name' as name, e.number from themes t join theme_editions e on e.theme_id = t.id
        where t.id = any($1) and t.deleted_at is null and e.document <> t.document
        and e.number = (select max(number) from theme_editions where theme_id = t.id) order by t.id`,
-      [ids],
+      [all.map(({ id }) => id)],
     );
     return found.map(({ id, name, number, revision }) => ({ id, name, edition: number, revision }));
   }
 
-  /** The document as it stands becomes the next edition. A theme that is the same as its newest edition gets no new one. */
-  async publish(id: string, queries?: Queries): Promise<Edition> {
-    if (!queries) {
-      const edition = await this.database.transaction((inside) => this.publish(id, inside));
-      changesOf(this.database).say({ kind: 'theme', id, what: 'published' });
-      return edition;
-    }
-    const { document } = await this.get(id, queries);
-    const [same] = await queries.query<{ number: number; published_at: Date }>(
-      `select number, published_at from theme_editions where theme_id = $1 and document = $2::jsonb
-       and number = (select max(number) from theme_editions where theme_id = $1)`,
-      [id, JSON.stringify(document)],
+  /** Ids of the published themes that stand on one, as they were last published. */
+  async standingOn(id: string, queries: Queries = this.database): Promise<readonly string[]> {
+    const rows = await queries.query<{ theme_id: string }>(
+      `select theme_id from (select distinct on (theme_id) theme_id, stands_on from theme_editions order by theme_id, number desc) newest
+       where stands_on @> $1::jsonb order by theme_id`,
+      [JSON.stringify([{ id }])],
     );
-    const [row] = same
-      ? [same]
-      : await queries.query<{ number: number; published_at: Date }>(
-          `insert into theme_editions (theme_id, number, document)
-       select $1, coalesce(max(number), 0) + 1, $2::jsonb from theme_editions where theme_id = $1 returning number, published_at`,
-          [id, JSON.stringify(document)],
-        );
-    if (!row) throw new Error('The edition did not come back');
-    return { number: row.number, publishedAt: new Date(row.published_at).toISOString() };
+    return rows.map(({ theme_id }) => theme_id);
   }
 
-  /** The newest edition of each of these themes that has one. */
+  /**
+   * The document as it stands becomes the next edition, on the newest edition of what it grows from; what stands on it gets another
+   * edition with it. A theme that is the same as its newest edition, on the same, gets no new one.
+   */
+  async publish(id: string, queries?: Queries): Promise<ThemePublished> {
+    if (!queries) {
+      const done = await this.database.transaction((inside) => this.publish(id, inside));
+      this.sayPublished(id, done);
+      return done;
+    }
+    const { document } = await this.get(id, queries);
+    const first: Carried[] = [];
+    const standsOn = await standing(queries, id, document.base, async (below) => {
+      const { number, carried } = await this.publish(below, queries);
+      first.push(...carried, { id: below, before: undefined, number });
+    });
+    const [same] = await queries.query<{ number: number; published_at: Date }>(
+      `select number, published_at from theme_editions where theme_id = $1 and document = $2::jsonb and stands_on = $3::jsonb
+       and number = (select max(number) from theme_editions where theme_id = $1)`,
+      [id, JSON.stringify(document), JSON.stringify(standsOn)],
+    );
+    if (same) return { number: same.number, publishedAt: new Date(same.published_at).toISOString(), carried: first };
+    const [newest] = await newestOf(queries, [id]);
+    const row = await insertEdition(queries, id, (newest?.number ?? 0) + 1, document, standsOn);
+    const carried = await carry(queries, { id, number: row.number });
+    return { number: row.number, publishedAt: new Date(row.published_at).toISOString(), carried: [...first, ...carried] };
+  }
+
+  /** Tells windows, and what keeps live pages, of a theme that was published and of those that got an edition with it. */
+  sayPublished(id: string, { carried }: Pick<ThemePublished, 'carried'>): void {
+    for (const each of [id, ...carried.map((other) => other.id)]) changesOf(this.database).say({ kind: 'theme', id: each, what: 'published' });
+  }
+
+  /** The newest edition of each of these themes that has one, with all that it stands on. */
   async newest(ids: readonly string[]): Promise<readonly PublishedTheme[]> {
-    const rows = await this.database.query<{ id: string; key: string; document: Theme }>(
-      `select distinct on (e.theme_id) e.theme_id as id, t.key, e.document from theme_editions e join themes t on t.id = e.theme_id
+    const rows = await this.database.query<EditionRow & { key: string }>(
+      `select distinct on (e.theme_id) e.theme_id, e.number, e.document, e.stands_on, t.key from theme_editions e join themes t on t.id = e.theme_id
        where e.theme_id = any($1) order by e.theme_id, e.number desc`,
       [ids],
     );
-    return rows.map(({ id, key, document }) => ({ id, key, theme: document }));
+    const chains = await chainsOf(this.database, rows);
+    return rows.flatMap(({ theme_id, key }, i) => (chains[i] ? [{ id: theme_id, key, chain: chains[i] }] : []));
+  }
+
+  /** Refuses one that others grow from: they would lose what it says. */
+  override async delete(id: string): Promise<void> {
+    const grown = await grownFromIt(this.database, id);
+    if (grown.length > 0) {
+      const names = grown.slice(0, 5).map((name) => `“${name}”`);
+      const rest = grown.length > names.length ? ` and ${grown.length - names.length} more` : '';
+      throw new Refusal(
+        'grown-from',
+        `${names.join(', ')}${rest} ${grown.length === 1 ? 'grows' : 'grow'} from it. Detach ${grown.length === 1 ? 'it' : 'them'} in the studio first, or let ${grown.length === 1 ? 'it' : 'them'} grow from another.`,
+      );
+    }
+    await super.delete(id);
+  }
+
+  /** Brings a deleted theme back. Refuses where what it grows from lies deleted too. */
+  override async restore(id: string): Promise<Kept<Theme>> {
+    const [lying] = await this.database.query<{ name: string; base: string }>(
+      `select t.document ->> 'name' as name, b.document ->> 'name' as base from themes t join themes b on b.id = t.document -> 'base' ->> 'theme'
+       where t.id = $1 and b.deleted_at is not null`,
+      [id],
+    );
+    if (lying) throw new Refusal('base-gone', `“${lying.name}” grows from “${lying.base}”, which was deleted too. Bring “${lying.base}” back first.`);
+    return super.restore(id);
   }
 }

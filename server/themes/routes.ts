@@ -2,25 +2,26 @@ import { Router, type Request } from 'express';
 import fs from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
 import { themeFiles, type ThemeFiles } from '../../core/hand-off';
-import type { Views } from '../../core/theme';
+import { isThemeBase, viewOfChain, type Bases } from '../../core/theme';
 import { numberIn } from '../asked';
 import { documentRoutes, holdIn, idOf, seenIn } from '../documents/routes';
 import { fontPath } from '../media/routes';
 import type { MediaStore } from '../media/queries';
 import type { PageStore } from '../pages/queries';
 import { Refusal } from '../problems';
+import type { Chain } from './editions';
 import type { ThemeStore } from './queries';
 
-export function themeRoutes(store: ThemeStore, media: MediaStore, pages: PageStore, views: Views): Router {
+export function themeRoutes(store: ThemeStore, media: MediaStore, pages: PageStore, bases: Bases): Router {
   const router = Router();
   /** What a request takes away: the draft, or the newest edition with `?edition=newest`. */
   const filesOf = async (request: Request): Promise<{ readonly key: string; readonly files: ThemeFiles }> => {
     const id = idOf(request);
-    const { document } = await store.get(id);
+    const draft = await store.draft(id);
     const key = (await store.keys()).get(id) ?? id;
-    const [published] = request.query['edition'] === 'newest' ? await store.newest([id]) : [{ theme: document }];
-    if (!published) throw new Refusal('not-published', `“${document.name}” has no edition yet. Publish it first.`);
-    return { key, files: themeFiles(views.of(published.theme), key) };
+    const [published] = request.query['edition'] === 'newest' ? await store.newest([id]) : [draft];
+    if (!published) throw new Refusal('not-published', `“${draft.document.name}” has no edition yet. Publish it first.`);
+    return { key, files: themeFiles(viewOfChain(published.chain), key) };
   };
   router.get('/', async (_request, response) => {
     const [all, keys, newest] = await Promise.all([store.list(), store.keys(), store.newestNumbers()]);
@@ -35,15 +36,32 @@ export function themeRoutes(store: ThemeStore, media: MediaStore, pages: PageSto
     await store.get(idOf(request));
     response.set('Cache-Control', 'no-store').json(await pages.followers({ kind: 'theme', id: idOf(request) }));
   });
+  /** What it grows from and has changed since it was published: live pages show it on the editions of those. */
+  router.get('/:id/below', async (request, response) => {
+    const id = idOf(request);
+    await store.get(id);
+    response.set('Cache-Control', 'no-store').json((await store.changed([id])).filter((each) => each.id !== id));
+  });
   router.post('/:id/editions', async (request, response) => {
     response.status(201).json(await pages.publishFor({ kind: 'theme', id: idOf(request) }, holdIn(request), seenIn(request)));
   });
-  /** One edition, whole. */
-  router.get('/:id/editions/:number', async (request, response) => {
+  const editionOf = async (request: Request): Promise<Chain> => {
     const number = numberIn(request.params['number']);
     const found = number === undefined ? undefined : await store.edition(idOf(request), number);
     if (!found) throw new Refusal('not-found', 'There is no edition of this number.');
-    response.json(found);
+    return found;
+  };
+  /** One edition, whole. */
+  router.get('/:id/editions/:number', async (request, response) => {
+    const [theme] = await editionOf(request);
+    response.json(theme);
+  });
+  /** One edition, then the themes that it stands on as they were in theirs, the nearest first. */
+  router.get('/:id/editions/:number/chain', async (request, response) => {
+    const [theme, ...below] = await editionOf(request);
+    // What ships is at hand everywhere: it begins where something grows from a starter, or from nothing that is there.
+    const grown = [theme, ...below].findIndex(({ base }) => !isThemeBase(base));
+    response.json([theme, ...below].slice(0, grown + 1));
   });
   /** The hand-off: the stylesheet alone. Fonts and pictures that it names lie beside it in the ZIP file. */
   router.get('/:id/stylesheet', async (request, response) => {
@@ -57,7 +75,7 @@ export function themeRoutes(store: ThemeStore, media: MediaStore, pages: PageSto
       .attachment(`${key}.zip`)
       .send(Buffer.from(await zipped(key, files, media)));
   });
-  router.use(documentRoutes({ store, bases: views.bases }));
+  router.use(documentRoutes({ store, bases }));
   return router;
 }
 

@@ -1,6 +1,6 @@
 import { placementCss, readWidth, roomsOf, tableRef, tablesOn, themeRef, type TableBlock } from '../../page';
 import type { Table } from '../../table';
-import { propertyOf, widthsOf, type ThemeView } from '../../theme';
+import { propertyOf, type ThemeView } from '../../theme';
 import { leavesOut, stacks, turns } from '../rules/arrangement-rules';
 import { surelyFits } from '../../fit';
 import { headerFrameRules, headerPageRules } from '../rules/header-rules';
@@ -38,7 +38,7 @@ export function placementRules(at: string, block: TableBlock, placed: Table | un
 
 /** Whether a theme says at any width where its tables sit. */
 const saysWhereItSits = (view: ThemeView): boolean =>
-  ['', ...widthsOf(view.theme).map(({ name }) => name)].some(
+  ['', ...view.steps.map(({ name }) => name)].some(
     (step) => view.at(step).valueAt({ part: 'table', condition: 'rest' }, propertyOf('sits')) !== undefined,
   );
 

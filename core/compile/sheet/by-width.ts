@@ -1,4 +1,4 @@
-import { widthsOf, type ThemeView } from '../../theme';
+import { type ThemeView } from '../../theme';
 import { familyOf } from './families';
 import { contract } from '../markup/contract';
 import { walk, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
@@ -23,7 +23,7 @@ interface Block {
  * holds, in its order, whichever rule is stronger; and browsers weigh few rules that do not hold.
  */
 export function byWidth(view: ThemeView, sheetAt: (at: ThemeView) => Stylesheet): Stylesheet {
-  const steps = widthsOf(view.theme).filter(({ values }) => Object.keys(values).length > 0);
+  const steps = view.steps.filter(({ differs }) => differs);
   if (steps.length === 0) return sheetAt(view);
   const sheets = [sheetAt(view), ...steps.map(({ name }) => sheetAt(view.at(name)))];
   const ranges = sheets.map((_, i): Range => ({ above: steps[i]?.width, upTo: steps[i - 1]?.width }));

@@ -37,4 +37,15 @@ describe('A theme that two windows changed', () => {
     );
     expect([conflicts, value]).toEqual([[], step({ 'body-rows': { odd: { fill: '#fff' } } })]);
   });
+  it('makes no third ground of two: what was given another one by one side has that, by both is asked about', () => {
+    const from = (ground: Theme['base']): Theme => ({ ...base, base: ground });
+    const [brand, later] = [from({ theme: 'brand' }), from({ starter: 'ground', version: 2 })];
+    expect(mergeThemes(base, brand, base).value.base).toEqual({ theme: 'brand' });
+    expect(mergeThemes(base, base, brand).value.base).toEqual({ theme: 'brand' });
+    expect(mergeThemes(base, brand, brand).conflicts).toEqual([]);
+    const { value, conflicts } = mergeThemes(base, brand, later);
+    expect(value.base).toEqual({ theme: 'brand' });
+    expect(conflicts).toEqual([{ path: ['base'], mine: brand.base, theirs: later.base }]);
+    expect(conflicts[0] && takeTheirTheme(value, conflicts[0]).base).toEqual({ starter: 'ground', version: 2 });
+  });
 });

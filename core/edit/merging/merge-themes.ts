@@ -1,4 +1,5 @@
 import type { Theme } from '../../theme';
+import { dequal } from 'dequal/lite';
 import { takeTheirs, threeWayMerge, type Conflict, type Merged } from './merge';
 
 /** Values of places: by part, then by condition, then by property. */
@@ -50,9 +51,14 @@ export function mergeThemes(base: Theme, mine: Theme, theirs: Theme): Merged<The
         all.map((side) => valuesAt(side, step)),
       ),
     );
-  const { value, conflicts } = threeWayMerge(placed(base), placed(mine), placed(theirs));
-  return { value: tidy(value), conflicts };
+  const { value, conflicts } = threeWayMerge(placed(base), placed(mine), placed({ ...theirs, base: groundOf(base, mine, theirs) }));
+  const isOpen = !dequal(mine.base, theirs.base) && !dequal(base.base, mine.base) && !dequal(base.base, theirs.base);
+  const grounds: readonly Conflict[] = isOpen ? [{ path: ['base'], mine: mine.base, theirs: theirs.base }] : [];
+  return { value: tidy(value), conflicts: [...grounds, ...conflicts] };
 }
+
+/** What a theme grows from is one thing, a starter in a version or a theme: of two no third is made. Their side of it, or mine where both changed it. */
+const groundOf = (base: Theme, mine: Theme, theirs: Theme): Theme['base'] => (dequal(base.base, mine.base) ? theirs.base : mine.base);
 
 /** A theme with the other side's value at the place of a conflict. */
 export const takeTheirTheme = (theme: Theme, conflict: Conflict): Theme => tidy(takeTheirs(theme, conflict));

@@ -1,5 +1,5 @@
 import type { Bases } from '../chain';
-import type { Base } from '../theme';
+import { isThemeBase, type StarterBase } from '../theme';
 import { ground } from './ground';
 import { laterGrounds, laterVersions } from './later-versions';
 import type { Starter } from './shapes';
@@ -18,7 +18,7 @@ const grounds = [ground, ...laterGrounds].map((theme, i): Starter => ({
 /** Every version of every starter that ever shipped, and the ground. */
 export const shippedStarters: readonly Starter[] = [...grounds, ...firstVersions, ...laterVersions];
 
-const keyOf = ({ starter, version }: Base): string => `${starter} ${version}`;
+const keyOf = ({ starter, version }: StarterBase): string => `${starter} ${version}`;
 const shipped = new Map(shippedStarters.map((each) => [keyOf({ starter: each.key, version: each.version }), each]));
 
 /** Number of a starter's newest version; 0 where there is none of that name. */
@@ -32,7 +32,7 @@ export const starters: readonly Starter[] = firstVersions.map(
 
 /** What ships for themes to grow from. */
 export const starterBases: Bases = {
-  find: (base) => shipped.get(keyOf(base))?.theme,
+  find: (base) => (isThemeBase(base) ? undefined : shipped.get(keyOf(base))?.theme),
   ground,
   names: ['ground', ...firstVersions.map(({ key }) => key)],
 };

@@ -1,5 +1,5 @@
 import { shortHash } from '../../compile/sheet/short-hash';
-import { atVersion, laterVersion, lookChanges } from '../../edit';
+import { grownFrom, laterVersion, lookChanges } from '../../edit';
 import { starter, themeWith, viewOf } from '../../tests/themes';
 import { newestOf, shippedStarters, starterBases, starters } from './index';
 
@@ -52,10 +52,10 @@ describe('A version of a starter', () => {
   it('is left only by the person, and what that changes is told', () => {
     const theme = themeWith({ numbers: { rest: { figures: 'old style' } } }, { base: starter('hairline') });
     expect(laterVersion(theme)).toBe(3);
-    expect(laterVersion(atVersion(theme, 3))).toBeUndefined();
+    expect(laterVersion(grownFrom(theme, { starter: 'hairline', version: 3 }))).toBeUndefined();
     expect(laterVersion(themeWith({}))).toBe(2);
     expect(laterVersion(themeWith({}, { base: null }))).toBeUndefined();
-    const changes = lookChanges(viewOf(theme), viewOf(atVersion(theme, 2)));
+    const changes = lookChanges(viewOf(theme), viewOf(grownFrom(theme, { starter: 'hairline', version: 2 })));
     // What the theme says itself holds in either version.
     expect(changes.map(({ what, before, after }) => `${what}: ${before ?? '-'} → ${after ?? '-'}`)).toEqual([
       'Numbers: decimal marks: - → aligned',

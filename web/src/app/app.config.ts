@@ -2,10 +2,11 @@ import { provideHttpClient, withFetch } from '@angular/common/http';
 import { provideAppInitializer, provideBrowserGlobalErrorListeners, type ApplicationConfig } from '@angular/core';
 import { MAT_DIALOG_DEFAULT_OPTIONS, MatDialogConfig } from '@angular/material/dialog';
 import { MAT_SNACK_BAR_DEFAULT_OPTIONS } from '@angular/material/snack-bar';
-import { TitleStrategy, provideRouter, withComponentInputBinding, withNavigationErrorHandler } from '@angular/router';
+import { RouteReuseStrategy, TitleStrategy, provideRouter, withComponentInputBinding, withNavigationErrorHandler } from '@angular/router';
 import { registerFonts } from './controls/fonts';
 import { registerIcons } from './controls/icons';
 import { routes } from './routes';
+import { OwnView } from './shell/own-view';
 import { viewNotThere } from './shell/not-loaded';
 import { PageTitle } from './shell/page-title';
 
@@ -14,6 +15,7 @@ export const appConfig: ApplicationConfig = {
     provideBrowserGlobalErrorListeners(),
     provideHttpClient(withFetch()),
     provideRouter(routes, withComponentInputBinding(), withNavigationErrorHandler(viewNotThere)),
+    { provide: RouteReuseStrategy, useExisting: OwnView },
     { provide: TitleStrategy, useClass: PageTitle },
     provideAppInitializer(() => registerIcons()),
     provideAppInitializer(() => registerFonts()),

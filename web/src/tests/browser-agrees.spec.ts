@@ -15,8 +15,8 @@ import {
 } from '../../../core/compile';
 import { resolve } from '../../../core/resolve';
 import { gridOf, heldOn, slotOf, type GridCell, type Held, type Table } from '../../../core/table';
-import { stepFor, widthsOf, type ConditionName, type Slot, type Theme } from '../../../core/theme';
-import { dice, randomHeld, randomTable, randomTheme, withExceptions, withSteps, starterNames } from '../../../core/tests/random';
+import { stepFor, type ConditionName, type Slot, type Theme, type ThemeView } from '../../../core/theme';
+import { dice, randomGrown, randomHeld, randomTable, randomTheme, withExceptions, withSteps, starterNames } from '../../../core/tests/random';
 import {
   bandOf,
   differences,
@@ -75,15 +75,15 @@ const barElements = (): Element[] =>
   );
 
 /** A page of its own for a dressed table: 16 px, white, black. Gives the differences between prediction and browser. */
-function disagreements(whole: Theme, table: Table, held: Held, lean: boolean, width = 1000): string[] {
-  const theme = viewOf(whole, stepFor(whole, width));
+function disagreements(whole: ThemeView, table: Table, held: Held, lean: boolean, width = 1000): string[] {
+  const theme = whole.at(stepFor(whole.steps, width));
   const host = document.createElement('div');
   const shadow = host.attachShadow({ mode: 'open' });
   document.body.append(host);
   try {
     const css = writeCss([
       ...frameRules,
-      ...byWidth(viewOf(whole), (at) => themeCss(at, { key: 'case', held: true, around: true, lean, beside: besideOf([table]) })),
+      ...byWidth(whole, (at) => themeCss(at, { key: 'case', held: true, around: true, lean, beside: besideOf([table]) })),
     ]);
     const markup = element(
       'div',
@@ -185,7 +185,7 @@ describe('What core predicts is what Chromium computes', () => {
     const d = dice(seed);
     const theme = randomTheme(d, starterNames);
     const table = randomTable(d);
-    const found = disagreements(theme, table, randomHeld(d, table), seed % 2 === 1);
+    const found = disagreements(viewOf(theme), table, randomHeld(d, table), seed % 2 === 1);
     expect(found.slice(0, 5)).withContext(`seed ${seed}`).toEqual([]);
   });
 
@@ -193,15 +193,25 @@ describe('What core predicts is what Chromium computes', () => {
     const d = dice(10_000 + seed);
     const theme = randomTheme(d, starterNames);
     const table = withExceptions(d, randomTable(d));
-    const found = disagreements(theme, table, randomHeld(d, table), seed % 2 === 1);
+    const found = disagreements(viewOf(theme), table, randomHeld(d, table), seed % 2 === 1);
     expect(found.slice(0, 5)).withContext(`seed ${seed}`).toEqual([]);
   });
 
   forSeeds('for themes with width steps, at widths in and beside each', { all: 300, usual: 150 }, (seed) => {
     const d = dice(20_000 + seed);
-    const theme = withSteps(d, randomTheme(d, starterNames));
+    const theme = viewOf(withSteps(d, randomTheme(d, starterNames)));
     const table = d.chance(0.3) ? withExceptions(d, randomTable(d)) : randomTable(d);
-    const step = d.pick(widthsOf(theme)).width;
+    const step = d.pick(theme.steps).width;
+    const width = d.pick([step, step + 1, step - 1, 1000, 300]);
+    const found = disagreements(theme, table, randomHeld(d, table), seed % 2 === 1, width);
+    expect(found.slice(0, 5)).withContext(`seed ${seed} at ${width}px`).toEqual([]);
+  });
+
+  forSeeds('for themes that grow from up to four others, at widths in and beside each step', { all: 300, usual: 100 }, (seed) => {
+    const d = dice(30_000 + seed);
+    const theme = randomGrown(d, starterNames, 1 + (seed % 4));
+    const table = d.chance(0.3) ? withExceptions(d, randomTable(d)) : randomTable(d);
+    const step = d.pick(theme.steps).width;
     const width = d.pick([step, step + 1, step - 1, 1000, 300]);
     const found = disagreements(theme, table, randomHeld(d, table), seed % 2 === 1, width);
     expect(found.slice(0, 5)).withContext(`seed ${seed} at ${width}px`).toEqual([]);

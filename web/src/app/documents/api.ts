@@ -1,10 +1,11 @@
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
-import { catchError, map, throwError, type Observable } from 'rxjs';
+import { catchError, map, tap, throwError, type Observable } from 'rxjs';
 import {
   answers,
   type Answer,
   type Backups,
+  type Changed,
   type Deleted,
   type KeptBackup,
   type Documents,
@@ -20,6 +21,7 @@ import {
   type KindName,
   type Pending,
   type RowsPiece,
+  type ThemeEdition,
 } from '../../../../core/documents';
 import { elsewhereAddress } from '../../../../core/compile';
 import type { House } from '../../../../core/house';
@@ -27,8 +29,9 @@ import { good, type Outcome } from '../../../../core/outcome';
 import type { Along, Page } from '../../../../core/page';
 import type { Row, Table, TableHead } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
+import { ThemeDrafts } from './theme-drafts';
 
-export type { Done, Edition, Follower, Kept, KeptHead, KeptHouse, KeptPage, KeptTable, KeptTheme, Pending, RowsPiece };
+export type { Changed, Done, Edition, Follower, Kept, KeptHead, KeptHouse, KeptPage, KeptTable, KeptTheme, Pending, RowsPiece, ThemeEdition };
 export type Kind = KindName;
 
 /** A request that did not do what it was for: the server could not be reached (status 0), or it refused. */
@@ -46,15 +49,21 @@ export class ApiError extends Error {
 @Injectable({ providedIn: 'root' })
 export class Api {
   private readonly http = inject(HttpClient);
+  private readonly drafts = inject(ThemeDrafts);
+  /** What themes come by is remembered, since others may grow from them. */
+  private readonly know = <K extends Kind>(kind: K, kept: Kept<Documents[K]>): void => {
+    if (kind === 'themes') this.drafts.know(kept as Kept<Theme>);
+  };
 
-  themes = (): Observable<readonly KeptTheme[]> => this.get('/api/themes', answers.themes);
+  themes = (): Observable<readonly KeptTheme[]> => this.get('/api/themes', answers.themes).pipe(tap((themes) => this.drafts.knowAll(themes)));
   tables = (): Observable<readonly KeptTable[]> => this.get('/api/tables', answers.tables);
   pages = (): Observable<readonly KeptPage[]> => this.get('/api/pages', answers.pages);
-  document = <K extends Kind>(kind: K, id: string): Observable<Kept<Documents[K]>> => this.get(`/api/${kind}/${id}`, answers.kept(kind));
+  document = <K extends Kind>(kind: K, id: string): Observable<Kept<Documents[K]>> =>
+    this.get(`/api/${kind}/${id}`, answers.kept(kind)).pipe(tap((kept) => this.know(kind, kept)));
   create = <K extends Kind>(kind: K, document: Documents[K]): Observable<Kept<Documents[K]>> =>
-    this.ask(this.http.post(`/api/${kind}`, document), answers.kept(kind));
+    this.ask(this.http.post(`/api/${kind}`, document), answers.kept(kind)).pipe(tap((kept) => this.know(kind, kept)));
   save = <K extends Kind>(kind: K, id: string, revision: number, document: Documents[K]): Observable<Kept<Documents[K]>> =>
-    this.ask(this.http.put(`/api/${kind}/${id}`, document, startedFrom(revision)), answers.kept(kind));
+    this.ask(this.http.put(`/api/${kind}/${id}`, document, startedFrom(revision)), answers.kept(kind)).pipe(tap((kept) => this.know(kind, kept)));
   patch = (kind: Kind, id: string, revision: number, change: unknown): Observable<{ readonly revision: number }> =>
     this.ask(this.http.patch(`/api/${kind}/${id}`, change, startedFrom(revision)), answers.revision);
   tableHead = (id: string): Observable<KeptHead> => this.get(`/api/tables/${id}/head`, answers.head);
@@ -75,6 +84,8 @@ export class Api {
     this.ask(this.http.post(`/api/${kind}/${id}/editions`, { hold }, startedFrom(seen)), answers.edition);
   /** Live pages that would change if it were published. */
   followers = (kind: 'themes' | 'tables', id: string): Observable<readonly Follower[]> => this.get(`/api/${kind}/${id}/followers`, answers.followers);
+  /** Themes that one grows from, which have changed since they were published. */
+  changedBelow = (id: string): Observable<readonly Changed[]> => this.get(`/api/themes/${id}/below`, answers.changed);
   publishPage = (id: string, seen: number, along: readonly Along[]): Observable<Edition & { readonly slug: string }> =>
     this.ask(this.http.post(`/api/pages/${id}/publish`, { along }, startedFrom(seen)), answers.pageEdition);
   pending = (id: string): Observable<readonly Pending[]> => this.get(`/api/pages/${id}/pending`, answers.pending);
@@ -85,7 +96,10 @@ export class Api {
   /** An edition of a table with its first body rows only. */
   tableEdition = (id: string, number: number): Observable<Table> =>
     this.get(`/api/tables/${id}/editions/${number}/preview`, answers.document('tables'));
-  edition = (id: string, number: number): Observable<Theme> => this.get(`/api/themes/${id}/editions/${number}`, answers.document('themes'));
+  themeEditions = (id: string): Observable<readonly ThemeEdition[]> => this.get(`/api/themes/${id}/editions`, answers.themeEditions);
+  /** An edition of a theme, then the themes that it stands on, as they were in theirs. */
+  themeEdition = (id: string, number: number): Observable<readonly [Theme, ...Theme[]]> =>
+    this.get(`/api/themes/${id}/editions/${number}/chain`, answers.chain);
   house = (): Observable<KeptHouse> => this.get('/api/house', answers.house);
   saveHouse = (revision: number, house: House): Observable<KeptHouse> =>
     this.ask(this.http.put('/api/house', house, startedFrom(revision)), answers.house);

@@ -4,7 +4,7 @@ import { firstValueFrom } from 'rxjs';
 import { heldKey, type PageInput } from '../../../../core/compile';
 import { dressed, siteDress, tableRef, tablesOn, themeRef, type Page, type TableBlock } from '../../../../core/page';
 import { tableOf, type Table } from '../../../../core/table';
-import type { Theme } from '../../../../core/theme';
+import type { ThemeView } from '../../../../core/theme';
 import { Deleting } from '../controls/deleting';
 import { ThemeViews } from '../controls/dressed/theme-views';
 import { Api, type Edition, type KeptPage, type KeptTable, type KeptTheme } from '../documents/api';
@@ -38,7 +38,7 @@ export class StandsOn {
   private readonly fullTables = signal<ReadonlyMap<string, Table>>(new Map());
   /** Editions of the themes and tables of placements, and held ones themselves, as they come in. */
   private readonly editions = signal<ReadonlyMap<string, readonly Edition[]>>(new Map());
-  private readonly heldThemes = signal<ReadonlyMap<string, Theme>>(new Map());
+  private readonly heldThemes = signal<ReadonlyMap<string, ThemeView>>(new Map());
   private readonly heldTables = signal<ReadonlyMap<string, Table>>(new Map());
   /** What has been asked for; only once. */
   private readonly asked = new Set<string>();
@@ -55,7 +55,7 @@ export class StandsOn {
       const now = edition === undefined ? undefined : themes.get(block.dress?.id ?? '');
       if (edition === undefined || !now) continue;
       const held = this.heldThemes().get(themeRef(block));
-      themes.set(themeRef(block), held ? { key: heldKey(now.key, edition), view: this.views.of(held) } : now);
+      themes.set(themeRef(block), held ? { key: heldKey(now.key, edition), view: held } : now);
     }
     const site = siteDress([page, ...this.otherPages()]);
     return { page, tables: new Map([...this.fullTables(), ...this.heldTables()]), themes, site };
@@ -147,8 +147,8 @@ export class StandsOn {
       if (found) this.heldTables.update((all) => new Map(all).set(tableRef(block), found));
     }
     if (held !== undefined && isNew(themeRef(block))) {
-      const found = await firstValueFrom(this.api.edition(theme, held)).catch(() => undefined);
-      if (found) this.heldThemes.update((all) => new Map(all).set(themeRef(block), found));
+      const found = await firstValueFrom(this.api.themeEdition(theme, held)).catch(() => undefined);
+      if (found) this.heldThemes.update((all) => new Map(all).set(themeRef(block), this.views.ofEdition(found)));
     }
   }
 

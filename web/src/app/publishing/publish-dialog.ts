@@ -3,12 +3,12 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { MatProgressBarModule } from '@angular/material/progress-bar';
-import { firstValueFrom, type Observable } from 'rxjs';
 import type { TableBlock } from '../../../../core/page';
 import { previewOf, type Table } from '../../../../core/table';
 import type { ThemeView } from '../../../../core/theme';
 import { Dressed } from '../controls/dressed/dressed';
-import { Api, type Follower } from '../documents/api';
+import { Api, type Changed, type Follower } from '../documents/api';
+import { AsPublished, askOnce } from './as-published';
 import { ThemeViews } from '../controls/dressed/theme-views';
 
 export interface Publishing {
@@ -16,6 +16,8 @@ export interface Publishing {
   readonly id: string;
   readonly name: string;
   readonly followers: readonly Follower[];
+  /** Themes that it grows from, which have changed since they were published. */
+  readonly below: readonly Changed[];
 }
 
 /** A placed table as it is live and as it would be. */
@@ -54,7 +56,8 @@ export class PublishDialog {
   protected readonly word = this.data.kind === 'themes' ? 'theme' : 'table';
   protected readonly count = computed(() => this.data.followers.length - this.held().size);
   /** Each document is fetched once, however many placements show it. */
-  private readonly fetched = new Map<string, Promise<unknown>>();
+  private readonly once = askOnce();
+  private readonly published = new AsPublished(this.api, this.once);
 
   constructor() {
     void this.look();
@@ -86,16 +89,15 @@ export class PublishDialog {
   }
 
   private async pairFor(block: TableBlock): Promise<Pair> {
-    const [liveTable, liveTheme] = await Promise.all([this.newestTable(block.shows.id), this.newestTheme(block.dress?.id ?? '')]);
+    const dress = block.dress?.id ?? '';
+    const [liveTable, live] = await Promise.all([this.newestTable(block.shows.id), this.published.newest(dress)]);
+    const liveTheme = live && this.views.ofEdition(live);
     const draft = await this.once(`table ${block.shows.id}`, this.api.tablePreview(block.shows.id));
     const now = liveTable && { table: liveTable, view: liveTheme };
     const then =
       this.data.kind === 'tables'
         ? { table: draft.document, view: liveTheme }
-        : {
-            table: liveTable ?? draft.document,
-            view: this.views.of((await this.once(`theme ${this.data.id}`, this.api.document('themes', this.data.id))).document),
-          };
+        : { table: liveTable ?? draft.document, view: await this.thenFor(dress) };
     const short = ({ table, view }: Picture): Picture => ({ table: previewOf(table, ROWS), view });
     return { name: draft.document.name, now: now && short(now), then: short(then) };
   }
@@ -104,14 +106,8 @@ export class PublishDialog {
     const [newest] = await this.once(`editions ${id}`, this.api.editions(id, 'tables'));
     return newest && this.once(`edition ${id}`, this.api.tableEdition(id, newest.number));
   }
-  private async newestTheme(id: string): Promise<ThemeView | undefined> {
-    if (id === '') return undefined;
-    const [newest] = await this.once(`theme editions ${id}`, this.api.editions(id));
-    return newest && this.views.of(await this.once(`theme edition ${id}`, this.api.edition(id, newest.number)));
-  }
-  private once<T>(key: string, request: Observable<T>): Promise<T> {
-    const known = this.fetched.get(key) ?? firstValueFrom(request);
-    this.fetched.set(key, known);
-    return known as Promise<T>;
+  private async thenFor(dress: string): Promise<ThemeView | undefined> {
+    const then = await this.published.with(dress, this.data.id);
+    return then && this.views.ofEdition(then);
   }
 }

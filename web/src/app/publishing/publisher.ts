@@ -46,11 +46,12 @@ export class Publisher {
 
   private async publishKept(kind: 'themes' | 'tables', { id, seen, document: { name } }: Open): Promise<Edition | undefined> {
     const followers = await this.deleting.attempt(() => firstValueFrom(this.api.followers(kind, id)));
-    if (!followers) return undefined;
+    const below = kind === 'themes' ? await this.deleting.attempt(() => firstValueFrom(this.api.changedBelow(id))) : [];
+    if (!followers || !below) return undefined;
     let hold: readonly string[] | undefined = [];
     if (followers.length > 0) {
       const { PublishDialog } = await import('./publish-dialog');
-      const data: Publishing = { kind, id, name, followers };
+      const data: Publishing = { kind, id, name, followers, below };
       hold = await firstValueFrom(
         this.dialog
           .open<InstanceType<typeof PublishDialog>, Publishing, readonly string[]>(PublishDialog, { data, width: '860px', maxWidth: '94vw' })

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import type { Outcome } from '../../../../../core/outcome';
 import { readRoom, readWidth, type TableBlock } from '../../../../../core/page';
-import { widthsOf, type Theme } from '../../../../../core/theme';
+import type { Theme } from '../../../../../core/theme';
 import { ThemeViews } from '../../controls/dressed/theme-views';
 import { placeHolds, widthHolds } from './who-holds';
 
@@ -101,9 +101,8 @@ export class PlacingForm {
   });
   /** Room at the theme's width steps and, should there be any, at widths of which it has none. */
   protected readonly narrower = computed<readonly NarrowRoom[]>(() => {
-    const theme = this.theme();
     const { roomAt = [] } = this.block();
-    const steps = theme ? widthsOf(theme) : [];
+    const steps = this.view()?.steps ?? [];
     const others = roomAt.filter(({ upTo }) => !steps.some(({ width }) => width === upTo));
     return [
       ...steps.map(({ name, width }) => ({ upTo: width, label: `Room at ${name}, up to ${width}px`, room: roomOf(roomAt, width) })),

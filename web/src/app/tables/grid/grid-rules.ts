@@ -2,7 +2,7 @@ import { computed, type Signal } from '@angular/core';
 import { besideOf, frameRules, sheetOf, textLooksIn, type CssNode, type TextLook } from '../../../../../core/compile';
 import { typedRows, type Table } from '../../../../../core/table';
 import { resolveAt } from '../../../../../core/resolve';
-import { widthsOf, type ThemeView } from '../../../../../core/theme';
+import { type ThemeView } from '../../../../../core/theme';
 
 interface Own extends Pick<Table, 'exceptions' | 'dressings'> {
   readonly texts: readonly TextLook[];
@@ -42,6 +42,6 @@ export function gridRules(view: ThemeView | undefined, own: Own): readonly CssNo
  */
 export const hasEqualColumns = (view: ThemeView | undefined): boolean =>
   view !== undefined &&
-  ['', ...widthsOf(view.theme).map(({ name }) => name)].some(
+  ['', ...view.steps.map(({ name }) => name)].some(
     (step) => resolveAt(view.at(step), { part: 'table', condition: 'rest' }, 'layout').css === 'fixed',
   );

@@ -4,11 +4,10 @@ import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/materia
 import { firstValueFrom } from 'rxjs';
 import { freeName } from '../../../../../core/free-name';
 import { sayProblem, type Problem } from '../../../../../core/outcome';
-import { starterBases, type Theme } from '../../../../../core/theme';
+import { Views, basesOver, isThemeBase, starterBases, type Theme } from '../../../../../core/theme';
 import { readThemeFile, type ThemesRead } from '../../../../../core/theme-file';
 import { Dressed } from '../../controls/dressed/dressed';
 import { sampleTable } from '../../controls/dressed/sample-table';
-import { ThemeViews } from '../../controls/dressed/theme-views';
 import { Api, ApiError } from '../../documents/api';
 
 export interface BringThemes {
@@ -19,6 +18,8 @@ export interface BringThemes {
 }
 
 interface Found {
+  /** What the file calls it. */
+  readonly id: string;
   readonly theme: Theme;
   /** What it will be called: its name, or one that is free. */
   readonly name: string;
@@ -52,7 +53,7 @@ interface Found {
         <ul class="zest-cards" aria-label="Themes in the file">
           @for (each of found(); track $index) {
             <li class="theme">
-              <zest-dressed [view]="views.of(each.theme)" [table]="sample" [scale]="0.47" />
+              <zest-dressed [view]="views().of(each.theme)" [table]="sample" [scale]="0.47" />
               <strong>{{ each.name }}</strong>
               <span class="zest-note"
                 >{{ baseOf(each.theme) }}{{ each.name === each.theme.name ? '' : '; called so since “' + each.theme.name + '” is taken' }}</span
@@ -98,26 +99,30 @@ export class BringThemesDialog {
   private readonly dialog = inject<MatDialogRef<BringThemesDialog>>(MatDialogRef);
   private readonly data = inject<BringThemes>(MAT_DIALOG_DATA);
   private readonly api = inject(Api);
-  protected readonly views = inject(ThemeViews);
+  protected readonly read = signal<ThemesRead | undefined>(undefined);
+  /** In a file, themes grow from one another by what the file calls them. */
+  protected readonly views = computed(() => {
+    const byId = new Map((this.read()?.themes ?? []).map(({ id, theme }) => [id, theme]));
+    return new Views(basesOver(starterBases, (id) => byId.get(id)));
+  });
   protected readonly sample = sampleTable;
   protected readonly say = sayProblem;
-  protected readonly read = signal<ThemesRead | undefined>(undefined);
   protected readonly wrong = signal('');
   protected readonly isBusy = signal(false);
   private readonly refused = signal<readonly Problem[]>([]);
-  /** Those that are kept already: should one of the others not be taken, it can be tried again without them. */
-  private readonly done = signal<readonly Theme[]>([]);
+  /** Those that are kept already, by what the file calls them, with their new ids: should one of the others not be taken, it can be tried again without them. */
+  private readonly done = signal<ReadonlyMap<string, string>>(new Map());
 
   protected readonly problems = computed(() => [...this.refused(), ...(this.read()?.problems ?? [])]);
   protected readonly found = computed<readonly Found[]>(() => {
     const taken = [...this.data.taken];
-    return (this.read()?.themes ?? []).flatMap((theme): readonly Found[] => {
+    return (this.read()?.themes ?? []).flatMap(({ id, theme }): readonly Found[] => {
       const name = freeName(theme.name, taken);
       taken.push(name);
-      return this.done().includes(theme) ? [] : [{ theme, name }];
+      return this.done().has(id) ? [] : [{ id, theme, name }];
     });
   });
-  protected baseOf = (theme: Theme): string => `grows from ${this.views.of(theme).chain[1]?.name ?? 'nothing'}`;
+  protected baseOf = (theme: Theme): string => `grows from ${this.views().of(theme).chain[1]?.name ?? 'nothing'}`;
 
   protected open(field: HTMLInputElement): void {
     const file = field.files?.[0];
@@ -131,7 +136,7 @@ export class BringThemesDialog {
   }
   private async look(file: File): Promise<void> {
     const outcome = readThemeFile(file.name, new Uint8Array(await file.arrayBuffer()), starterBases);
-    this.done.set([]);
+    this.done.set(new Map());
     this.wrong.set(outcome.ok ? '' : `“${file.name}” cannot be brought in:`);
     this.refused.set(outcome.ok ? [] : outcome.problems);
     this.read.set(outcome.ok ? outcome.value : undefined);
@@ -142,9 +147,12 @@ export class BringThemesDialog {
     this.isBusy.set(true);
     const ids: string[] = [];
     try {
-      for (const { theme, name } of this.found()) {
-        ids.push(await this.keepOne({ ...theme, name }));
-        this.done.set([...this.done(), theme]);
+      // Each comes after what it grows from, which has its new id by then.
+      for (const { id, theme, name } of this.found()) {
+        const base = isThemeBase(theme.base) ? { theme: this.done().get(theme.base.theme) ?? theme.base.theme } : theme.base;
+        const kept = await this.keepOne({ ...theme, name, base });
+        ids.push(kept);
+        this.done.set(new Map(this.done()).set(id, kept));
       }
       this.dialog.close();
     } catch (error) {

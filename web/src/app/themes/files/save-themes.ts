@@ -1,8 +1,11 @@
-import { picturesOf, themeFile } from '../../../../../core/theme-file';
+import { picturesOf, themeFile, withBases } from '../../../../../core/theme-file';
+import type { Kept } from '../../../../../core/documents';
 import type { Theme } from '../../../../../core/theme';
 
-/** Saves themes as a file, with the pictures that they bring; gives a sentence about those that are not there any more, if any. */
-export async function saveThemes(themes: readonly Theme[]): Promise<string> {
+/** Saves themes as a file, with what they grow from among `all`, and the pictures that they bring; gives a sentence about those that are not there any more, if any. */
+export async function saveThemes(chosen: readonly Kept<Theme>[], all: readonly Kept<Theme>[]): Promise<string> {
+  const filed = (themes: readonly Kept<Theme>[]): Parameters<typeof withBases>[0] => themes.map(({ id, document: theme }) => ({ id, theme }));
+  const themes = withBases(filed(chosen), filed(all));
   const pictures = new Map<string, Uint8Array>();
   const gone: string[] = [];
   for (const id of picturesOf(themes)) {
@@ -10,7 +13,7 @@ export async function saveThemes(themes: readonly Theme[]): Promise<string> {
     if (answer?.ok) pictures.set(id, new Uint8Array(await answer.arrayBuffer()));
     else gone.push(id);
   }
-  const { name, type, content } = themeFile(themes, pictures);
+  const { name, type, content } = themeFile(themes, pictures, chosen.length === 1);
   const address = URL.createObjectURL(new Blob([content], { type }));
   const link = document.createElement('a');
   link.href = address;

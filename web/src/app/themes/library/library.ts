@@ -4,7 +4,7 @@ import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { RouterLink } from '@angular/router';
-import { countValues, type ThemeView } from '../../../../../core/theme';
+import { countValues, idIn, standingOn } from '../../../../../core/theme';
 import { CardWall } from '../../controls/card-wall';
 import { Dressed } from '../../controls/dressed/dressed';
 import { sampleTable } from '../../controls/dressed/sample-table';
@@ -13,6 +13,7 @@ import { Library } from '../../documents/library';
 import type { BringThemes } from '../files/bring-themes-dialog';
 import type { MakeTheme } from './starter-dialog';
 import { ShownOn } from '../shown-on';
+import { Sprouting } from '../sprouting';
 import { ThemeViews } from '../../controls/dressed/theme-views';
 
 @Component({
@@ -49,7 +50,19 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
                 <h2>
                   <a [routerLink]="['/themes', theme.id]">{{ theme.document.name }}</a>
                 </h2>
-                <p class="zest-note">{{ about(theme) }}</p>
+                <p class="zest-note">
+                  {{ about(theme) }}
+                  @if (baseId(theme); as id) {
+                    <a [routerLink]="['/themes', id]">{{ baseName(theme) }}</a>
+                  } @else {
+                    {{ baseName(theme) }}
+                  }
+                </p>
+                @if (grown().get(theme.id); as family) {
+                  <button type="button" class="family" [title]="family.join(', ')" (click)="search.set(theme.document.name)">
+                    {{ family.length === 1 ? '1 theme grows from it' : family.length + ' themes grow from it' }}
+                  </button>
+                }
               </div>
               <button
                 mat-icon-button
@@ -67,6 +80,7 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
         <ng-template matMenuContent let-theme="theme">
           <button mat-menu-item (click)="rename(theme)">Rename</button>
           <button mat-menu-item (click)="duplicate(theme)">Duplicate</button>
+          <button mat-menu-item (click)="sprouting.from(theme)">Grow a theme from it</button>
           <button mat-menu-item (click)="save([theme])">Save as a file</button>
           <button mat-menu-item (click)="remove(theme)">Delete</button>
         </ng-template>
@@ -76,12 +90,36 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
       }
     </div>
   `,
-  styles: '.find { width: 220px; }',
+  styles: `
+    .find {
+      width: 220px;
+    }
+    .names a:not(h2 a) {
+      position: relative;
+      z-index: 1;
+    }
+    .family {
+      all: unset;
+      position: relative;
+      z-index: 1;
+      min-height: 24px;
+      font-size: 13px;
+      color: var(--zest-soft);
+      text-decoration: underline;
+      text-underline-offset: 3px;
+      cursor: pointer;
+    }
+    .family:focus-visible {
+      outline: 2px solid var(--zest-zest);
+      border-radius: 3px;
+    }
+  `,
   styleUrl: '../../controls/card.scss',
 })
 export class ThemeLibrary extends Library<'themes', KeptTheme> {
   protected readonly views = inject(ThemeViews);
   private readonly shownOn = inject(ShownOn);
+  protected readonly sprouting = inject(Sprouting);
   private readonly snackBar = inject(MatSnackBar);
   protected readonly kind = 'themes';
   protected readonly ask = this.api.themes;
@@ -94,12 +132,30 @@ export class ThemeLibrary extends Library<'themes', KeptTheme> {
     void this.load();
   }
 
-  protected said = ({ document }: KeptTheme): readonly string[] => [document.name, baseOf(this.views.of(document))];
+  /** Its name, and those of all that it stands on: the ground, under every theme, says nothing. */
+  protected said = ({ document }: KeptTheme): readonly string[] =>
+    this.views
+      .of(document)
+      .chain.slice(0, -1)
+      .map(({ name }) => name);
+
+  /** Of each theme that others stand on, their names. */
+  protected readonly grown = computed(() => {
+    const all = this.items();
+    return new Map(
+      all.map(({ id }) => [id, standingOn(id, all).map(({ document }) => document.name)] as const).filter(([, names]) => names.length > 0),
+    );
+  });
+  protected baseName = ({ document }: KeptTheme): string => this.views.of(document).chain[1]?.name ?? 'nothing';
+  protected baseId({ document }: KeptTheme): string | undefined {
+    const { chain } = this.views.of(document);
+    return chain[1]?.base ? idIn(chain, chain[1]) : undefined;
+  }
 
   protected about({ document, edition }: KeptTheme): string {
     const own = countValues(document);
-    const values = own === 0 ? 'nothing changed yet' : own === 1 ? '1 value its own' : `${own} values its own`;
-    return `From ${baseOf(this.views.of(document))}, ${values}${edition > 0 ? `, edition ${edition}` : ''}`;
+    const values = own === 0 ? 'nothing its own yet' : own === 1 ? '1 value its own' : `${own} values its own`;
+    return `${edition > 0 ? `Edition ${edition}, ` : ''}${values}, from`;
   }
 
   protected async create(): Promise<void> {
@@ -119,9 +175,6 @@ export class ThemeLibrary extends Library<'themes', KeptTheme> {
   }
   protected async save(themes: readonly KeptTheme[]): Promise<void> {
     const { saveThemes } = await import('../files/save-themes');
-    this.snackBar.open(await saveThemes(themes.map(({ document }) => document)), 'Good', { duration: 6000 });
+    this.snackBar.open(await saveThemes(themes, this.items()), 'Good', { duration: 6000 });
   }
 }
-
-/** Name of what a theme grows from. */
-const baseOf = ({ chain: [, base] }: ThemeView): string => base?.name ?? '';

@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
-import { THEME_FORMAT, starters, type Starter, type Theme } from '../../../../../core/theme';
+import { sprout } from '../../../../../core/edit';
+import { starters, type Base, type Theme } from '../../../../../core/theme';
 import { previewOf, type Table } from '../../../../../core/table';
 import { Dressed } from '../../controls/dressed/dressed';
-import { Api, type KeptTable } from '../../documents/api';
+import { Api, type KeptTable, type KeptTheme } from '../../documents/api';
 import { sampleTable } from '../../controls/dressed/sample-table';
 import { ThemeViews } from '../../controls/dressed/theme-views';
 
@@ -19,7 +20,7 @@ export type MakeTheme = (theme: Theme, triedOn: string) => Promise<boolean>;
     <h2 mat-dialog-title>Choose a starter</h2>
     <mat-dialog-content>
       <div class="over">
-        <p class="zest-note">The new theme grows from it: what you do not change follows the starter.</p>
+        <p class="zest-note">The new theme grows from it: what you do not change follows it.</p>
         <label
           >Tried on
           <select class="zest-field" (change)="tryOn($any($event.target).value)">
@@ -34,13 +35,27 @@ export type MakeTheme = (theme: Theme, triedOn: string) => Promise<boolean>;
         @for (starter of starters; track starter.key) {
           <li>
             <zest-dressed [view]="views.of(starter.theme)" [table]="table()" [scale]="0.47" />
-            <button type="button" (click)="take(starter)">
+            <button type="button" (click)="grow(starter.theme.name + ', mine', { starter: starter.key, version: starter.version })">
               <strong>{{ starter.theme.name }}</strong>
               <span class="zest-note">{{ starter.temper }}</span>
             </button>
           </li>
         }
       </ul>
+      @if (themes().length > 0) {
+        <h3>Or a theme of yours</h3>
+        <ul class="zest-cards" aria-label="Your themes">
+          @for (each of themes(); track each.id) {
+            <li>
+              <zest-dressed [view]="views.of(each.document)" [table]="table()" [scale]="0.47" />
+              <button type="button" (click)="grow(each.document.name + ', grown', { theme: each.id })">
+                <strong>{{ each.document.name }}</strong>
+                <span class="zest-note">a change in it is a change in the new one</span>
+              </button>
+            </li>
+          }
+        </ul>
+      }
     </mat-dialog-content>
     <mat-dialog-actions><button mat-button mat-dialog-close>Leave it</button></mat-dialog-actions>
   `,
@@ -111,7 +126,10 @@ export class StarterDialog {
   /** What the starters are shown on: a sample, or one of the person's own tables. */
   protected readonly table = signal<Table>(sampleTable);
 
+  protected readonly themes = signal<readonly KeptTheme[]>([]);
+
   constructor() {
+    this.api.themes().subscribe({ next: (themes) => this.themes.set(themes), error: () => this.themes.set([]) });
     this.api.tables().subscribe({ next: (tables) => this.tables.set(tables), error: () => this.tables.set([]) });
   }
 
@@ -122,8 +140,7 @@ export class StarterDialog {
   }
 
   /** It is left when the theme is kept; where it cannot be, that is said and the choice stays. */
-  protected async take({ key, version, theme }: Starter): Promise<void> {
-    const made: Theme = { format: THEME_FORMAT, name: `${theme.name}, mine`, base: { starter: key, version }, swatches: [], values: {} };
-    if (await this.make(made, this.triedOn)) this.dialog.close();
+  protected async grow(name: string, base: Base): Promise<void> {
+    if (await this.make(sprout(name, base), this.triedOn)) this.dialog.close();
   }
 }

@@ -11,7 +11,6 @@ import {
   propertiesOf,
   propertyOf,
   stepFor,
-  widthsOf,
   type ConditionName,
   type PartName,
   type Picture,
@@ -80,7 +79,7 @@ export class StudioState implements EditedLook {
   /** Whether what stands around the table is shown with it. */
   readonly around = signal(false);
   /** An earlier state of the theme that is looked at in place of the present one. */
-  readonly earlier = signal<{ readonly theme: Theme; readonly name: string } | undefined>(undefined);
+  readonly earlier = signal<{ readonly view: ThemeView; readonly name: string } | undefined>(undefined);
   /** The picked parts, the first one foremost: what is set goes to all of them. */
   readonly parts = signal<readonly PartName[]>(['body-rows']);
   readonly part = computed<PartName>(() => this.parts()[0] ?? 'body-rows');
@@ -102,14 +101,16 @@ export class StudioState implements EditedLook {
   /** How wide the container of the specimen is to be, in px, as far as its step allows. */
   readonly wanted = signal(10_000);
   readonly width = computed(() => {
-    const theme = this.theme();
-    return theme ? widthWithin(theme, this.step(), this.wanted()) : this.wanted();
+    const view = this.view();
+    return view ? widthWithin(view, this.step(), this.wanted()) : this.wanted();
   });
 
   async open(id: string): Promise<void> {
     const before = this.asked;
+    // With all themes, so that what this one grows from is known when it is first seen.
+    const asked = this.deleting.attempt(() => firstValueFrom(this.api.themes()));
+    const themes = (await asked) ?? [];
     if (!(await this.opened.open('themes', id))) return;
-    const themes = (await this.deleting.attempt(() => firstValueFrom(this.api.themes()))) ?? [];
     const kept = themes.find((theme) => theme.id === id);
     this.edition.set(kept?.edition ?? 0);
     this.key.set(kept?.key ?? '');
@@ -239,16 +240,16 @@ export class StudioState implements EditedLook {
 
   /** Looks at a width step: the specimen is as wide as it holds at most, or as there is room. */
   goToStep(step: string): void {
-    const theme = this.theme();
-    if (!theme) return;
+    const view = this.view();
+    if (!view) return;
     this.step.set(step);
-    this.wanted.set(widthsOf(theme).find(({ name }) => name === step)?.width ?? this.room());
+    this.wanted.set(view.steps.find(({ name }) => name === step)?.width ?? this.room());
   }
   /** Goes to a width, and to the step that holds there. */
   goToWidth(width: number): void {
-    const theme = this.theme();
+    const view = this.view();
     this.wanted.set(width);
-    if (theme) this.step.set(stepFor(theme, width));
+    if (view) this.step.set(stepFor(view.steps, width));
   }
 
   /** Does something to the theme; what it does may ask what the theme grows from. */
@@ -257,10 +258,10 @@ export class StudioState implements EditedLook {
   }
 
   /** What is looked back at: the last that was compared with, or the beginning of this work. */
-  readonly backTo = signal<{ readonly theme: Theme; readonly name: string } | undefined>(undefined);
+  readonly backTo = signal<{ readonly view: ThemeView; readonly name: string } | undefined>(undefined);
   lookBack(on: boolean): void {
     const session = this.session();
-    const start = session && { theme: documentAt(session.history, 0), name: 'as it was opened' };
+    const start = session && { view: this.views.of(documentAt(session.history, 0)), name: 'as it was opened' };
     this.earlier.set(on ? (this.backTo() ?? start) : undefined);
   }
 

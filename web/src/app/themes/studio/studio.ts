@@ -5,10 +5,11 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatIconModule } from '@angular/material/icon';
+import { MatMenuModule } from '@angular/material/menu';
 import { MatTooltipModule } from '@angular/material/tooltip';
 import { Router, RouterLink } from '@angular/router';
 import type { Stretch } from '../../../../../core/fit';
-import { bundles, conditionNames, countValues, partNames, partOf, propertyNames, widthsOf } from '../../../../../core/theme';
+import { bundles, conditionNames, countValues, idIn, partNames, partOf, propertyNames } from '../../../../../core/theme';
 import { Name } from '../../controls/rename';
 import { Ruler } from '../../controls/ruler';
 import { UndoRedo } from '../../controls/undo-redo';
@@ -27,10 +28,11 @@ import { TypeScalePanel } from './palette/type-scale';
 import { Unreadable } from './ledger/unreadable';
 import { Why } from './ledger/why';
 import { WidthSteps } from './widths/width-steps';
+import { Sprouting } from '../sprouting';
 import { ThemeViews } from '../../controls/dressed/theme-views';
 import { firstValueFrom } from 'rxjs';
-import { atVersion, laterVersion } from '../../../../../core/edit';
-import type { BaseDialog as BaseDialogType, Moving } from './compare/base-dialog';
+import { laterVersion } from '../../../../../core/edit';
+import type { Moved, Moving } from './compare/base-dialog';
 
 @Component({
   selector: 'zest-studio',
@@ -41,6 +43,7 @@ import type { BaseDialog as BaseDialogType, Moving } from './compare/base-dialog
     Ledger,
     MatButtonModule,
     MatIconModule,
+    MatMenuModule,
     MatTooltipModule,
     Name,
     NgTemplateOutlet,
@@ -65,11 +68,12 @@ export class Studio implements OnInit {
   private readonly router = inject(Router);
   private readonly dialog = inject(MatDialog);
   private readonly views = inject(ThemeViews);
+  private readonly sprouting = inject(Sprouting);
   protected readonly hard = hardSpecimens;
   protected readonly columns = signal(true);
   protected readonly shown = computed(() => {
-    const theme = this.state.earlier()?.theme ?? this.state.theme();
-    return theme && this.views.of(theme);
+    const theme = this.state.theme();
+    return this.state.earlier()?.view ?? (theme && this.views.of(theme));
   });
   readonly id = input.required<string>();
   /** From the address: the part, condition and property that a link points at. */
@@ -87,8 +91,7 @@ export class Studio implements OnInit {
   /** The end of the ruler: beyond the widest step, so that what holds above it can be seen. */
   protected readonly most = computed(() => Math.max(this.room(), this.state.width()));
   protected readonly marks = computed(() => {
-    const theme = this.state.theme();
-    return theme ? widthsOf(theme).map(({ width }) => width) : [];
+    return this.state.view()?.steps.map(({ width }) => width) ?? [];
   });
   /** Whether the specimen is seen in three containers at once. */
   protected readonly three = signal(false);
@@ -118,17 +121,24 @@ export class Studio implements OnInit {
 
   /** The step that the address names, if the theme has it. */
   private stepAsked(): string {
-    const theme = this.state.theme();
-    return (theme && widthsOf(theme).find(({ name }) => name === this.asked)?.name) ?? '';
+    return this.state.view()?.steps.find(({ name }) => name === this.asked)?.name ?? '';
   }
 
+  /** What the theme grows from: its name, and its id where it is a theme that can be opened. */
+  protected readonly ground = computed(() => {
+    const chain = this.state.view()?.chain;
+    const below = chain?.[1];
+    const id = chain && below && idIn(chain, below);
+    return { name: below?.name ?? 'nothing', id: below?.base ? id : undefined };
+  });
+  /** Whether it grows from something that itself stands on something. */
+  protected readonly canDetach = computed(() => (this.state.view()?.chain.length ?? 0) > 2);
+  /** How much it says itself; that there is a later version of its starter stands in its place. */
   protected about(): string {
     const view = this.state.view();
-    if (!view) return '';
+    if (!view || this.later() !== undefined) return '';
     const own = countValues(view.theme);
-    const from = `grows from ${view.chain[1]?.name ?? 'nothing'}`;
-    // That there is a later version stands beside it.
-    return this.later() === undefined ? `${from}, ${own === 1 ? '1 value its own' : `${own} values its own`}` : from;
+    return own === 1 ? ', 1 value its own' : `, ${own} values its own`;
   }
 
   /** Number of a later version of what it grows from, if there is one. */
@@ -136,16 +146,22 @@ export class Studio implements OnInit {
     const theme = this.state.theme();
     return theme && laterVersion(theme);
   });
-  /** Moves the theme to that version, once it has been seen what that changes. */
-  protected async moveOn(): Promise<void> {
-    const [theme, version] = [this.state.theme(), this.later()];
-    if (!theme || version === undefined) return;
+  /** Gives the theme another ground, once it has been seen what that changes. */
+  protected async move(to: Moving['to']): Promise<void> {
+    const [theme, session] = [this.state.theme(), this.state.session()];
+    if (!theme || !session) return;
     const { BaseDialog } = await import('./compare/base-dialog');
-    const data: Moving = { theme, version, table: this.state.table() };
-    const chosen = await firstValueFrom(
-      this.dialog.open<BaseDialogType, Moving, number>(BaseDialog, { width: '1080px', maxWidth: '96vw', data }).afterClosed(),
+    const data: Moving = { id: session.id, theme, to, table: this.state.table() };
+    const moved = await firstValueFrom(
+      this.dialog.open<InstanceType<typeof BaseDialog>, Moving, Moved>(BaseDialog, { width: '1080px', maxWidth: '96vw', data }).afterClosed(),
     );
-    if (chosen !== undefined) this.state.change(`move to version ${chosen} of its starter`, '', (each) => atVersion(each, chosen));
+    if (moved) this.state.change(moved.label, '', moved.make);
+  }
+
+  /** Makes a theme that grows from this one, and opens it. */
+  protected async grow(): Promise<void> {
+    const [theme, session] = [this.state.theme(), this.state.session()];
+    if (theme && session) await this.sprouting.from({ id: session.id, document: theme });
   }
 
   protected async compare(): Promise<void> {

@@ -3,7 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
 import { firstValueFrom } from 'rxjs';
 import { changesBetween, documentAt, momentsOf, setValue, type ThemeChange } from '../../../../../../core/edit';
-import type { Theme } from '../../../../../../core/theme';
+import type { Theme, ThemeView } from '../../../../../../core/theme';
 import { Compared, type Side } from './compared';
 import { Api } from '../../../documents/api';
 import type { DocumentSession } from '../../../documents/session';
@@ -14,7 +14,7 @@ import { when } from '../../../controls/when';
 interface Choice {
   readonly id: string;
   readonly name: string;
-  readonly load: () => Promise<Theme> | Theme;
+  readonly load: () => Promise<ThemeView> | ThemeView;
 }
 
 /** The draft beside an earlier moment of this work or an edition: as pictures, and as a list of what changed. */
@@ -55,19 +55,19 @@ export class CompareDialog {
   private readonly views = inject(ThemeViews);
   protected readonly now = this.data.state.theme;
   protected readonly chosen = signal('0');
-  protected readonly earlier = signal<Theme | undefined>(undefined);
-  protected readonly choices = signal<readonly Choice[]>(moments(this.data.session));
+  protected readonly earlier = signal<ThemeView | undefined>(undefined);
+  protected readonly choices = signal<readonly Choice[]>(moments(this.data.session, this.views));
   protected readonly name = computed(() => this.choices().find(({ id }) => id === this.chosen())?.name ?? '');
   protected readonly sides = computed((): readonly [Side, Side] => {
     const [earlier, now] = [this.earlier(), this.now()];
     return [
-      { name: 'Earlier', title: `Earlier: ${this.name()}`, view: earlier && this.views.of(earlier) },
+      { name: 'Earlier', title: `Earlier: ${this.name()}`, view: earlier },
       { name: 'Now', view: now && this.views.of(now) },
     ];
   });
   protected readonly changes = computed<readonly ThemeChange[]>(() => {
     const [earlier, now] = [this.earlier(), this.now()];
-    return earlier && now ? changesBetween(this.views.of(earlier), this.views.of(now)) : [];
+    return earlier && now ? changesBetween(earlier, this.views.of(now)) : [];
   });
 
   constructor() {
@@ -78,11 +78,11 @@ export class CompareDialog {
 
   private async loadEditions(): Promise<void> {
     const { id } = this.data.session;
-    const editions = await firstValueFrom(this.api.editions(id)).catch(() => []);
-    const found = editions.map(({ number, publishedAt }): Choice => ({
+    const editions = await firstValueFrom(this.api.themeEditions(id)).catch(() => []);
+    const found = editions.map(({ number, publishedAt, standsOn: [below] }): Choice => ({
       id: `edition ${number}`,
-      name: `Edition ${number}, ${when(publishedAt)}`,
-      load: () => firstValueFrom(this.api.edition(id, number)),
+      name: `Edition ${number}, ${when(publishedAt)}${below ? `, on edition ${below.number} of ${below.name}` : ''}`,
+      load: async () => this.views.ofEdition(await firstValueFrom(this.api.themeEdition(id, number))),
     }));
     this.choices.update((choices) => [...choices, ...found]);
     if (!this.earlier() && found[0]) await this.choose(found[0].id);
@@ -92,9 +92,9 @@ export class CompareDialog {
     const choice = this.choices().find((each) => each.id === id);
     if (!choice) return;
     this.chosen.set(id);
-    const theme = await choice.load();
-    this.earlier.set(theme);
-    this.data.state.backTo.set({ theme, name: choice.name });
+    const view = await choice.load();
+    this.earlier.set(view);
+    this.data.state.backTo.set({ view, name: choice.name });
   }
 
   protected putBack({ place, property, before, what }: ThemeChange): void {
@@ -103,11 +103,11 @@ export class CompareDialog {
 }
 
 /** The earlier moments of this work, the newest first, the beginning last. */
-function moments(session: DocumentSession<Theme>): readonly Choice[] {
+function moments(session: DocumentSession<Theme>, views: ThemeViews): readonly Choice[] {
   const history = session.history;
   return momentsOf(history).map(({ steps, label, time: at }) => ({
     id: String(steps),
     name: label === undefined ? 'As it was opened' : `${at === undefined ? '' : `${when(at)}, `}after: ${label}`,
-    load: () => documentAt(history, steps),
+    load: () => views.of(documentAt(history, steps)),
   }));
 }

@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { RouterLink, type Params } from '@angular/router';
 import { staysBehind, takenAlong } from '../../../../../../core/edit';
 import { hasPictureBehind } from '../../../../../../core/paint';
 import type { Link } from '../../../../../../core/resolve';
-import { propertyOf } from '../../../../../../core/theme';
+import { idIn, propertyOf, type ThemeView } from '../../../../../../core/theme';
 import { findingAt } from './findings';
 import { resolvedAt, sourceInWords } from './ledger-rows';
 import { sidesOf } from '../../../values/rows';
@@ -15,13 +16,15 @@ interface Step {
   readonly state: Link['state'];
   readonly place: Link['place'];
   readonly say?: string;
+  /** The theme below that says it, where it can be opened, and the place there. */
+  readonly in?: { readonly id: string; readonly name: string; readonly place: Params };
 }
 
 /** The chain behind the focused value, strongest first, and what would mend an ink that cannot be read. */
 @Component({
   selector: 'zest-why',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButtonModule],
+  imports: [MatButtonModule, RouterLink],
   template: `
     <h2>Why this {{ word() }}</h2>
     <ol>
@@ -38,6 +41,9 @@ interface Step {
             <strong>{{ step.text }}</strong>
           } @else {
             <s>{{ step.text }}<span class="hidden">, beaten</span></s>
+          }
+          @if (step.in; as base) {
+            <a class="in" [routerLink]="['/themes', base.id]" [queryParams]="base.place">Set it in {{ base.name }}</a>
           }
           @if (step.say) {
             <em>{{ step.say }}</em>
@@ -133,6 +139,10 @@ interface Step {
       color: var(--zest-alarm);
       font-style: normal;
     }
+    .in {
+      flex-basis: 100%;
+      color: inherit;
+    }
     .hidden {
       position: absolute;
       width: 1px;
@@ -179,8 +189,21 @@ export class Why {
     const view = this.state.view();
     if (!view || !this.fits()) return [];
     const { chain } = resolvedAt(view, this.state.part(), this.state.condition(), this.property());
-    return chain.map((link) => ({ where: sourceInWords(link), text: link.text, state: link.state, place: link.place, say: link.say }));
+    return chain.map((link) => ({
+      where: sourceInWords(link),
+      text: link.text,
+      state: link.state,
+      place: link.place,
+      say: link.say,
+      in: this.below(view, link),
+    }));
   });
+  private below({ chain }: ThemeView, { of, place, source }: Link): Step['in'] {
+    const id = of && source === 'base' ? idIn(chain, of) : undefined;
+    if (!of || !place || id === undefined) return undefined;
+    const { part, condition, step = null } = place;
+    return { id, name: of.name, place: { part, condition, step, property: this.state.row() } };
+  }
   /** What does not follow the whole table in this property. */
   protected readonly behind = computed(() => {
     const view = this.state.view();

@@ -15,7 +15,8 @@ import {
   type Instead,
 } from '../../../../../../core/edit';
 import { sayProblem } from '../../../../../../core/outcome';
-import { SWATCH_NAME, readSwatches, refersToSwatch, type Swatch } from '../../../../../../core/theme';
+import { SWATCH_NAME, readSwatches, refersToSwatch, standingOn, type Swatch } from '../../../../../../core/theme';
+import { ThemeDrafts } from '../../../documents/theme-drafts';
 import { StudioState } from '../studio-state';
 
 /** The theme's swatches; one is opened at a time to change its colour or its name. */
@@ -28,6 +29,7 @@ import { StudioState } from '../studio-state';
 })
 export class Swatches {
   private readonly state = inject(StudioState);
+  private readonly drafts = inject(ThemeDrafts);
   protected readonly swatches = computed(() => this.state.view()?.swatches ?? []);
   protected readonly opened = signal('');
   protected readonly wrong = signal('');
@@ -54,6 +56,13 @@ export class Swatches {
         ? { name: `swatch ${use.swatch}` }
         : { name: placeInWords(use.place, use.property), go: () => this.state.goTo(use.place, use.property) },
     );
+  });
+  protected readonly below = computed(() => this.state.view()?.chain[1]?.name ?? 'nothing');
+  /** Themes that grow from this one and refer to the swatch that is open. */
+  protected readonly usedAbove = computed(() => {
+    const [id, name] = [this.state.session()?.id ?? '', this.opened()];
+    if (name === '') return [];
+    return standingOn(id, this.drafts.all()).flatMap(({ document }) => (usesOfSwatch(document, name).length > 0 ? [document.name] : []));
   });
   protected readonly instead = signal('');
   protected readonly brand = signal('#1d6b8f');

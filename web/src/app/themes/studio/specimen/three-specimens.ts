@@ -69,7 +69,7 @@ export class ThreeSpecimens {
   protected readonly seen = computed(() => {
     const [view, stretches] = [this.view(), this.stretches()];
     return WIDTHS.map((width) => {
-      const say = stretches.length === 0 ? '' : verdictAt(stretches, width, arrangementOf(view.at(stepFor(view.theme, width))));
+      const say = stretches.length === 0 ? '' : verdictAt(stretches, width, arrangementOf(view.at(stepFor(view.steps, width))));
       return { width, say, isBeyond: say.startsWith('overflows') };
     });
   });

@@ -108,7 +108,7 @@ export class FitPanel {
   protected readonly verdict = computed(() => {
     const [view, width, stretches] = [this.state.view(), this.state.width(), this.stretches()];
     if (!view || stretches.length === 0) return { say: '', isBeyond: false };
-    const say = verdictAt(stretches, width, arrangementOf(view.at(stepFor(view.theme, width))));
+    const say = verdictAt(stretches, width, arrangementOf(view.at(stepFor(view.steps, width))));
     return { say: `${width} px: ${say}`, isBeyond: say.startsWith('overflows') };
   });
 
@@ -148,7 +148,6 @@ export class FitPanel {
     this.proposal.set(undefined);
     const widths = proposal.theme.widths;
     this.state.change('make it fit narrow containers', '', (theme) => ({ ...theme, widths }));
-    const narrowest = [...(widths ?? [])].sort((a, b) => a.width - b.width)[0];
-    this.state.goToStep(narrowest?.name ?? '');
+    this.state.goToStep(this.state.view()?.steps.at(-1)?.name ?? '');
   }
 }

@@ -3,9 +3,8 @@ import { CdkConnectedOverlay, CdkOverlayOrigin } from '@angular/cdk/overlay';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
-import { addWidthStep, changeWidthStep, deleteWidthStep } from '../../../../../../core/edit';
+import { addWidthStep, changeWidthStep, deleteWidthStep, stepBelow } from '../../../../../../core/edit';
 import { sayProblem } from '../../../../../../core/outcome';
-import { widthsOf } from '../../../../../../core/theme';
 import { StudioState } from '../studio-state';
 
 /** The theme's width steps as tabs, narrowest first: what is set while one is picked holds in containers so narrow. */
@@ -54,11 +53,14 @@ import { StudioState } from '../studio-state';
           cdkTrapFocusAutoCapture
           (submit)="$event.preventDefault(); take(name.value, width.value)"
         >
-          <label>Name <input class="zest-field" #name [value]="at.name" autocomplete="off" /></label>
+          <label>Name <input class="zest-field" #name [value]="at.name" [readonly]="at.from !== ''" autocomplete="off" /></label>
+          @if (at.from) {
+            <p class="zest-note">It is a step of {{ at.from }}: another width holds in this theme alone.</p>
+          }
           <label>Holds up to, px <input class="zest-field" #width type="number" [value]="at.width" /></label>
           <p class="zest-wrong" role="alert">{{ wrong() }}</p>
           <div class="actions">
-            @if (at.step) {
+            @if (at.step && !at.from) {
               <button mat-button type="button" (click)="remove(at.step)">Take it away</button>
             }
             <button mat-flat-button type="submit">{{ at.step ? 'Change it' : 'Add it' }}</button>
@@ -108,33 +110,36 @@ import { StudioState } from '../studio-state';
 export class WidthSteps {
   protected readonly state = inject(StudioState);
   protected readonly steps = computed(() => {
-    const theme = this.state.theme();
-    if (!theme) return [];
-    return widthsOf(theme)
-      .map(({ name, width, values }) => ({
+    const view = this.state.view();
+    if (!view) return [];
+    return view.steps
+      .map(({ name, width }) => ({
         name,
         width,
-        count: Object.values(values)
+        from: stepBelow(view, name)?.of?.name ?? '',
+        count: Object.values(view.theme.widths?.find((each) => each.name === name)?.values ?? {})
           .flatMap((part) => Object.values(part))
           .reduce((sum, own) => sum + Object.keys(own).length, 0),
       }))
       .reverse();
   });
   /** What is changed; a step of no name yet is one that is added. */
-  protected readonly opened = signal<{ readonly step: string; readonly name: string; readonly width: number } | undefined>(undefined);
+  protected readonly opened = signal<{ readonly step: string; readonly name: string; readonly width: number; readonly from: string } | undefined>(
+    undefined,
+  );
   protected readonly wrong = signal('');
 
   protected open(name: string): void {
     const step = this.steps().find((each) => each.name === name);
     this.wrong.set('');
-    this.opened.set(step ? { step: name, name, width: step.width } : { step: '', name: '', width: Math.round(this.state.width() / 8) * 8 });
+    this.opened.set(step ? { ...step, step: name } : { step: '', name: '', from: '', width: Math.round(this.state.width() / 8) * 8 });
   }
 
   protected take(typedName: string, typedWidth: string): void {
-    const [theme, at] = [this.state.theme(), this.opened()];
-    if (!theme || !at) return;
+    const [view, at] = [this.state.view(), this.opened()];
+    if (!view || !at) return;
     const [name, width] = [typedName.trim().toLowerCase(), Number(typedWidth)];
-    const changed = at.step ? changeWidthStep(theme, at.step, { name, width }) : addWidthStep(theme, name, width);
+    const changed = at.step ? changeWidthStep(view, at.step, { name, width }) : addWidthStep(view, name, width);
     const [problem] = changed.ok ? [] : changed.problems;
     if (!changed.ok) return this.wrong.set(problem ? sayProblem(problem) : 'It cannot be taken.');
     this.state.change(at.step ? `change the width step ${at.step}` : `add the width step ${name}`, '', () => changed.value);
@@ -144,7 +149,7 @@ export class WidthSteps {
 
   protected remove(step: string): void {
     this.state.goToStep('');
-    this.state.change(`take away the width step ${step}`, '', (theme) => deleteWidthStep(theme, step));
+    this.state.change(`take away the width step ${step}`, '', (_, view) => deleteWidthStep(view, step));
     this.opened.set(undefined);
   }
 }
