@@ -6,6 +6,7 @@ import { fieldName } from './value-words';
 import {
   THEME_FORMAT,
   isThemeBase,
+  modeNames,
   readTheme,
   upgradeTheme,
   type Bases,
@@ -52,9 +53,10 @@ function whereInTheme({ path }: Conflict): string {
   const at = path.indexOf('values');
   const [part, condition, property] = at < 0 ? [] : path.slice(at + 1);
   const step = path[0] === 'widths' ? path[1] : undefined;
+  const mode = path[0] === 'modes' ? modeNames.find((name) => name === path[1]) : undefined;
   if (part !== undefined && condition !== undefined)
     return placeInWords(
-      { part: part as PartName, condition: condition as ConditionName, ...(step ? { step } : {}) },
+      { part: part as PartName, condition: condition as ConditionName, ...(step ? { step } : {}), ...(mode ? { mode } : {}) },
       property as PropertyName | undefined,
     );
   return fieldInWords(path);

@@ -2,12 +2,15 @@ import {
   canFollow,
   isOfColumn,
   isThemeBase,
+  modeNames,
+  modeOf,
   newestOf,
   ownText,
   places,
   propertiesOf,
   propertyOf,
   readValue,
+  swatchesIn,
   type Base,
   type Place,
   type Property,
@@ -18,6 +21,7 @@ import {
 } from '../theme';
 import { scaleInWords, told, listChanges, stepChanges, type ThemeChange } from './changes';
 import { mapTexts, placeInWords, setValue } from './edit-theme';
+import { setSwatch } from './swatches';
 
 /** Number of the newest version of the starter that a theme grows from, where that is later than its own; else undefined. */
 export function laterVersion({ base }: Theme): number | undefined {
@@ -69,9 +73,15 @@ export function detached({ chain: [theme, below], vocabulary, steps: inView }: T
     ...(pictures.length > 0 ? { pictures } : {}),
     ...(steps.length > 0 || theme.widths !== undefined ? { widths: steps } : {}),
   };
+  for (const { name, swatches: own = [] } of below.modes ?? []) {
+    // A colour that the theme says itself is stronger than what lies below has for it in any mode.
+    const more = own.filter((each) => !swatchesIn(theme, name).some((mine) => mine.name === each.name));
+    made = more.reduce((each, swatch) => setSwatch(each, swatch, name), made);
+  }
   let taken = swatches.length - theme.swatches.length + pictures.length - (theme.pictures?.length ?? 0);
   mapTexts(below, (text, property, place) => {
-    const { step, ...always } = place;
+    const { part, condition, step, mode } = place;
+    const always: Place = { part, condition };
     // What a theme says itself is stronger than all that lies below, at wider steps and at every width too.
     const wider = inView.slice(
       0,
@@ -80,7 +90,8 @@ export function detached({ chain: [theme, below], vocabulary, steps: inView }: T
         inView.findIndex(({ name }) => name === step),
       ),
     );
-    const above: readonly Place[] = step === undefined ? [place] : [place, always, ...wider.map(({ name }) => ({ ...always, step: name }))];
+    const above: readonly Place[] =
+      mode !== undefined ? [place, always] : step === undefined ? [place] : [place, always, ...wider.map(({ name }) => ({ ...always, step: name }))];
     if (!above.some((each) => said(each, property))) {
       made = setValue(made, place, property, text);
       taken++;
@@ -106,6 +117,7 @@ export function lookChanges(before: ThemeView, after: ThemeView): readonly Theme
     ...told('Type scale', scaleInWords(before.scale), scaleInWords(after.scale)),
     ...listChanges('Swatch', before.swatches, after.swatches, ({ colour }) => colour),
     ...stepChanges(before.steps, after.steps),
+    ...inModes(before, after),
     ...steps.flatMap((step) => {
       const [was, is] = [before.at(step), after.at(step)];
       return places.flatMap((place) =>
@@ -119,6 +131,25 @@ export function lookChanges(before: ThemeView, after: ThemeView): readonly Theme
       );
     }),
   ];
+}
+
+/** What looks otherwise in modes, at every width, where it does not in all of them. */
+function inModes(before: ThemeView, after: ThemeView): readonly ThemeChange[] {
+  const names = modeNames.filter((name) => before.modes.includes(name) || after.modes.includes(name));
+  return names.flatMap((name) => {
+    const [was, is] = [before.in(name), after.in(name)];
+    const swatches = listChanges('Swatch', was.swatches, is.swatches, ({ colour }) => colour).filter(
+      ({ what }) => !listChanges('Swatch', before.swatches, after.swatches, ({ colour }) => colour).some((each) => each.what === what),
+    );
+    const values = places.flatMap((place) =>
+      propertiesOf(place.part).flatMap((property): readonly ThemeChange[] => {
+        const [from, to] = [heldBy(was, place, property), heldBy(is, place, property)];
+        if (from === heldBy(before, place, property) && to === heldBy(after, place, property)) return [];
+        return told(placeInWords({ ...place, mode: name }, property.name), from, to);
+      }),
+    );
+    return [...swatches.map((change) => ({ ...change, what: `${change.what}, ${modeOf(name).words}` })), ...values];
+  });
 }
 
 /** The text that holds at a place itself, or undefined where nothing is said there. */

@@ -59,7 +59,7 @@ const isAlways = (place: Place): boolean => always.some(({ part, condition }) =>
  * that it or its base theme sets refers to them. Shapes, type and the lines' widths stay.
  */
 export function applyBrand(view: ThemeView, brand: Rgba): Theme {
-  let changed = swatchesFromBrand(brand).reduce(setSwatch, view.theme);
+  let changed = swatchesFromBrand(brand).reduce((theme, swatch) => setSwatch(theme, swatch), view.theme);
   for (const place of places) {
     const isSaid = (name: PropertyName): boolean => view.said(place, name).length > 0 || isAlways(place);
     for (const property of propertiesOf(place.part)) {

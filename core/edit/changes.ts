@@ -4,7 +4,10 @@ import {
   placeAt,
   propertiesOf,
   isThemeBase,
+  modeIn,
+  modes,
   propertyOf,
+  type ModeName,
   type Place,
   type PropertyName,
   type Theme,
@@ -37,6 +40,7 @@ export function changesBetween({ theme: before, ...was }: ThemeView, { theme: af
     ...listChanges('Picture', before.pictures ?? [], after.pictures ?? [], ({ media }) => media),
     ...valueChanges(before, after),
     ...widthChanges(before, after),
+    ...modeChanges(before, after),
   ];
 }
 
@@ -82,13 +86,27 @@ function widthChanges(before: Theme, after: Theme): readonly ThemeChange[] {
   });
 }
 
-function valueChanges(before: Theme, after: Theme, step = ''): readonly ThemeChange[] {
+/** What changed in each mode: colours of swatches, and values. */
+const modeChanges = (before: Theme, after: Theme): readonly ThemeChange[] =>
+  modes.flatMap(({ name, words }) => {
+    const [was, is] = [modeIn(before, name), modeIn(after, name)];
+    if (was === is) return [];
+    return [
+      ...listChanges('Swatch', was?.swatches ?? [], is?.swatches ?? [], ({ colour }) => colour).map((change) => ({
+        ...change,
+        what: `${change.what}, ${words}`,
+      })),
+      ...valueChanges({ ...before, values: was?.values ?? {} }, { ...after, values: is?.values ?? {} }, '', name),
+    ];
+  });
+
+function valueChanges(before: Theme, after: Theme, step = '', mode: ModeName | '' = ''): readonly ThemeChange[] {
   return partNames.flatMap((part) => {
     if (dequal(before.values[part], after.values[part])) return [];
     return conditionNames.flatMap((condition) =>
       propertiesOf(part).flatMap(({ name }): readonly ThemeChange[] => {
         const [was, is] = [before.values[part]?.[condition]?.[name], after.values[part]?.[condition]?.[name]];
-        const place = placeAt({ part, condition }, step);
+        const place = placeAt({ part, condition }, step, mode);
         return was === is ? [] : [{ what: placeInWords(place, propertyOf(name).name), before: was, after: is, place, property: name }];
       }),
     );

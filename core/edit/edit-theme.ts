@@ -1,8 +1,12 @@
 import {
   conditionOf,
+  modeNames,
+  modeOf,
   partOf,
   propertyOf,
   type ConditionName,
+  type Mode,
+  type ModeName,
   type PartName,
   type PartValues,
   type Place,
@@ -12,7 +16,12 @@ import {
 } from '../theme';
 
 /** The theme with a text set at a place; `undefined` takes it away, so that the place falls back. */
-export function setValue(theme: Theme, { part, condition, step }: Place, property: PropertyName, text: string | undefined): Theme {
+export function setValue(theme: Theme, { part, condition, step, mode }: Place, property: PropertyName, text: string | undefined): Theme {
+  if (mode !== undefined)
+    return inOneMode(theme, mode, (own) => ({
+      ...own,
+      values: setValue({ ...theme, values: own.values }, { part, condition }, property, text).values,
+    }));
   if (step !== undefined) return atOneStep(theme, step, (values) => setValue({ ...theme, values }, { part, condition }, property, text).values);
   const conditions: PartValues = theme.values[part] ?? {};
   const own: Values = conditions[condition] ?? {};
@@ -35,6 +44,18 @@ function atOneStep(theme: Theme, step: string, change: (values: Theme['values'])
   return widths.length === 0 ? rest : { ...rest, widths };
 }
 
+/** The theme with what it says in a mode changed; of a mode in which it says nothing nothing is left. */
+export function inOneMode(theme: Theme, name: ModeName, change: (own: Mode) => Mode): Theme {
+  const { modes = [], ...rest } = theme;
+  const own: Mode = modes.find((each) => each.name === name) ?? { name, values: {} };
+  const changed = change(own);
+  if (changed.values === own.values && changed.swatches === own.swatches) return theme;
+  const list = modes.includes(own) ? modes.map((each) => (each === own ? changed : each)) : [...modes, changed];
+  const left = list.filter(({ values, swatches = [] }) => Object.keys(values).length > 0 || swatches.length > 0);
+  const inOrder = modeNames.flatMap((each) => left.filter((mode) => mode.name === each));
+  return inOrder.length === 0 ? rest : { ...rest, modes: inOrder };
+}
+
 /** Without fields that are undefined or hold nothing. */
 function prune<T extends object>(fields: T): T {
   return Object.fromEntries(
@@ -44,16 +65,14 @@ function prune<T extends object>(fields: T): T {
 
 /** The theme with every text changed. */
 export function mapTexts(theme: Theme, change: (text: string, property: PropertyName, place: Place) => string): Theme {
-  const { values, widths } = theme;
-  const changed = textsIn(values, change);
-  if (!widths) return { ...theme, values: changed };
+  const { values, widths, modes } = theme;
+  const within = (own: Theme['values'], where: Pick<Place, 'step' | 'mode'>): Theme['values'] =>
+    textsIn(own, (text, property, place) => change(text, property, { ...place, ...where }));
   return {
     ...theme,
-    values: changed,
-    widths: widths.map((step) => ({
-      ...step,
-      values: textsIn(step.values, (text, property, place) => change(text, property, { ...place, step: step.name })),
-    })),
+    values: textsIn(values, change),
+    ...(widths ? { widths: widths.map((step) => ({ ...step, values: within(step.values, { step: step.name }) })) } : {}),
+    ...(modes ? { modes: modes.map((mode) => ({ ...mode, values: within(mode.values, { mode: mode.name }) })) } : {}),
   };
 }
 
@@ -77,11 +96,12 @@ function textsIn(values: Theme['values'], change: (text: string, property: Prope
 }
 
 /** A place and a property in words: `Body rows, even, at narrow: fill`. */
-export function placeInWords({ part, condition, step }: Place, property?: PropertyName): string {
+export function placeInWords({ part, condition, step, mode }: Place, property?: PropertyName): string {
   const place = [
     partOf(part).label,
     ...(condition === 'rest' ? [] : [conditionOf(condition).label.toLowerCase()]),
     ...(step ? [`at ${step}`] : []),
+    ...(mode ? [modeOf(mode).words] : []),
   ].join(', ');
   return property ? `${place}: ${propertyOf(property).label.toLowerCase()}` : place;
 }
@@ -93,15 +113,18 @@ export interface Scope {
   readonly properties?: readonly PropertyName[];
   /** Only what is set at this width step; empty for what is set at every width. */
   readonly step?: string;
+  /** Only what is set in this mode; empty for what is set in all of them. */
+  readonly mode?: ModeName | '';
 }
 
 /** The theme without its own values in a scope, so that they come from above again. A scope that names nothing is everything. */
-export function resetValues(theme: Theme, { parts, conditions, properties, step }: Scope): Theme {
+export function resetValues(theme: Theme, { parts, conditions, properties, step, mode }: Scope): Theme {
   const within = <T>(list: readonly T[] | undefined, item: T): boolean => list === undefined || list.includes(item);
   let changed = theme;
   mapTexts(theme, (text, property, place) => {
     if (
       (step === undefined || step === (place.step ?? '')) &&
+      (mode === undefined || mode === (place.mode ?? '')) &&
       within(parts, place.part) &&
       within(conditions, place.condition) &&
       within(properties, property)

@@ -19,7 +19,7 @@ export { mergeAt, takeTheirs, threeWayMerge, type Conflict, type Merged } from '
 export { mergeThemes, takeTheirTheme } from './merging/merge-themes';
 export { mergeOrder } from './merging/order';
 export { dequal as same } from 'dequal/lite';
-export { placeInWords, resetValues, setValue, type Scope } from './edit-theme';
+export { inOneMode, placeInWords, resetValues, setValue, type Scope } from './edit-theme';
 export {
   deleteSwatch,
   isBaseSwatch,
@@ -32,6 +32,7 @@ export {
   type SwatchUse,
 } from './swatches';
 export { applyBrand } from './brand';
+export { deriveDark } from './dark/derive';
 export { staysBehind, takenAlong, type Behind } from './behind';
 export { baseInWords, changesBetween, type ThemeChange } from './changes';
 export { detached, grownFrom, laterVersion, lookChanges, sprout, type Detached } from './bases';

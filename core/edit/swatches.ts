@@ -1,15 +1,38 @@
 import { toHex } from '../colour';
-import { propertyOf, refersTo as refersToKind, type Place, type PropertyName, type Swatch, type Theme, type ThemeView } from '../theme';
-import { mapTexts, setValue } from './edit-theme';
+import {
+  propertyOf,
+  refersTo as refersToKind,
+  type ModeName,
+  type Place,
+  type PropertyName,
+  type Swatch,
+  type Theme,
+  type ThemeView,
+} from '../theme';
+import { inOneMode, mapTexts, setValue } from './edit-theme';
 
-/** Adds a swatch, or gives the one of that name another colour. */
-export function setSwatch(theme: Theme, swatch: Swatch): Theme {
+/** Adds a swatch, or gives the one of that name another colour: in a mode, there alone. */
+export function setSwatch(theme: Theme, swatch: Swatch, mode: ModeName | '' = ''): Theme {
+  if (mode !== '')
+    return inOneMode(theme, mode, (own) => ({ ...own, swatches: setSwatch({ ...theme, swatches: own.swatches ?? [] }, swatch).swatches }));
   const known = theme.swatches.some(({ name }) => name === swatch.name);
   return { ...theme, swatches: known ? theme.swatches.map((each) => (each.name === swatch.name ? swatch : each)) : [...theme.swatches, swatch] };
 }
 
-/** Takes away an own swatch; one of the base theme then shows again. */
-export const deleteSwatch = (theme: Theme, name: string): Theme => ({ ...theme, swatches: theme.swatches.filter((swatch) => swatch.name !== name) });
+/** Takes away an own swatch, in a mode what it is there alone; one of the base theme then shows again. */
+export function deleteSwatch(theme: Theme, name: string, mode: ModeName | '' = ''): Theme {
+  const without = (swatches: readonly Swatch[]): readonly Swatch[] => swatches.filter((swatch) => swatch.name !== name);
+  if (mode !== '') return inOneMode(theme, mode, (own) => ({ ...own, swatches: without(own.swatches ?? []) }));
+  return { ...inEveryMode(theme, without), swatches: without(theme.swatches) };
+}
+
+/** The theme with the swatches of each of its modes changed. */
+function inEveryMode(theme: Theme, change: (swatches: readonly Swatch[]) => readonly Swatch[]): Theme {
+  return (theme.modes ?? []).reduce(
+    (changed, { name, swatches }) => (swatches ? inOneMode(changed, name, (own) => ({ ...own, swatches: change(own.swatches ?? []) })) : changed),
+    theme,
+  );
+}
 
 /** Whether a swatch comes from the base theme. */
 export const isBaseSwatch = ({ chain: [, ...bases] }: ThemeView, name: string): boolean =>
@@ -22,10 +45,9 @@ const mayRefer = (property: PropertyName): boolean => refersToKind(propertyOf(pr
 export function renameSwatch(theme: Theme, name: string, to: string): Theme {
   const rename = (text: string): string => text.replace(refersTo(name), `$1${to}`);
   const renamed = mapTexts(theme, (text, property) => (mayRefer(property) ? rename(text) : text));
-  return {
-    ...renamed,
-    swatches: theme.swatches.map((swatch) => ({ name: swatch.name === name ? to : swatch.name, colour: rename(swatch.colour) })),
-  };
+  const named = (swatches: readonly Swatch[]): readonly Swatch[] =>
+    swatches.map((swatch) => ({ name: swatch.name === name ? to : swatch.name, colour: rename(swatch.colour) }));
+  return { ...inEveryMode(renamed, named), swatches: named(theme.swatches) };
 }
 
 /** Moves an own swatch by so many places in the list; it stops at the ends. */
@@ -59,20 +81,25 @@ export type Instead = { readonly kind: 'colour' } | { readonly kind: 'swatch'; r
 /** Deletes an own swatch and gives its users something else: its colour as it stands, another swatch, or nothing, so that they fall back. */
 export function replaceSwatch(view: ThemeView, name: string, instead: Instead): Theme {
   const { theme } = view;
-  const without: Theme = { ...theme, swatches: theme.swatches.filter((swatch) => swatch.name !== name) };
+  const without = deleteSwatch(theme, name);
   if (instead.kind === 'fall back') {
     const cleared = usesOfSwatch(theme, name).reduce<Theme>(
       (changed, use) => ('place' in use ? setValue(changed, use.place, use.property, undefined) : changed),
       without,
     );
-    return { ...cleared, swatches: cleared.swatches.map((swatch) => withText(swatch, name, colourOf(view, name))) };
+    return withTexts(cleared, name, colourOf(view, name));
   }
   const to = instead.kind === 'swatch' ? instead.name : colourOf(view, name);
   const replaced = mapTexts(without, (text, property) => (mayRefer(property) ? text.replace(refersTo(name), `$1${to}`) : text));
-  return { ...replaced, swatches: without.swatches.map((swatch) => withText(swatch, name, to)) };
+  return withTexts(replaced, name, to);
 }
 
-const withText = (swatch: Swatch, name: string, to: string): Swatch => ({ ...swatch, colour: swatch.colour.replace(refersTo(name), `$1${to}`) });
+/** The theme's swatches, in every mode, with a text in place of a swatch's name. */
+function withTexts(theme: Theme, name: string, to: string): Theme {
+  const replaced = (swatches: readonly Swatch[]): readonly Swatch[] =>
+    swatches.map((swatch) => ({ ...swatch, colour: swatch.colour.replace(refersTo(name), `$1${to}`) }));
+  return { ...inEveryMode(theme, replaced), swatches: replaced(theme.swatches) };
+}
 
 /** What a swatch comes to, as a text; the page's black where it cannot be read. */
 function colourOf({ vocabulary }: ThemeView, name: string): string {

@@ -22,6 +22,7 @@ export function pageChanges(from: Page, to: Page, nameOf: NameOf): readonly stri
   if (from.title !== to.title || from.description !== to.description) said.push('Its title or description is another.');
   if (from.language !== to.language) said.push('Its language is another.');
   if (from.inMenu !== to.inMenu) said.push(to.inMenu ? 'It stands in the menu.' : 'It no longer stands in the menu.');
+  if (from.scheme !== to.scheme) said.push('Its tables go with dark otherwise.');
   if (from.wide !== to.wide) said.push('Its width is another.');
   if (JSON.stringify([from.weight, from.insists]) !== JSON.stringify([to.weight, to.insists])) said.push('Its themes weigh something else.');
   const before = new Map(everyBlock(from.blocks).map((block) => [block.id, block]));
@@ -51,6 +52,7 @@ const fields: Readonly<Record<string, string>> = {
   reach: 'reach',
   isolated: 'form',
   bare: 'caption',
+  scheme: 'way with dark',
   width: 'width',
   align: 'place across',
   room: 'room around',

@@ -1,3 +1,4 @@
+export { schemeOf, schemes, type Scheme } from './scheme';
 export { PAGE_FORMAT, emptyPage, tableRef, themeRef, slugOf, type Page, type PageWeight } from './page';
 export { blockKinds, blockName, blockTitle, emptyBlock, type Block, type Column, type Ref, type TableBlock } from './blocks/kinds';
 export { pageSchema, readPage, upgradePage } from './read-page';

@@ -1,4 +1,5 @@
 import type { Block, Ref, TableBlock } from './blocks/kinds';
+import type { Scheme } from './scheme';
 
 const refText = ({ id, held }: Ref<string>): string => (held === undefined ? id : `${id}@${held}`);
 
@@ -24,6 +25,8 @@ export interface Page {
   readonly inMenu?: boolean;
   /** Whether it takes the window's whole width; else as much as the house stylesheet gives. */
   readonly wide?: boolean;
+  /** How its tables go with dark, where they do not say so themselves; without it they are bright. */
+  readonly scheme?: Scheme;
   /** What the rules of its tables weigh more than a class, against the site's house stylesheet: so many ids and classes. */
   readonly weight?: PageWeight;
   /** Whether its tables' rules are `!important` where the house stylesheet is. */

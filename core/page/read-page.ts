@@ -3,7 +3,7 @@ import { isLanguage } from '../data-types';
 import { bad, good, type Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
 import { nameSchema } from '../theme';
-import { blocksSchema } from './blocks/kinds';
+import { blocksSchema, schemeText } from './blocks/kinds';
 import { PAGE_FORMAT, type Page } from './page';
 
 /** The ids in what may be blocks, whatever came. */
@@ -51,6 +51,7 @@ export const pageSchema = object({
     .test('language', 'A page’s language is a code such as en, de or ar-EG.', (code) => code === undefined || isLanguage(code)),
   inMenu: boolean().strict().optional(),
   wide: boolean().strict().optional(),
+  scheme: schemeText.optional(),
   weight: object({ ids: part, classes: part }).noUnknown().optional().default(undefined),
   insists: boolean().strict().optional(),
 }).noUnknown('A page has no other fields.') as unknown as ObjectSchema<Page>;

@@ -1,5 +1,5 @@
 import { contrast, nearestPassing, type Rgba } from '../colour';
-import { followingFrom, lineage, partOf, together, type ConditionName, type PartName, type Slot, type ThemeView } from '../theme';
+import { followingFrom, lineage, partOf, together, type ConditionName, type PartName, type Slot, type ThemeView, valueLists } from '../theme';
 import { readability, type PageColours, type Readability } from './paint';
 
 const bySlot = new Map<string, readonly Slot[]>();
@@ -27,9 +27,7 @@ const rare: ReadonlySet<ConditionName> = new Set(['even-groups', 'over-numbers']
 
 /** Whether a theme or one of its bases says anything of a part, or of what it falls back to, under a condition, at any width. */
 const isSaid = ({ chain }: ThemeView, part: PartName, condition: ConditionName): boolean =>
-  chain.some(({ values, widths = [] }) =>
-    [values, ...widths.map((step) => step.values)].some((each) => lineage(part).some((name) => each[name]?.[condition] !== undefined)),
-  );
+  chain.some((theme) => valueLists(theme).some(({ values }) => lineage(part).some((name) => values[name]?.[condition] !== undefined)));
 
 const withFollowing = (set: readonly ConditionName[], own: readonly ConditionName[]): readonly ConditionName[] => {
   const more = followingFrom(new Set(set)).filter((condition) => own.includes(condition));

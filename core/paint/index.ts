@@ -1,8 +1,10 @@
 export {
+  DARK_PAGE,
   fillLayers,
   hasPictureBehind,
   inkOf,
   layerOf,
+  pageOf,
   paintedFill,
   readability,
   type FillLayers,

@@ -14,12 +14,18 @@ import {
   type Value,
 } from '../theme';
 
+const grey = (byte: number): Rgba => ({ r: byte / 255, g: byte / 255, b: byte / 255, alpha: 1 });
+
 /** The page that a table stands on. */
 export interface PageColours {
   readonly fill: Rgba;
   readonly ink: Rgba;
 }
 const WHITE_PAGE: PageColours = { fill: WHITE, ink: BLACK };
+/** The page that a dark table is thought to stand on: a grey of lightness 0.16 in OKLCH, and one of 0.95. */
+export const DARK_PAGE: PageColours = { fill: grey(13), ink: grey(240) };
+/** The page that a theme is thought to stand on as it is looked at, where none is said. */
+export const pageOf = ({ mode }: Pick<ThemeView, 'mode'>): PageColours => (mode === 'dark' ? DARK_PAGE : WHITE_PAGE);
 
 /**
  * A slot's fills, back to front (CSS 2.2, section 17.5.1): the table's, the row group's, the row's, the
@@ -90,7 +96,7 @@ function opacityOf(view: ThemeView, { part }: Slot): number {
 }
 
 /** What is finally seen behind a slot's text: its fills blended, faded with the table, over the page. */
-export const paintedFill = (view: ThemeView, slot: Slot, page: PageColours = WHITE_PAGE): Rgba =>
+export const paintedFill = (view: ThemeView, slot: Slot, page: PageColours = pageOf(view)): Rgba =>
   blend(fade(stacked(view, slot, page), opacityOf(view, slot)), page.fill);
 
 /** Whether a picture lies behind a slot's text, so that what is painted there cannot be known. */
@@ -109,7 +115,7 @@ export function hasPictureBehind(view: ThemeView, slot: Slot): boolean {
 }
 
 /** A slot's ink, not yet blended with what is behind it. */
-export function inkOf(view: ThemeView, slot: Slot, page: PageColours = WHITE_PAGE): Rgba {
+export function inkOf(view: ThemeView, slot: Slot, page: PageColours = pageOf(view)): Rgba {
   const { value } = winnerAt(view, slot, 'ink');
   if (value.kind === 'colour') return value.rgba;
   const container = containerOf(slot);
@@ -128,7 +134,7 @@ export interface Readability {
 }
 
 /** How well a slot's text reads on what is painted behind it. A picture behind is not looked at: `picture` says that there is one. */
-export function readability(view: ThemeView, slot: Slot, page: PageColours = WHITE_PAGE): Readability {
+export function readability(view: ThemeView, slot: Slot, page: PageColours = pageOf(view)): Readability {
   const opacity = opacityOf(view, slot);
   const under = stacked(view, slot, page);
   const ground = blend(fade(under, opacity), page.fill);

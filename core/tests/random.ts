@@ -5,6 +5,7 @@ import {
   conditionNames,
   exceptionProperties,
   isThemeBase,
+  modeNames,
   parts,
   propertiesOf,
   propertyOf,
@@ -176,6 +177,17 @@ export function randomGrown(d: Dice, names: readonly string[], deep: number): Th
   const [theme] = themes;
   if (!theme) throw new TypeError('A family has a theme');
   return new Views(basesOver(starterBases, (id) => themes[Number(id)])).of(theme);
+}
+
+/** The theme with some modes, in each of which some swatches and values are others. */
+export function withModes(d: Dice, theme: Theme): Theme {
+  const some = modeNames.filter(() => d.chance(0.5));
+  const modes = (some.length > 0 ? some : (['dark'] as const)).map((name) => {
+    const { values } = randomTheme(d, ['ground']);
+    const swatches = theme.swatches.filter(() => d.chance(0.6)).map((swatch) => ({ ...swatch, colour: hex(d) }));
+    return { name, swatches, values: d.chance(0.3) ? {} : Object.fromEntries(Object.entries(values).filter(() => d.chance(0.3))) };
+  });
+  return { ...theme, modes };
 }
 
 /** The theme with up to three width steps, at which some values or many are others. */

@@ -32,6 +32,7 @@ export {
   countValues,
   isThemeBase,
   ownText,
+  valuesAt,
   type PartValues,
   type Base,
   type Picture,
@@ -45,6 +46,7 @@ export {
 } from './theme';
 export { plainestOf } from './plainest';
 export { STEP_LEAST, STEP_MOST, WIDTHS_MOST, hasSteps, placeAt, stepFor, type Step } from './widths';
+export { modeIn, modeNames, modeOf, modes, modesOf, swatchesIn, valueLists, type Mode, type ModeName } from './modes';
 export { PICTURES_MOST, SWATCH_NAME, nameSchema, readTheme, upgradeTheme } from './read-theme';
 export { ground, newestOf, shippedStarters, starterBases, starters, type Starter } from './starters';
 export { keyFrom } from './key';
@@ -59,7 +61,7 @@ export { offersFor, readValue } from './values/values';
 export { kindOfValue, refersTo, valueKinds, type EditorName, type Names, type Reference, type ValueKind } from './values/kinds';
 export { lineStyles, swatchVariable, tidy, type LineStyle, type Unit, type Value, type Vocabulary } from './values/reading';
 export { canFollow, isOfColumn, nothingToFollow } from './following';
-export { Views, viewOfChain, viewOfChanged, type Saying, type Source, type ThemeView } from './view';
+export { Views, everyLook, viewOfChain, viewOfChanged, type Saying, type Source, type ThemeView } from './view';
 export { mediaAddress } from './words';
 export { CHAIN_MOST, basesOver, chainOf, idIn, loopThrough, standingOn, standsOn, type Bases, type ThemesById } from './chain';
 export { bundleText, readBundle } from './catalogue/bundles';

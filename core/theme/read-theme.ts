@@ -7,6 +7,7 @@ import type { ConditionName } from './catalogue/conditions';
 import { partNames, partOf, type PartName } from './catalogue/parts';
 import { canBeSet, propertiesOf, type Property } from './catalogue/properties';
 import type { Bases } from './chain';
+import { modeNames } from './modes';
 import { THEME_FORMAT, isThemeBase, type Theme } from './theme';
 import { STEP_LEAST, STEP_MOST, WIDTHS_MOST } from './widths';
 
@@ -70,6 +71,21 @@ const widthSchema = object({
     .max(STEP_MOST, `A width step begins at ${STEP_MOST} px at most.`),
   values: mixed<Theme['values']>().required('A width step has values, even if none is set.').test('values', valuesAreRight),
 }).noUnknown('A width step has a name, a width and values only.');
+
+const modeSchema = object({
+  name: string()
+    .strict()
+    .required('A mode has a name.')
+    .oneOf([...modeNames], `A mode is one of ${modeNames.join(', ')}.`),
+  swatches: array()
+    .strict()
+    .of(swatchSchema.required())
+    .optional()
+    .default(undefined)
+    .max(SWATCHES_MOST, `A theme has at most ${SWATCHES_MOST} swatches.`)
+    .test('unique', 'Two swatches have the same name.', (swatches) => unique(swatches)),
+  values: mixed<Theme['values']>().required('A mode has values, even if none is set.').test('values', valuesAreRight),
+}).noUnknown('A mode has a name, swatches and values only.');
 
 const scaleSchema = object({
   base: number().strict().required().min(6, 'The base size is at least 6 px.').max(60, 'The base size is at most 60 px.'),
@@ -135,6 +151,12 @@ const themeSchema: ObjectSchema<Theme> = object({
       const said = widths.flatMap(({ width }) => width ?? []);
       return new Set(said).size === said.length;
     }),
+  modes: array()
+    .strict()
+    .of(modeSchema.required())
+    .optional()
+    .default(undefined)
+    .test('unique', 'Two modes have the same name.', (modes) => unique(modes)),
 }).noUnknown('A theme has no other fields.') as unknown as ObjectSchema<Theme>;
 
 /**

@@ -1,6 +1,7 @@
 import type { ConditionName } from './catalogue/conditions';
 import type { PartName } from './catalogue/parts';
 import type { PropertyName } from './catalogue/properties';
+import { modeIn, valueLists, type Mode, type ModeName } from './modes';
 import type { TypeScale } from './type-scale';
 
 /** A named colour that values can refer to. The name is lower case: letters, digits and hyphens. */
@@ -58,6 +59,8 @@ export interface Theme {
   readonly values: { readonly [part in PartName]?: PartValues };
   /** Its width steps, in any order; without them, it has the usual two, at which nothing differs. */
   readonly widths?: readonly WidthStep[];
+  /** What differs in modes, each mode once. */
+  readonly modes?: readonly Mode[];
 }
 
 export const THEME_FORMAT = 'zest-theme/2';
@@ -68,15 +71,23 @@ export interface Place {
   readonly condition: ConditionName;
   /** Name of a width step; without one, at every width. */
   readonly step?: string;
+  /** The mode in which it holds, at every width; without one, in all of them. */
+  readonly mode?: ModeName;
 }
 
 /** The text set at a place of this very theme, or undefined. */
-export const ownText = (theme: Theme, { part, condition, step }: Place, property: PropertyName): string | undefined =>
-  (step === undefined ? theme : theme.widths?.find(({ name }) => name === step))?.values[part]?.[condition]?.[property];
+export const ownText = (theme: Theme, { part, condition, ...where }: Place, property: PropertyName): string | undefined =>
+  valuesAt(theme, where)[part]?.[condition]?.[property];
+
+/** What a theme says itself at a width step, in a mode, or in all of them. */
+export function valuesAt(theme: Theme, { step, mode }: Pick<Place, 'step' | 'mode'>): Theme['values'] {
+  if (mode !== undefined) return modeIn(theme, mode)?.values ?? {};
+  return step === undefined ? theme.values : (theme.widths?.find(({ name }) => name === step)?.values ?? {});
+}
 
 /** How many values a theme sets itself. */
 export const countValues = (theme: Theme): number =>
-  [theme, ...(theme.widths ?? [])]
+  valueLists(theme)
     .flatMap(({ values }) => Object.values(values))
     .flatMap((part) => Object.values(part))
     .reduce((sum, values) => sum + Object.keys(values).length, 0);

@@ -8,7 +8,8 @@ import { columnPlaces, isOfColumn, meantAt, nothingToFollow } from './following'
 import type { Value, Vocabulary } from './values/reading';
 import type { Picture, Place, Swatch, Theme } from './theme';
 import type { TypeScale } from './type-scale';
-import { layersAt, placeAt, stepsOf, type Step } from './widths';
+import { modeIn, modesOf, type ModeName } from './modes';
+import { layersAt, stepsOf, type Step } from './widths';
 import { wordsFor, type Words } from './words';
 
 /** Who says a value: the theme itself, one that it grows from, or the ground under every theme. */
@@ -37,6 +38,10 @@ export interface ThemeView {
   readonly step: string;
   /** The chain's width steps, widest first. */
   readonly steps: readonly Step[];
+  /** The mode; empty for a bright screen. */
+  readonly mode: ModeName | '';
+  /** The modes in which anything differs. */
+  readonly modes: readonly ModeName[];
   readonly vocabulary: Vocabulary;
   /** The chain's swatches, a nearer theme's in place of those of the same name. */
   readonly swatches: readonly Swatch[];
@@ -56,6 +61,8 @@ export interface ThemeView {
   readonly initial: (property: Property) => Value;
   /** The same theme at another of its steps: itself for none, or for one that it does not have. */
   readonly at: (step: string) => ThemeView;
+  /** The same theme in another mode, at the same step. */
+  readonly in: (mode: ModeName | '') => ThemeView;
 }
 
 const switchable = propertyOf('look').parts;
@@ -64,14 +71,16 @@ const switchable = propertyOf('look').parts;
 interface Grown {
   readonly chain: ThemeView['chain'];
   readonly steps: readonly Step[];
-  readonly words: Words;
+  readonly modes: readonly ModeName[];
 }
+/** A view of a chain by the names of a step and a mode. */
+type ViewAt = (step: string, mode: ModeName | '') => ThemeView;
 
-/** The view of a chain at a step. `words` are what its values can refer to, which every step shares. */
-function viewOf({ chain, steps, words }: Grown, step: string, at: ThemeView['at']): ThemeView {
+/** The view of a chain at a step in a mode. `words` are what its values can refer to there, which every step shares. */
+function viewOf({ chain, steps, modes }: Grown, words: Words, step: string, mode: ModeName | '', viewAt: ViewAt): ThemeView {
   const layers = chain.flatMap((of, i) => {
     const source: Source = i === 0 ? 'theme' : i === chain.length - 1 ? 'ground' : 'base';
-    return layersAt(of, steps, step).map(({ name, values }) => ({ source, of, step: name, values }));
+    return layersAt(of, steps, step, mode).map(({ where, values }) => ({ source, of, where, values }));
   });
   const textIn = (values: Theme['values'], { part, condition }: Place, property: PropertyName): string | undefined =>
     values[part]?.[condition]?.[property];
@@ -85,9 +94,10 @@ function viewOf({ chain, steps, words }: Grown, step: string, at: ThemeView['at'
   const textsAt = (place: Place, { name, kind }: Property): readonly Saying[] =>
     isSilent(place.part, name)
       ? []
-      : layers.flatMap(({ source, of, step: at, values }) => {
+      : layers.flatMap(({ source, of, where, values }) => {
           const text = textIn(values, place, name);
-          return text === undefined ? [] : [{ source, of, place: placeAt(place, at), text, read: words.read(kind, text) }];
+          const { part, condition } = place;
+          return text === undefined ? [] : [{ source, of, place: { part, condition, ...where }, text, read: words.read(kind, text) }];
         });
   const valueAt = (place: Place, property: Property): Value | undefined => {
     if (isSilent(place.part, property.name)) return undefined;
@@ -128,6 +138,8 @@ function viewOf({ chain, steps, words }: Grown, step: string, at: ThemeView['at'
     theme: chain[0],
     step,
     steps,
+    mode,
+    modes,
     scale: words.scale,
     swatches: words.swatches,
     pictures: words.pictures,
@@ -145,18 +157,26 @@ function viewOf({ chain, steps, words }: Grown, step: string, at: ThemeView['at'
       if (!outcome.ok) throw new TypeError(`The initial value of ${name} cannot be read`);
       return outcome.value;
     },
-    at,
+    at: (other) => viewAt(other, mode),
+    in: (other) => viewAt(step, other),
   };
 }
 
-/** All steps of a chain: each is made when it is first asked for. */
-function viewsOfChain(chain: ThemeView['chain'], words: Words): ThemeView['at'] {
+/** All steps and modes of a chain: each is made when it is first asked for. */
+function viewsOfChain(chain: ThemeView['chain'], words: Words): ViewAt {
   const made = new Map<string, ThemeView>();
-  const grown = { chain, steps: stepsOf(chain), words };
-  const at = (step: string): ThemeView => {
+  const inModes = new Map<ModeName | '', Words>([['', words]]);
+  const grown: Grown = { chain, steps: stepsOf(chain), modes: modesOf(chain) };
+  const wordsIn = (mode: ModeName | ''): Words => {
+    const known = inModes.get(mode) ?? (chain.some((theme) => modeIn(theme, mode)?.swatches) ? wordsFor(chain, undefined, mode) : words);
+    inModes.set(mode, known);
+    return known;
+  };
+  const at: ViewAt = (step, mode) => {
     const name = grown.steps.some((each) => each.name === step) ? step : '';
-    const view = made.get(name) ?? viewOf(grown, name, at);
-    made.set(name, view);
+    const key = `${mode} ${name}`;
+    const view = made.get(key) ?? viewOf(grown, wordsIn(mode), name, mode, at);
+    made.set(key, view);
     return view;
   };
   return at;
@@ -168,25 +188,32 @@ function viewsOfChain(chain: ThemeView['chain'], words: Words): ThemeView['at'] 
  * the new value is read.
  */
 export class Views {
-  private readonly made = new WeakMap<Theme, { readonly chain: ThemeView['chain']; readonly at: ThemeView['at'] }>();
+  private readonly made = new WeakMap<Theme, { readonly chain: ThemeView['chain']; readonly at: ViewAt }>();
   private readonly words = new WeakMap<readonly Swatch[], Words>();
 
   constructor(readonly bases: Bases) {}
 
-  of(theme: Theme, step = ''): ThemeView {
+  of(theme: Theme, step = '', mode: ModeName | '' = ''): ThemeView {
     const chain = chainOf(theme, this.bases);
     const known = this.made.get(theme);
-    if (known?.chain.length === chain.length && chain.every((each, i) => each === known.chain[i])) return known.at(step);
+    if (known?.chain.length === chain.length && chain.every((each, i) => each === known.chain[i])) return known.at(step, mode);
     const words = wordsFor(chain, this.words.get(theme.swatches));
     this.words.set(theme.swatches, words);
     const at = viewsOfChain(chain, words);
     this.made.set(theme, { chain, at });
-    return at(step);
+    return at(step, mode);
   }
 }
 
 /** The view of a chain that is at hand as a whole: in a worker, which is sent one. */
-export const viewOfChain = (chain: ThemeView['chain'], step = ''): ThemeView => viewsOfChain(chain, wordsFor(chain))(step);
+export const viewOfChain = (chain: ThemeView['chain'], step = '', mode: ModeName | '' = ''): ThemeView =>
+  viewsOfChain(chain, wordsFor(chain))(step, mode);
 
 /** The view of another state of the same theme, which grows from the same and is looked at in the same way. */
-export const viewOfChanged = ({ chain: [, ...bases], step }: ThemeView, theme: Theme): ThemeView => viewOfChain([theme, ...bases], step);
+export const viewOfChanged = ({ chain: [, ...bases], step, mode }: ThemeView, theme: Theme): ThemeView => viewOfChain([theme, ...bases], step, mode);
+
+/** A view at each of its steps and in each mode in which anything differs: every way in which what is published can be seen. */
+export const everyLook = (view: ThemeView): readonly ThemeView[] =>
+  (['', ...view.modes] as const).flatMap((mode) =>
+    (mode === 'print' ? [''] : ['', ...view.steps.map(({ name }) => name)]).map((step) => view.in(mode).at(step)),
+  );

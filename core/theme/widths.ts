@@ -1,7 +1,8 @@
-import type { Place, Theme, WidthStep } from './theme';
+import { modeIn, type ModeName } from './modes';
+import type { Place, Theme } from './theme';
 
 /** The steps that hold until a theme has some of its own: the width of a tablet's column, and of a phone. */
-const usual: readonly Required<WidthStep>[] = [
+const usual: readonly { readonly name: string; readonly width: number; readonly values: Theme['values'] }[] = [
   { name: 'medium', width: 720, values: {} },
   { name: 'narrow', width: 480, values: {} },
 ];
@@ -40,16 +41,34 @@ export function stepsOf(chain: readonly Theme[]): readonly Step[] {
 /** Name of the step that holds in a container of this width in px; empty above all of them. */
 export const stepFor = (steps: readonly Step[], width: number): string => steps.findLast((step) => width <= step.width)?.name ?? '';
 
-/** What a theme of a chain says at a step, strongest first: at the steps from there up, then what holds at every width. Each step also has what the wider ones say. */
-export function layersAt(of: Theme, steps: readonly Step[], step: string): readonly Pick<WidthStep, 'name' | 'values'>[] {
-  const always = { name: '', values: of.values };
-  if (step === '') return [always];
+/** Values of a theme with where they hold. */
+export interface Layer {
+  readonly where: Pick<Place, 'step' | 'mode'>;
+  readonly values: Theme['values'];
+}
+
+/**
+ * What a theme of a chain says at a step in a mode, strongest first: in the mode, then at the steps from there up, then what holds at
+ * every width. Each step also has what the wider ones say. Paper has no width steps.
+ */
+export function layersAt(of: Theme, steps: readonly Step[], step: string, mode: ModeName | ''): readonly Layer[] {
+  const own = modeIn(of, mode);
+  const inMode: readonly Layer[] = own ? [{ where: { mode: own.name }, values: own.values }] : [];
+  const always: Layer = { where: {}, values: of.values };
+  if (step === '' || mode === 'print') return [...inMode, always];
   const upTo = steps.slice(0, steps.findIndex(({ name }) => name === step) + 1).reverse();
-  return [...upTo.flatMap(({ name }) => of.widths?.find((each) => each.name === name) ?? []), always];
+  const atSteps = upTo.flatMap(({ name }): readonly Layer[] => {
+    const found = of.widths?.find((each) => each.name === name);
+    return found ? [{ where: { step: name }, values: found.values }] : [];
+  });
+  return [...inMode, ...atSteps, always];
 }
 
 /** Whether anything differs at any of the steps. */
 export const hasSteps = ({ steps }: { readonly steps: readonly Step[] }): boolean => steps.some(({ differs }) => differs);
 
-/** A place as it is named at a step. */
-export const placeAt = ({ part, condition }: Place, step: string): Place => (step === '' ? { part, condition } : { part, condition, step });
+/** A place as it is named at a step, or in a mode, which is at every width. */
+export const placeAt = ({ part, condition }: Place, step: string, mode: ModeName | '' = ''): Place => {
+  if (mode !== '') return { part, condition, mode };
+  return step === '' ? { part, condition } : { part, condition, step };
+};

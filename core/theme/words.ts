@@ -3,6 +3,7 @@ import type { Outcome } from '../outcome';
 import { refersTo, type ValueKind } from './values/kinds';
 import { readSwatches } from './read-swatches';
 import type { Vocabulary } from './values/reading';
+import { swatchesIn, type ModeName } from './modes';
 import type { Picture, Swatch, Theme } from './theme';
 import type { TypeScale } from './type-scale';
 import { readValue } from './values/values';
@@ -31,13 +32,13 @@ const remembered = (by: Map<ValueKind, Map<string, Outcome<Value>>>, kind: Value
   return known;
 };
 
-/** Words for a chain: those of an earlier state where nothing that they are made of has changed. */
-export function wordsFor(chain: readonly Theme[], before?: Words): Words {
+/** Words for a chain in a mode: those of an earlier state where nothing that they are made of has changed. */
+export function wordsFor(chain: readonly Theme[], before?: Words, mode: ModeName | '' = ''): Words {
   const scale = chain.find((theme) => theme.scale !== undefined)?.scale;
   if (!scale) throw new TypeError('The ground has a type scale');
-  const madeOf = [scale, ...chain.flatMap((theme) => [theme.swatches, theme.pictures])];
+  const madeOf = [scale, ...chain.flatMap((theme) => [swatchesIn(theme, mode), theme.pictures])];
   if (before?.madeOf.length === madeOf.length && before.madeOf.every((each, i) => each === madeOf[i])) return before;
-  const swatches = inherited(chain.map((theme) => theme.swatches));
+  const swatches = inherited(chain.map((theme) => swatchesIn(theme, mode)));
   const pictures = inherited(chain.map((theme) => theme.pictures ?? []));
   const colours = readSwatches(swatches);
   const vocabulary: Vocabulary = {

@@ -123,7 +123,7 @@ describe('Themes that grow from a theme', () => {
 
   it('are given another ground, once it was seen what changes; from what grows from them they cannot grow', async () => {
     await person.open(`${app.url}/themes/${brand}`);
-    await person.click('button', 'What it grows from');
+    await person.click('button', 'More for this theme');
     await person.click('menuitem', 'Let it grow from another');
     const field = await person.find('combobox', 'Grows from');
     expect(await field.getText()).toContain('Winter (grows from Brand)');
@@ -140,7 +140,7 @@ describe('Themes that grow from a theme', () => {
 
   it('are detached, and look as before', async () => {
     await person.open(`${app.url}/themes/${grown[2]?.id}`);
-    await person.click('button', 'What it grows from');
+    await person.click('button', 'More for this theme');
     await person.click('menuitem', 'Detach it from Brand');
     await person.untilText(/Nothing looks otherwise\. 3 values, swatches and pictures of “Brand” become its own/);
     await person.click('button', 'Detach it');
@@ -157,7 +157,7 @@ describe('Themes that grow from a theme', () => {
 
   it('are grown from the studio and the library, and carried away with what they grow from', async () => {
     await person.open(`${app.url}/themes/${grown[0]?.id}`);
-    await person.click('button', 'What it grows from');
+    await person.click('button', 'More for this theme');
     await person.click('menuitem', 'Grow a theme from it');
     await person.untilText(/Spring, grown/);
     await person.untilText(/grows from Spring/);

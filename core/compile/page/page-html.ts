@@ -7,7 +7,7 @@ import { blockNodes, blockRules } from './block-html';
 import { fontRules } from '../sheet/font-rules';
 import { frameRules, isolatedRules, printRules } from '../sheet/frame';
 import { element, type MarkupNode } from '../markup/markup';
-import type { CompiledPage, PageInput, PageOptions, Placed } from './page-input';
+import { wornBy, type CompiledPage, type PageInput, type PageOptions, type Placed } from './page-input';
 import { withNamedMarks } from '../markup/named-marks';
 import { textLooksIn } from '../markup/text-looks';
 import { pageTextRules } from '../rules/text-look-rules';
@@ -19,7 +19,7 @@ import { visitorRules } from '../markup/visitor-html';
 /** A page as a document: what stands on it, the tables in their themes, and one stylesheet for all of it. */
 export function compilePage(given: PageInput, options: PageOptions): CompiledPage {
   const input = { ...given, page: dressed(given.page, given.site) };
-  const { page, themes } = input;
+  const { page } = input;
   const places = new Map(everyBlock(page.blocks).map(({ id }, at) => [id, at + 1]));
   const placeOf = ({ id }: { readonly id: string }): string => `${options.mark ?? ''}${places.get(id) ?? 0}`;
   const tables = tablesOn(page);
@@ -42,7 +42,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
     ...frameRules,
     ...(features ? visitorRules : []),
     ...themeSheets,
-    ...tables.flatMap((block) => placementRules(placeOf(block), block, input.tables.get(tableRef(block)), themes.get(themeRef(block))?.view)),
+    ...tables.flatMap((block) => placementRules(placeOf(block), block, input.tables.get(tableRef(block)), wornBy(block, input)?.view)),
     ...(tables.length > 0 ? printRules(tables.some(({ visitor }) => visitor !== null)) : []),
   ];
   const html = element(
@@ -73,7 +73,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
     placed: tables.flatMap((block): readonly Placed[] => {
       const table = input.tables.get(tableRef(block));
       const at = placeOf(block);
-      const theme = themes.get(themeRef(block))?.key;
+      const theme = wornBy(block, input)?.key;
       return table ? [{ block: block.id, box: boxId(at), name: table.name, theme, isolated: block.isolated === true }] : [];
     }),
     css,
@@ -97,17 +97,23 @@ function colourOn({ page, themes }: PageInput): (text: string) => string | undef
 }
 
 /** The stylesheets of a page's themes, each once. */
-function themesIn({ page, tables, themes }: PageInput): Stylesheet {
-  const placed = tablesOn(page);
-  return [...new Set(placed.map(themeRef))].flatMap((ref) => {
-    const found = themes.get(ref);
-    if (!found) return [];
-    const blocks = placed.filter((block) => themeRef(block) === ref);
-    const dressedIn = blocks.flatMap((block) => tables.get(tableRef(block)) ?? []);
-    return sheetOf(found.view, {
+function themesIn(input: PageInput): Stylesheet {
+  const placed = tablesOn(input.page).flatMap((block) => {
+    const worn = wornBy(block, input);
+    return worn ? [{ block, worn }] : [];
+  });
+  return [...new Set(placed.map(({ worn }) => worn.key))].flatMap((key) => {
+    const wearing = placed.filter(({ worn }) => worn.key === key);
+    const [first] = wearing;
+    if (!first) return [];
+    const { view, scheme } = first.worn;
+    const blocks = wearing.map(({ block }) => block);
+    const dressedIn = blocks.flatMap((block) => input.tables.get(tableRef(block)) ?? []);
+    return sheetOf(view, {
       use: 'page',
-      key: found.key,
-      beside: besideIn(found.view, dressedIn),
+      key,
+      scheme,
+      beside: besideIn(view, dressedIn),
       around: blocks.some(({ visitor }) => visitor !== null),
       pinned: dressedIn.some(({ pinned }) => pinned),
       header: blocks.some(({ visitor }) => visitor?.header === true),

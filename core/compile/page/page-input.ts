@@ -1,4 +1,4 @@
-import type { Dress, Page, VisitorFeature } from '../../page';
+import { schemeOf, themeRef, type Dress, type Page, type Scheme, type TableBlock, type VisitorFeature } from '../../page';
 import type { Table } from '../../table';
 import type { ThemeView } from '../../theme';
 import type { Element } from '../markup/markup';
@@ -19,6 +19,19 @@ export interface PageInput {
 export interface KeyedView {
   readonly key: string;
   readonly view: ThemeView;
+}
+
+/** A theme as a placement wears it: under a class of its own where it goes with dark, so that it can stand beside others of the same theme. */
+export interface Worn extends KeyedView {
+  readonly scheme: Scheme;
+}
+
+/** What a placement wears; undefined for nothing. A theme that has no dark is bright in any case. */
+export function wornBy(block: TableBlock, { page, themes }: Pick<PageInput, 'page' | 'themes'>): Worn | undefined {
+  const found = themes.get(themeRef(block));
+  if (!found) return undefined;
+  const scheme = found.view.modes.includes('dark') ? schemeOf(block, page) : 'light';
+  return scheme === 'light' ? { ...found, scheme } : { view: found.view, key: `${found.key}-${scheme}`, scheme };
 }
 
 /** A page that the site's menu leads to. */

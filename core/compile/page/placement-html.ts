@@ -1,12 +1,12 @@
-import { placementCss, readWidth, roomsOf, tableRef, tablesOn, themeRef, type TableBlock } from '../../page';
+import { placementCss, readWidth, roomsOf, tableRef, tablesOn, type TableBlock } from '../../page';
 import type { Table } from '../../table';
-import { propertyOf, type ThemeView } from '../../theme';
+import { everyLook, propertyOf, type ThemeView } from '../../theme';
 import { leavesOut, stacks, turns } from '../rules/arrangement-rules';
 import { surelyFits } from '../../fit';
 import { headerFrameRules, headerPageRules } from '../rules/header-rules';
 import { labelRules } from '../markup/labels';
 import { element, type Element, type MarkupNode } from '../markup/markup';
-import type { PageInput, PageOptions } from './page-input';
+import { wornBy, type PageInput, type PageOptions } from './page-input';
 import { contract } from '../markup/contract';
 import { rule, type CssNode } from '../sheet/stylesheet';
 import { boxed, framedTable, tableElement, tableRules, type TableHtmlOptions } from '../markup/table-html';
@@ -36,11 +36,9 @@ export function placementRules(at: string, block: TableBlock, placed: Table | un
   ];
 }
 
-/** Whether a theme says at any width where its tables sit. */
+/** Whether a theme says anywhere where its tables sit. */
 const saysWhereItSits = (view: ThemeView): boolean =>
-  ['', ...view.steps.map(({ name }) => name)].some(
-    (step) => view.at(step).valueAt({ part: 'table', condition: 'rest' }, propertyOf('sits')) !== undefined,
-  );
+  everyLook(view).some((each) => each.valueAt({ part: 'table', condition: 'rest' }, propertyOf('sits')) !== undefined);
 
 /**
  * Where a table surely fits, its frame scrolls nothing and so cuts nothing off: a shadow is whole, and a header can stay in view of the
@@ -73,11 +71,11 @@ const widthInPx = (css: string): number => {
 
 /** A placed table as it stands on its page; a sentence in its place where it is gone. */
 export function placementNodes(block: TableBlock, at: string, input: PageInput, page: PageOptions): readonly MarkupNode[] {
-  const { tables, themes } = input;
+  const { tables } = input;
   const table = tables.get(tableRef(block));
   if (!table) return [element('p', {}, 'The table that stood here is gone.')];
   const id = `place-${at}`;
-  const dress = themes.get(themeRef(block));
+  const dress = wornBy(block, input);
   const theme = dress?.key;
   const { visitor } = block;
   const options: TableHtmlOptions = {

@@ -1,6 +1,6 @@
 import { columnLine, isDrawn, type Line } from '../../lines';
 import { resolveAt } from '../../resolve';
-import { type ThemeView } from '../../theme';
+import { everyLook, type ThemeView } from '../../theme';
 import type { Exception } from '../../table';
 import { cornerClip } from './corners';
 import { pinnedRules } from './pinned-rules';
@@ -11,7 +11,7 @@ type Arrangement = 'as-is' | 'scrolls' | 'stacked' | 'turned' | 'most' | 'fewest
 const arrangementOf = (view: ThemeView): Arrangement => resolveAt(view, { part: 'table', condition: 'rest' }, 'arrangement').css as Arrangement;
 
 const isSomewhere = (view: ThemeView, ...wanted: readonly Arrangement[]): boolean =>
-  ['', ...view.steps.map(({ name }) => name)].some((step) => wanted.includes(arrangementOf(view.at(step))));
+  everyLook(view).some((each) => wanted.includes(arrangementOf(each)));
 
 /** Whether the theme stacks tables at any width, so that their cells need labels and roles. */
 export const stacks = (view: ThemeView): boolean => isSomewhere(view, 'stacked');

@@ -1,6 +1,8 @@
-import type { ThemeView } from '../../theme';
+import type { Scheme } from '../../page';
+import type { ModeName, ThemeView } from '../../theme';
 import { arrangementRules } from '../rules/arrangement-rules';
 import { NOTHING_BESIDE, type Beside } from './beside';
+import { byMode } from './by-mode';
 import { byWidth } from './by-width';
 import { forcedRules } from '../rules/forced-rules';
 import { headerRules } from '../rules/header-rules';
@@ -16,17 +18,17 @@ type Whether = 'always' | 'never' | 'asked';
 /** What a theme's stylesheet is written for, and what of the theme belongs into it there. */
 const recipes = {
   /** A published page: nothing that is not felt, at every width, and what the page's placements ask for. */
-  page: { lean: true, clears: false, held: false, widths: true, arranged: true, around: 'asked', pinned: 'asked' },
+  page: { lean: true, clears: false, held: false, modes: true, widths: true, arranged: true, around: 'asked', pinned: 'asked' },
   /** A file that leaves: nothing is known of the tables that it will dress. */
-  file: { lean: true, clears: true, held: false, widths: true, arranged: true, around: 'always', pinned: 'always' },
+  file: { lean: true, clears: true, held: false, modes: true, widths: true, arranged: true, around: 'always', pinned: 'always' },
   /** The grid in which a table is edited: as it is where there is room for all of it. */
-  grid: { lean: false, clears: false, held: false, widths: false, arranged: false, around: 'never', pinned: 'always' },
+  grid: { lean: false, clears: false, held: false, modes: false, widths: false, arranged: false, around: 'never', pinned: 'always' },
   /** The studio's specimen: conditions can be held open. */
-  specimen: { lean: false, clears: false, held: true, widths: true, arranged: true, around: 'always', pinned: 'never' },
+  specimen: { lean: false, clears: false, held: true, modes: false, widths: true, arranged: true, around: 'always', pinned: 'never' },
   /** A picture in a library. */
-  card: { lean: false, clears: false, held: false, widths: false, arranged: false, around: 'never', pinned: 'never' },
+  card: { lean: false, clears: false, held: false, modes: false, widths: false, arranged: false, around: 'never', pinned: 'never' },
   /** A picture of a table in a container of some width. */
-  picture: { lean: false, clears: false, held: false, widths: true, arranged: true, around: 'never', pinned: 'never' },
+  picture: { lean: false, clears: false, held: false, modes: false, widths: true, arranged: true, around: 'never', pinned: 'never' },
 } as const satisfies Readonly<Record<string, Recipe>>;
 
 interface Recipe {
@@ -34,6 +36,7 @@ interface Recipe {
   readonly clears: boolean;
   readonly held: boolean;
   readonly widths: boolean;
+  readonly modes: boolean;
   readonly arranged: boolean;
   readonly around: Whether;
   readonly pinned: Whether;
@@ -52,12 +55,20 @@ export interface SheetFor {
   /** Whether one of its tables keeps its first column in view, or its header. */
   readonly pinned?: boolean;
   readonly header?: boolean;
+  /** Whether it is bright, dark, or as the visitor has it. For a sheet of one view, that is as it is looked at. */
+  readonly scheme?: Scheme;
+}
+
+/** The modes that hold by themselves. More contrast is of a bright table; of a dark one, paper is bright all the same. */
+function modesFor({ modes }: ThemeView, scheme: Scheme): readonly ModeName[] {
+  if (scheme === 'dark') return modes.includes('forced') ? ['print', 'forced'] : ['print'];
+  return modes.filter((mode) => mode !== 'dark' || scheme === 'follows');
 }
 
 /** A theme's whole stylesheet for a use: the one recipe of what is written, and in which order. */
 export function sheetOf(
   view: ThemeView,
-  { use, key, beside = NOTHING_BESIDE, around = false, pinned = false, header = false }: SheetFor,
+  { use, key, beside = NOTHING_BESIDE, around = false, pinned = false, header = false, scheme = 'light' }: SheetFor,
 ): Stylesheet {
   const recipe: Recipe = recipes[use];
   const is = (whether: Whether, asked: boolean): boolean => whether === 'always' || (whether === 'asked' && asked);
@@ -70,7 +81,13 @@ export function sheetOf(
     ...(is(recipe.pinned, pinned) ? pinnedRules(each, key, beside.exceptions) : []),
     ...(recipe.arranged ? arrangementRules(each, key, beside.exceptions) : []),
   ];
-  const sheet = [...(recipe.widths ? byWidth(view, at) : at(view)), ...(recipe.arranged ? forcedRules(view, key) : [])];
+  // Paper has no width steps.
+  const whole = (each: ThemeView): Stylesheet => (recipe.widths && each.mode !== 'print' ? byWidth(each, at) : at(each));
+  const base = recipe.modes && scheme === 'dark' ? view.in('dark') : view;
+  const sheet = [
+    ...byMode(base, recipe.modes ? modesFor(view, scheme) : [], whole),
+    ...(recipe.arranged && !view.modes.includes('forced') ? forcedRules(view, key) : []),
+  ];
   // Rows are hidden for visitors alone.
   return recipe.around === 'asked' && !around ? withSelectors(sheet, withNoneHidden) : sheet;
 }

@@ -136,6 +136,8 @@ function swatchRule(view: ThemeView, { theme }: SelectorOptions, nodes: readonly
   const declarations = view.swatches
     .filter(({ name }) => used.has(swatchVariable(name)))
     .map(({ name, colour }): Declaration => [swatchVariable(name), writtenColour(view, name, colour)]);
+  // What the browser draws itself, fields and scroll bars, is dark with it.
+  if (view.mode === 'dark') declarations.push(['color-scheme', 'dark']);
   return declarations.length > 0 ? [rule(around ? `.${theme},.${theme}-around` : `.${theme}`, ...declarations)] : [];
 }
 

@@ -1,4 +1,4 @@
-import type { Theme } from '../../theme';
+import { valuesAt, type Place, type Theme } from '../../theme';
 import { dequal } from 'dequal/lite';
 import { takeTheirs, threeWayMerge, type Conflict, type Merged } from './merge';
 
@@ -26,17 +26,16 @@ function withoutEmpty(values: Places): Places {
 }
 
 /** Every list of values that a theme has, its own and those of its width steps, through a function. */
-function mapValues(theme: Theme, change: (values: Places, step: string | undefined) => Places): Theme {
+function mapValues(theme: Theme, change: (values: Places, where: Pick<Place, 'step' | 'mode'>) => Places): Theme {
   return {
     ...theme,
-    values: change(theme.values, undefined),
-    ...(theme.widths ? { widths: theme.widths.map((step) => ({ ...step, values: change(step.values, step.name) })) } : {}),
+    values: change(theme.values, {}),
+    ...(theme.widths ? { widths: theme.widths.map((step) => ({ ...step, values: change(step.values, { step: step.name }) })) } : {}),
+    ...(theme.modes ? { modes: theme.modes.map((mode) => ({ ...mode, values: change(mode.values, { mode: mode.name }) })) } : {}),
   };
 }
 
 const tidy = (theme: Theme): Theme => mapValues(theme, withoutEmpty);
-const valuesAt = (theme: Theme, step: string | undefined): Places =>
-  (step === undefined ? theme.values : theme.widths?.find(({ name }) => name === step)?.values) ?? {};
 
 /**
  * What two windows did to one theme since they last agreed, value by value: a place that one emptied while the other set something
@@ -45,10 +44,10 @@ const valuesAt = (theme: Theme, step: string | undefined): Places =>
 export function mergeThemes(base: Theme, mine: Theme, theirs: Theme): Merged<Theme> {
   const all: Sides = [base, mine, theirs];
   const placed = (theme: Theme): Theme =>
-    mapValues(theme, (values, step) =>
+    mapValues(theme, (values, where) =>
       withPlaces(
         values,
-        all.map((side) => valuesAt(side, step)),
+        all.map((side) => valuesAt(side, where)),
       ),
     );
   const { value, conflicts } = threeWayMerge(placed(base), placed(mine), placed({ ...theirs, base: groundOf(base, mine, theirs) }));

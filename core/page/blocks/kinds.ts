@@ -1,3 +1,4 @@
+import { schemes, type Scheme } from '../scheme';
 import { array, boolean, lazy, mixed, number, object, string, type AnySchema } from 'yup';
 import type { Outcome } from '../../outcome';
 import { own } from '../../own';
@@ -52,6 +53,8 @@ export type Block =
       readonly isolated?: boolean;
       /** Whether its table's caption is left out; it is heard all the same. */
       readonly bare?: boolean;
+      /** How it goes with dark; without it, as its page does. */
+      readonly scheme?: Scheme;
       /** `content`, `fill`, `bleed` for the window's whole width, or a length as in `32rem`. */
       readonly width: PlacementWidth;
       /** `theme` for where its theme says that it sits. */
@@ -120,6 +123,10 @@ const id = string()
   .required('A block needs an id.')
   .matches(/^[\w-]{1,60}$/, 'A block’s id is made of letters, digits and hyphens.');
 const says = (outcome: Outcome<unknown>): string | undefined => (outcome.ok ? undefined : outcome.problems[0]?.say);
+
+export const schemeText = string()
+  .strict()
+  .oneOf([...schemes], 'It is light, dark, or follows the visitor.');
 
 const widthText = string()
   .strict()
@@ -218,6 +225,7 @@ const leaves: { readonly [K in Exclude<Block['kind'], 'columns' | 'section'>]: A
     reach: string().strict().oneOf(['page', 'site'], 'A theme reaches its own table, the page or the site.').optional(),
     isolated: boolean().strict().optional(),
     bare: boolean().strict().optional(),
+    scheme: schemeText.optional(),
     width: widthText,
     align: string().strict().required().oneOf(['theme', 'start', 'center', 'end'], SITS),
     room: roomText,

@@ -2,10 +2,10 @@ import { ChangeDetectionStrategy, Component, input, output, signal } from '@angu
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { languageProblem } from '../../../../core/data-types';
 import { languages } from '../../../../core/languages';
-import { pageSchema, type Page } from '../../../../core/page';
+import { pageSchema, schemes, type Page, type Scheme } from '../../../../core/page';
 
 /** What is said of a page itself, and not of what stands on it. */
-export type PageFact = Partial<Pick<Page, 'slug' | 'title' | 'description' | 'inMenu' | 'wide' | 'language'>>;
+export type PageFact = Partial<Pick<Page, 'slug' | 'title' | 'description' | 'inMenu' | 'wide' | 'language' | 'scheme'>>;
 
 /** A page's address, what browsers and search engines show of it, its language, and how it stands on its site. */
 @Component({
@@ -49,5 +49,6 @@ export class PageFacts {
     this.noLanguage.set(languageProblem(code, 'English'));
     if (this.noLanguage() === '') this.put({ language: code || undefined });
   }
+  protected schemeIn = (typed: string): Scheme | undefined => schemes.find((each) => each === typed);
   protected put = (fact: PageFact): void => this.changed.emit(fact);
 }

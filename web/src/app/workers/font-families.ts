@@ -1,12 +1,7 @@
-import { places, propertyOf, type ThemeView } from '../../../../core/theme';
+import { everyLook, places, propertyOf, type ThemeView } from '../../../../core/theme';
 
-/** The font lists that a theme names anywhere, at any width. */
+/** The font lists that a theme names anywhere, at any width, in any mode. */
 export function fontFamiliesOf(view: ThemeView): ReadonlySet<string> {
   const font = propertyOf('font');
-  return new Set(
-    ['', ...view.steps.map(({ name }) => name)].flatMap((step) => {
-      const { valueAt } = view.at(step);
-      return places.flatMap((place) => valueAt(place, font)?.css ?? []);
-    }),
-  );
+  return new Set(everyLook(view).flatMap(({ valueAt }) => places.flatMap((place) => valueAt(place, font)?.css ?? [])));
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import type { Outcome } from '../../../../../core/outcome';
-import { readRoom, readWidth, type TableBlock } from '../../../../../core/page';
+import { readRoom, readWidth, schemes, type Scheme, type TableBlock } from '../../../../../core/page';
 import type { Theme } from '../../../../../core/theme';
 import { ThemeViews } from '../../controls/dressed/theme-views';
 import { placeHolds, widthHolds } from './who-holds';
@@ -49,6 +49,18 @@ interface NarrowRoom {
       <p class="zest-note">{{ note }}</p>
     }
     <label
+      >In the dark
+      <select class="zest-field" (change)="setScheme($any($event.target).value)">
+        <option value="" [selected]="!block().scheme">As the page says</option>
+        <option value="light" [selected]="block().scheme === 'light'">Stays bright</option>
+        <option value="follows" [selected]="block().scheme === 'follows'">Is dark where the visitor has it dark</option>
+        <option value="dark" [selected]="block().scheme === 'dark'">Is always dark</option>
+      </select>
+    </label>
+    @if (darkNote(); as note) {
+      <p class="zest-note">{{ note }}</p>
+    }
+    <label
       >Room around
       <input
         class="zest-field"
@@ -86,6 +98,8 @@ export class PlacingForm {
   private readonly views = inject(ThemeViews);
   readonly block = input.required<TableBlock>();
   readonly theme = input<Theme>();
+  /** How the page's tables go with dark. */
+  readonly pageScheme = input<Scheme>();
   readonly changed = output<Partial<TableBlock>>();
 
   private readonly view = computed(() => {
@@ -110,6 +124,16 @@ export class PlacingForm {
     ].sort((a, b) => b.upTo - a.upTo);
   });
 
+  protected readonly darkNote = computed(() => {
+    const scheme = this.block().scheme ?? this.pageScheme() ?? 'light';
+    const view = this.view();
+    return scheme !== 'light' && view && !view.modes.includes('dark')
+      ? `${view.theme.name} has no dark: it stays bright. Derive one in the studio.`
+      : '';
+  });
+  protected setScheme(typed: string): void {
+    this.changed.emit({ scheme: schemes.find((each) => each === typed) });
+  }
   protected setWidth(typed: string): void {
     const width = typed.trim().toLowerCase();
     this.check('width', readWidth(width), () => this.changed.emit({ width }));

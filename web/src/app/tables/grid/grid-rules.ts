@@ -2,7 +2,7 @@ import { computed, type Signal } from '@angular/core';
 import { besideOf, frameRules, sheetOf, textLooksIn, type CssNode, type TextLook } from '../../../../../core/compile';
 import { typedRows, type Table } from '../../../../../core/table';
 import { resolveAt } from '../../../../../core/resolve';
-import { type ThemeView } from '../../../../../core/theme';
+import { everyLook, type ThemeView } from '../../../../../core/theme';
 
 interface Own extends Pick<Table, 'exceptions' | 'dressings'> {
   readonly texts: readonly TextLook[];
@@ -41,7 +41,4 @@ export function gridRules(view: ThemeView | undefined, own: Own): readonly CssNo
  * to (Chromium then takes 1,000,000 px): it is as wide as the grid.
  */
 export const hasEqualColumns = (view: ThemeView | undefined): boolean =>
-  view !== undefined &&
-  ['', ...view.steps.map(({ name }) => name)].some(
-    (step) => resolveAt(view.at(step), { part: 'table', condition: 'rest' }, 'layout').css === 'fixed',
-  );
+  view !== undefined && everyLook(view).some((each) => resolveAt(each, { part: 'table', condition: 'rest' }, 'layout').css === 'fixed');

@@ -12,6 +12,7 @@ import {
   propertyOf,
   stepFor,
   type ConditionName,
+  type ModeName,
   type PartName,
   type Picture,
   type Place,
@@ -91,10 +92,12 @@ export class StudioState implements EditedLook {
   readonly wrong = signal<ReadonlyMap<string, Wrong>>(new Map());
   /** The width step that is looked at and set at; empty for what holds at every width. */
   readonly step = signal('');
-  /** The theme as it is at that step. */
+  /** The mode that is looked at and set in, at every width; empty for what holds in all of them. */
+  readonly mode = signal<ModeName | ''>('');
+  /** The theme as it is at that step in that mode. */
   readonly view = computed(() => {
     const theme = this.theme();
-    return theme && this.views.of(theme, this.step());
+    return theme && this.views.of(theme, this.step(), this.mode());
   });
   /** How wide the container of the specimen can be without scrolling, in px. */
   readonly room = signal(900);
@@ -146,7 +149,7 @@ export class StudioState implements EditedLook {
     this.change(`bring in the picture ${picture.name}`, '', (theme) => ({ ...theme, pictures: [...(theme.pictures ?? []), picture] }));
   };
 
-  wrongKey = (condition: ConditionName, row: RowName): string => `${this.parts().join('+')} ${condition} ${row} ${this.step()}`;
+  wrongKey = (condition: ConditionName, row: RowName): string => `${this.parts().join('+')} ${condition} ${row} ${this.step()} ${this.mode()}`;
 
   /** Sets what was typed at a place; gives false and keeps the text beside the place when it cannot be read. */
   type = (condition: ConditionName, row: RowName, typed: string, touches = ''): boolean => this.typeMany([{ condition, row, typed }], touches);
@@ -186,16 +189,19 @@ export class StudioState implements EditedLook {
   placesUnder = (condition: ConditionName): readonly Place[] => this.parts().map((part) => ({ part, condition }));
 
   private put(theme: Theme, { condition, row }: Omit<Entry, 'typed'>, texts: readonly string[] | undefined): Theme {
-    const step = this.step();
+    const [step, mode] = [this.step(), this.mode()];
     return this.parts().reduce(
       (changed, part) =>
-        sidesOf(row).reduce((each, side, i) => setValue(each, placeAt({ part, condition }, step), side, texts && (texts[i] ?? texts[0])), changed),
+        sidesOf(row).reduce(
+          (each, side, i) => setValue(each, placeAt({ part, condition }, step, mode), side, texts && (texts[i] ?? texts[0])),
+          changed,
+        ),
       theme,
     );
   }
 
   private inWords({ condition, row }: Omit<Entry, 'typed'>): string {
-    return placeInWords(placeAt({ part: this.part(), condition }, this.step()), sidesOf(row)[0]);
+    return placeInWords(placeAt({ part: this.part(), condition }, this.step(), this.mode()), sidesOf(row)[0]);
   }
 
   propertiesOf = (row: RowName): readonly PropertyName[] => sidesOf(row);
@@ -207,7 +213,7 @@ export class StudioState implements EditedLook {
     this.wrong.set(new Map());
     this.session()?.act(`reset ${what}`, '', (theme) =>
       // Everything is what is set at every step too.
-      resetValues(theme, Object.keys(scope).length === 0 ? scope : { ...scope, step: this.step() }),
+      resetValues(theme, Object.keys(scope).length === 0 ? scope : { ...scope, step: this.mode() === '' ? this.step() : '', mode: this.mode() }),
     );
   }
 
@@ -230,8 +236,9 @@ export class StudioState implements EditedLook {
   }
 
   /** Goes to where a value is set. */
-  goTo({ part, condition, step = '' }: Place, row: RowName): void {
+  goTo({ part, condition, step = '', mode }: Place, row: RowName): void {
     if (step !== this.step()) this.goToStep(step);
+    this.mode.set(mode ?? '');
     this.parts.set([part]);
     this.condition.set(condition);
     this.row.set(row);
@@ -254,7 +261,7 @@ export class StudioState implements EditedLook {
 
   /** Does something to the theme; what it does may ask what the theme grows from. */
   change(label: string, touches: string, make: (theme: Theme, view: ThemeView) => Theme): void {
-    this.session()?.act(label, touches, (theme) => make(theme, this.views.of(theme, this.step())));
+    this.session()?.act(label, touches, (theme) => make(theme, this.views.of(theme, this.step(), this.mode())));
   }
 
   /** What is looked back at: the last that was compared with, or the beginning of this work. */

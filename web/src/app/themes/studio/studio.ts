@@ -6,10 +6,11 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
+import { MatSnackBar } from '@angular/material/snack-bar';
 import { MatTooltipModule } from '@angular/material/tooltip';
 import { Router, RouterLink } from '@angular/router';
 import type { Stretch } from '../../../../../core/fit';
-import { bundles, conditionNames, countValues, idIn, partNames, partOf, propertyNames } from '../../../../../core/theme';
+import { bundles, conditionNames, countValues, idIn, modeNames, partNames, partOf, propertyNames } from '../../../../../core/theme';
 import { Name } from '../../controls/rename';
 import { Ruler } from '../../controls/ruler';
 import { UndoRedo } from '../../controls/undo-redo';
@@ -27,11 +28,12 @@ import { ThreeSpecimens } from './specimen/three-specimens';
 import { TypeScalePanel } from './palette/type-scale';
 import { Unreadable } from './ledger/unreadable';
 import { Why } from './ledger/why';
+import { Modes } from './widths/modes';
 import { WidthSteps } from './widths/width-steps';
 import { Sprouting } from '../sprouting';
 import { ThemeViews } from '../../controls/dressed/theme-views';
 import { firstValueFrom } from 'rxjs';
-import { laterVersion } from '../../../../../core/edit';
+import { deriveDark, laterVersion } from '../../../../../core/edit';
 import type { Moved, Moving } from './compare/base-dialog';
 
 @Component({
@@ -56,6 +58,7 @@ import type { Moved, Moving } from './compare/base-dialog';
     UndoRedo,
     Unreadable,
     Why,
+    Modes,
     WidthSteps,
   ],
   providers: [OpenDocument, StudioState, { provide: EditedLook, useExisting: StudioState }],
@@ -68,12 +71,13 @@ export class Studio implements OnInit {
   private readonly router = inject(Router);
   private readonly dialog = inject(MatDialog);
   private readonly views = inject(ThemeViews);
+  private readonly snackBar = inject(MatSnackBar);
   private readonly sprouting = inject(Sprouting);
   protected readonly hard = hardSpecimens;
   protected readonly columns = signal(true);
   protected readonly shown = computed(() => {
     const theme = this.state.theme();
-    return this.state.earlier()?.view ?? (theme && this.views.of(theme));
+    return (this.state.earlier()?.view ?? (theme && this.views.of(theme)))?.in(this.state.mode());
   });
   readonly id = input.required<string>();
   /** From the address: the part, condition and property that a link points at. */
@@ -81,6 +85,7 @@ export class Studio implements OnInit {
   readonly condition = input<string>();
   readonly property = input<string>();
   readonly step = input<string>();
+  readonly mode = input<string>();
 
   /** As in studio.scss: the parts of the studio stand one below the other. */
   private readonly narrowView = toSignal(inject(BreakpointObserver).observe('(max-width: 900px)'));
@@ -101,8 +106,9 @@ export class Studio implements OnInit {
 
   constructor() {
     effect(() => {
-      const [part, condition, property, step] = [this.state.part(), this.state.condition(), this.state.row(), this.state.step() || null];
-      void this.router.navigate([], { queryParams: { part, condition, property, step }, replaceUrl: true });
+      const [part, condition, property] = [this.state.part(), this.state.condition(), this.state.row()];
+      const [step, mode] = [this.state.step() || null, this.state.mode() || null];
+      void this.router.navigate([], { queryParams: { part, condition, property, step, mode }, replaceUrl: true });
     });
     followRoom(this.stage, () => (this.narrow() ? 132 : 152), this);
   }
@@ -116,6 +122,7 @@ export class Studio implements OnInit {
     if (condition && partOf(this.state.part()).conditions.includes(condition)) this.state.condition.set(condition);
     const row = [...propertyNames, ...bundles.map(({ name }) => name)].find((name) => name === this.property());
     if (row) this.state.row.set(row);
+    this.state.mode.set(modeNames.find((name) => name === this.mode()) ?? '');
     void this.state.open(this.id()).then(() => this.state.goToStep(this.stepAsked()));
   }
 
@@ -156,6 +163,18 @@ export class Studio implements OnInit {
       this.dialog.open<InstanceType<typeof BaseDialog>, Moving, Moved>(BaseDialog, { width: '1080px', maxWidth: '96vw', data }).afterClosed(),
     );
     if (moved) this.state.change(moved.label, '', moved.make);
+  }
+
+  /** Makes the dark mode anew from what the theme is where it is bright, and shows it. */
+  protected deriveDark(): void {
+    const view = this.state.view();
+    if (!view) return;
+    if (!deriveDark(view)) {
+      this.snackBar.open('It is dark already: there is nothing to derive.', 'Good');
+      return;
+    }
+    this.state.mode.set('dark');
+    this.state.change('derive the dark mode', '', (theme, each) => deriveDark(each) ?? theme);
   }
 
   /** Makes a theme that grows from this one, and opens it. */

@@ -54,7 +54,7 @@ export function findingAt(view: ThemeView, part: PartName, condition: ConditionN
 
 /** Whether a text set at a place would be the ink of a slot: it is set once, and each slot is asked. */
 function inkSetAt(view: ThemeView, part: PartName, condition: ConditionName): (slot: Slot) => boolean {
-  const tried = viewOfChanged(view, setValue(view.theme, placeAt({ part, condition }, view.step), 'ink', TRIED));
+  const tried = viewOfChanged(view, setValue(view.theme, placeAt({ part, condition }, view.step, view.mode), 'ink', TRIED));
   return (slot) => winnerAt(tried, slot, 'ink').value.css === TRIED;
 }
 /** A colour that no theme has by chance. */
@@ -74,7 +74,7 @@ function inWords({ slot }: SlotReadability, condition: ConditionName): string {
 
 /** Places whose ink would change with this one, since they fall back to it. */
 function followers(view: ThemeView, part: PartName, condition: ConditionName, ink: string): string {
-  const changed = viewOfChanged(view, setValue(view.theme, placeAt({ part, condition }, view.step), 'ink', ink));
+  const changed = viewOfChanged(view, setValue(view.theme, placeAt({ part, condition }, view.step, view.mode), 'ink', ink));
   const names = parts.flatMap((each) => {
     if (!propertyOf('ink').parts.includes(each.name)) return [];
     return each.conditions

@@ -98,9 +98,13 @@ function cellOf(view: ThemeView, part: PartName, condition: ConditionName, row: 
   const first = resolved[0];
   if (!first) throw new RangeError(`The row ${row} has no property`);
   const bundle = bundles.find(({ name }) => name === row);
-  const { step } = view;
+  const { step, mode } = view;
   const isOwn = ({ from }: Resolved): boolean =>
-    from.source === 'theme' && from.place?.part === part && from.place.condition === condition && (from.place.step ?? '') === step;
+    from.source === 'theme' &&
+    from.place?.part === part &&
+    from.place.condition === condition &&
+    (from.place.mode ?? '') === mode &&
+    (mode !== '' || (from.place.step ?? '') === step);
   const texts = resolved.map(({ text }) => text);
   const own = resolved.some(isOwn);
   return {

@@ -41,12 +41,12 @@ export class Unreadable {
 
   protected go(key: string): void {
     const found = this.found().find((each) => keyOf(each) === key);
-    if (found) this.state.goTo({ ...placeOf(found), ...(this.state.step() === '' ? {} : { step: this.state.step() }) }, 'ink');
+    if (found) this.state.goTo(placeAt(placeOf(found), this.state.step(), this.state.mode()), 'ink');
   }
   protected mend(keys: readonly string[]): void {
     const all = this.found().filter((each) => keys.includes(keyOf(each)) && each.ink !== undefined);
     this.state.change(all.length === 1 ? 'mend an ink' : `mend ${all.length} inks`, '', (theme, view) =>
-      all.reduce((each, found) => setValue(each, placeAt(placeOf(found), view.step), 'ink', found.ink ?? ''), theme),
+      all.reduce((each, found) => setValue(each, placeAt(placeOf(found), view.step, view.mode), 'ink', found.ink ?? ''), theme),
     );
   }
 }

@@ -201,8 +201,8 @@ export class Why {
   private below({ chain }: ThemeView, { of, place, source }: Link): Step['in'] {
     const id = of && source === 'base' ? idIn(chain, of) : undefined;
     if (!of || !place || id === undefined) return undefined;
-    const { part, condition, step = null } = place;
-    return { id, name: of.name, place: { part, condition, step, property: this.state.row() } };
+    const { part, condition, step = null, mode = null } = place;
+    return { id, name: of.name, place: { part, condition, step, mode, property: this.state.row() } };
   }
   /** What does not follow the whole table in this property. */
   protected readonly behind = computed(() => {

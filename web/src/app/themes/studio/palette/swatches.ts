@@ -15,7 +15,7 @@ import {
   type Instead,
 } from '../../../../../../core/edit';
 import { sayProblem } from '../../../../../../core/outcome';
-import { SWATCH_NAME, readSwatches, refersToSwatch, standingOn, type Swatch } from '../../../../../../core/theme';
+import { SWATCH_NAME, modeIn, modeOf, readSwatches, refersToSwatch, standingOn, type Swatch } from '../../../../../../core/theme';
 import { ThemeDrafts } from '../../../documents/theme-drafts';
 import { StudioState } from '../studio-state';
 
@@ -34,10 +34,21 @@ export class Swatches {
   protected readonly opened = signal('');
   protected readonly wrong = signal('');
 
-  protected isOwn = ({ name }: Swatch): boolean => this.state.theme()?.swatches.some((swatch) => swatch.name === name) ?? false;
+  protected readonly mode = this.state.mode;
+  /** In which mode colours are set, in words; empty where they are set for all of them. */
+  protected readonly modeWords = computed(() => {
+    const mode = this.mode();
+    return mode === '' ? '' : modeOf(mode).words;
+  });
+  /** Whether the theme itself says the colour that is looked at: in a mode, that of the mode. */
+  protected isOwn({ name }: Swatch): boolean {
+    const [theme, mode] = [this.state.theme(), this.mode()];
+    const own = theme && mode !== '' ? (modeIn(theme, mode)?.swatches ?? []) : theme?.swatches;
+    return own?.some((swatch) => swatch.name === name) ?? false;
+  }
   protected canRename(swatch: Swatch): boolean {
     const view = this.state.view();
-    return view !== undefined && this.isOwn(swatch) && !isBaseSwatch(view, swatch.name);
+    return view !== undefined && this.mode() === '' && this.isOwn(swatch) && !isBaseSwatch(view, swatch.name);
   }
   protected hex({ name, colour }: Swatch): string {
     const rgba = this.state.view()?.vocabulary.swatches.get(name) ?? parseColour(colour);
@@ -115,13 +126,14 @@ export class Swatches {
     const instead: Instead =
       this.instead() === '' ? { kind: 'colour' } : this.instead() === '/' ? { kind: 'fall back' } : { kind: 'swatch', name: this.instead() };
     this.state.change(`delete the swatch ${swatch.name}`, '', (theme, view) =>
-      this.canRename(swatch) ? replaceSwatch(view, swatch.name, instead) : deleteSwatch(theme, swatch.name),
+      this.canRename(swatch) ? replaceSwatch(view, swatch.name, instead) : deleteSwatch(theme, swatch.name, this.mode()),
     );
     this.opened.set('');
     this.instead.set('');
   }
   private change(label: string, swatch: Swatch): void {
     this.wrong.set('');
-    this.state.change(label, `swatch ${swatch.name}`, (theme) => setSwatch(theme, swatch));
+    const words = this.modeWords();
+    this.state.change(words === '' ? label : `${label} ${words}`, `swatch ${swatch.name} ${words}`, (theme) => setSwatch(theme, swatch, this.mode()));
   }
 }

@@ -15,6 +15,8 @@ import {
   writeCss,
   writeHtml,
 } from '../../../../../../core/compile';
+import { toHex } from '../../../../../../core/colour';
+import { pageOf } from '../../../../../../core/paint';
 import { gridOf, heldOn, partOfCell, sectionRows, widthOf, type GridCell, type Table } from '../../../../../../core/table';
 import { partOf, type ConditionName, type PartName, type ThemeView } from '../../../../../../core/theme';
 
@@ -80,7 +82,7 @@ export class Specimen {
     effect(() => {
       const beside = besideIn(this.view(), [this.table()]);
       const css = writeCss([...frameRules, ...sheetOf(this.view(), { use: 'specimen', key: 'specimen', beside })], 'compact');
-      this.sheet.replaceSync(`:host{color:#000;font:16px/1.4 ${SPECIMEN_FONT}}table{width:100%}${css}`);
+      this.sheet.replaceSync(`:host{color:${toHex(pageOf(this.view()).ink)};font:16px/1.4 ${SPECIMEN_FONT}}table{width:100%}${css}`);
       this.attach();
       this.placeTags();
     });

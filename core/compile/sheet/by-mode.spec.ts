@@ -1,0 +1,77 @@
+import { dice, randomGrown, randomTheme, starterNames, withModes, withSteps } from '../../tests/random';
+import { themeWith, viewOf } from '../../tests/themes';
+import { modeNames, viewOfChain, type ModeName, type Theme, type ThemeView } from '../../theme';
+import { byMode, modeQueries } from './by-mode';
+import { familyOf } from './families';
+import { sheetOf } from './sheet';
+import { walk, writeCss, type CssNode, type Stylesheet } from './stylesheet';
+
+/** What is left of a sheet where one of its media queries holds and those beside it do not. */
+const where = (sheet: Stylesheet, query: string, all: readonly string[]): Stylesheet =>
+  sheet.flatMap((node): readonly CssNode[] => {
+    if (node.kind !== 'media' || !node.query.split(',').every((each) => all.includes(each))) return [node];
+    return node.query.split(',').includes(query) ? node.rules : [];
+  });
+
+/** The declarations of each family of properties in their order, with where they stand. */
+function sequences(sheet: Stylesheet): Readonly<Record<string, readonly string[]>> {
+  const found: Record<string, string[]> = {};
+  walk(sheet, (selector, declarations, within) => {
+    for (const [property, value] of declarations) (found[familyOf(property)] ??= []).push(`${within}{${selector}{${property}:${value}`);
+  });
+  return found;
+}
+
+describe('A stylesheet of several modes', () => {
+  const plain = (view: ThemeView): Stylesheet => sheetOf(view, { use: 'specimen', key: 'k' });
+  it('says in each mode precisely what that mode’s own says, for 60 random themes with steps and bases', () => {
+    for (let seed = 0; seed < 60; seed++) {
+      const d = dice(40_000 + seed);
+      const family = d.chance(0.3) ? randomGrown(d, starterNames, 2).chain : viewOf(withSteps(d, randomTheme(d, starterNames))).chain;
+      const view = viewOfChain([withModes(d, family[0]), ...family.slice(1)]);
+      const queries = modeQueries(view.modes);
+      // Rules of the theme's own stand below “screen” too, where that is all that is said of the bright screen.
+      if (queries[0] === 'screen') continue;
+      const whole = byMode(view, view.modes, plain);
+      for (const [i, mode] of (['', ...view.modes] as const).entries())
+        expect(sequences(where(whole, queries[i] ?? '', queries)))
+          .withContext(`seed ${seed}, ${mode || 'bright'}`)
+          .toEqual(sequences(plain(view.in(mode))));
+    }
+  });
+  it('says nothing more for a theme without modes, and for other swatches little more', () => {
+    const bare = themeWith({ 'body-rows': { rest: { fill: 'mist' } } });
+    const dark = { ...bare, modes: [{ name: 'dark' as const, swatches: [{ name: 'mist', colour: '#1b1f24' }], values: {} }] };
+    const css = (scheme: 'light' | 'dark' | 'follows', theme: Theme = dark): string =>
+      writeCss(sheetOf(viewOf(theme), { use: 'page', key: 'k', scheme }), 'compact');
+    // Bright unless somebody says that it is not.
+    expect(css('light')).toBe(css('follows', bare));
+    expect(css('dark')).toContain('.zp-k{--zp-mist:#1b1f24;color-scheme:dark}');
+    expect(css('dark')).not.toContain('prefers-color-scheme');
+    expect(css('follows')).toContain('@media (prefers-color-scheme:dark){.zp-k{--zp-mist:#1b1f24;color-scheme:dark}}');
+    expect(css('follows')).toContain('@media (not (prefers-color-scheme:dark)){.zp-k{--zp-mist:#eef5f6}}');
+    expect(css('follows').length).toBeLessThan(css('light').length + 250);
+  });
+  it('has one mode at a time: paper, forced colours, dark, more contrast', () => {
+    expect(modeQueries(['dark'])).toEqual(['(not (prefers-color-scheme:dark))', '(prefers-color-scheme:dark)']);
+    expect(modeQueries(['print'])).toEqual(['screen', 'print']);
+    const all = modeQueries(modeNames);
+    expect(all[0]).toBe('screen and (not (forced-colors:active)) and (not (prefers-color-scheme:dark)) and (not (prefers-contrast:more))');
+    expect(all[1 + modeNames.indexOf('dark')]).toBe('screen and (prefers-color-scheme:dark) and (not (forced-colors:active))');
+    expect(all[1 + modeNames.indexOf('print')]).toBe('print');
+  });
+  it('has no width steps on paper, and the modes of bright tables alone where it is held dark', () => {
+    const theme = {
+      ...themeWith({}),
+      widths: [{ name: 'narrow', width: 480, values: { 'body-rows': { rest: { size: '9px' } } } }],
+      modes: (['dark', 'contrast', 'print'] as const).map((name: ModeName) => ({ name, values: { 'body-rows': { rest: { weight: '700' } } } })),
+    };
+    expect(viewOf(theme).in('print').at('narrow').said({ part: 'body-rows', condition: 'rest' }, 'size')).toEqual([]);
+    const css = writeCss(sheetOf(viewOf(theme), { use: 'page', key: 'k', scheme: 'dark' }), 'compact');
+    expect(css).not.toContain('prefers-contrast');
+    expect(css).toMatch(/@media screen\{.*@container zp \(width<=480px\)\{[^{]*\{font-size:9px;font-weight:700\}.*@media print\{/);
+    // Paper is bright, whatever the screen is.
+    const dark = { ...themeWith({}), modes: [{ name: 'dark' as const, values: { 'body-rows': { rest: { fill: '#111111' } } } }] };
+    expect(writeCss(sheetOf(viewOf(dark), { use: 'page', key: 'k', scheme: 'dark' }), 'compact')).toMatch(/@media screen\{.*#111111/);
+  });
+});
