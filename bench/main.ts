@@ -1,6 +1,7 @@
 import { benchBrowser } from './browser';
 import { benchCompile } from './compile';
 import { benchDurable } from './durable';
+import { benchFamily } from './family';
 import { benchPages } from './pages';
 import { benchFormulas, benchRows } from './rows';
 import { benchStart } from './start';
@@ -17,6 +18,7 @@ const parts: Readonly<Record<string, () => void | Promise<void>>> = {
   tables: benchTables,
   visitor: benchVisitor,
   pages: benchPages,
+  family: benchFamily,
 };
 
 // All of them, or those that are named: npm run bench -- compile pages. One that fails says so, and the others go on.

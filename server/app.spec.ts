@@ -87,6 +87,13 @@ describe('The API', () => {
     expect(css.headers.get('content-disposition')).toContain('filed.css');
     const unpublished = await ask(`${server.url}/api/themes/${id}/stylesheet?edition=newest`);
     expect(unpublished.status).toBe(409);
+    const modes = [{ name: 'dark', values: { 'body-rows': { rest: { ink: '#fedcba' } } } }];
+    const { id: dark } = await make('themes', { ...theme, name: 'Goes dark', modes });
+    const inDark = async (query: string): Promise<string> => (await ask(`${server.url}/api/themes/${dark}/stylesheet${query}`)).text;
+    expect([await inDark('?scheme=follows'), await inDark('?scheme=__proto__')]).toEqual([
+      jasmine.stringContaining('prefers-color-scheme'),
+      await inDark(''),
+    ]);
     const table = await make('tables', gridTable(2, 2, { theme: id, name: 'Ταμείο' }));
     const html = await ask(`${server.url}/api/tables/${table.id}/markup`);
     expect(html.text).toContain('<table class="zp-filed">');

@@ -16,6 +16,7 @@ export { element, escapeText, textWithBreaks, writeHtml, type Element, type Mark
 export { rule, walk, writeCss, type CssNode, type Declaration, type Stylesheet } from './sheet/stylesheet';
 export { sheetOf, type SheetFor, type SheetUse } from './sheet/sheet';
 export { arrangementRules, leavesOut, stacks, turns } from './rules/arrangement-rules';
+export { byMode } from './sheet/by-mode';
 export { byWidth } from './sheet/by-width';
 export { columnLabels, labelRules } from './markup/labels';
 export { besideIn, besideOf, type Beside } from './sheet/beside';

@@ -1,6 +1,6 @@
 import { gridTable, themeWith, viewOf } from '../tests/themes';
 import { starters } from '../theme';
-import { tableFile, themeFile } from './index';
+import { tableFile, themeFile, themeFiles } from './index';
 
 describe('The hand-off', () => {
   it('puts the same class on the table that the stylesheet dresses', () => {
@@ -11,6 +11,16 @@ describe('The hand-off', () => {
   });
   it('keeps a name out of the comment’s end', () =>
     expect(themeFile(viewOf({ ...themeWith({}), name: 'x */ body{}' }), 'x').split('*/').length).toBe(2));
+  it('is bright, and goes with dark where that is asked for', () => {
+    const dark = {
+      ...themeWith({ table: { rest: { fill: 'mist' } } }),
+      modes: [{ name: 'dark' as const, swatches: [{ name: 'mist', colour: '#15191c' }], values: {} }],
+    };
+    const css = (scheme?: 'follows' | 'dark'): string => themeFiles(viewOf(dark), 'x', scheme).css;
+    expect(css()).not.toContain('#15191c');
+    expect(css('follows')).toMatch(/@media \(prefers-color-scheme:dark\) \{\s+\.zp-x,\.zp-x-around \{\s+--zp-mist: #15191c;/);
+    expect(css('dark')).not.toContain('prefers-color-scheme');
+  });
   it('scrolls a wide table in its frame', () => expect(themeFile(viewOf(themeWith({})), 'x')).toContain('.zp-frame {\n  overflow-x: auto;'));
   it('has the caption’s name on the frame', () =>
     expect(tableFile(gridTable(1, 1, { caption: 'Boats' }), { key: 'x', view: viewOf(themeWith({})) })).toContain('aria-labelledby="table-caption"'));

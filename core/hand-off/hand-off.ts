@@ -14,6 +14,7 @@ import {
   writeCss,
   writeHtml,
 } from '../compile';
+import type { Scheme } from '../page';
 import { fontAddress, mediaAddress, type ThemeView } from '../theme';
 import { needsContainer, type Table } from '../table';
 
@@ -26,10 +27,13 @@ export interface ThemeFiles {
   readonly pictures: readonly string[];
 }
 
-/** The theme's stylesheet with everything that a dressed table needs beside its markup; addresses are relative to it. */
-export function themeFiles(view: ThemeView, key: string): ThemeFiles {
+/**
+ * The theme's stylesheet with everything that a dressed table needs beside its markup; addresses are relative to it. It is bright, unless
+ * it is asked to be dark or to follow the visitor: that is for sites that are dark too.
+ */
+export function themeFiles(view: ThemeView, key: string, scheme: Scheme = 'light'): ThemeFiles {
   const title = view.theme.name.replace(/[*/]/g, ' ');
-  const rules = sheetOf(view, { use: 'file', key });
+  const rules = sheetOf(view, { use: 'file', key, scheme });
   const written = writeCss([...fontRules(rules), ...frameRules, ...rules]);
   const found = (address: string, name: RegExp): readonly string[] => [
     ...new Set(Array.from(written.matchAll(new RegExp(`"${address}(${name.source})"`, 'g')), ([, each]) => each ?? '')),

@@ -15,9 +15,13 @@ export interface Published {
 /** What is published along with a page, as it was seen: at another revision it is not. */
 export type Along = Published & { readonly revision?: number };
 
-/** The placements of a page that follow a theme or a table, so that they change when it is published. */
-export function following(page: Pick<Page, 'blocks'>, { kind, id }: Published, site?: Dress): readonly TableBlock[] {
-  const isMeant = (ref: Ref<string> | null): boolean => ref?.id === id && ref.held === undefined;
+/** The placements of a page that follow a theme or a table, or any of some, so that they change when it is published. */
+export function following(
+  page: Pick<Page, 'blocks'>,
+  { kind, id, with: others }: Published & { readonly with?: ReadonlySet<string> },
+  site?: Dress,
+): readonly TableBlock[] {
+  const isMeant = (ref: Ref<string> | null): boolean => ref !== null && (ref.id === id || others?.has(ref.id) === true) && ref.held === undefined;
   return tablesOn(dressed(page, site)).filter(({ dress, shows }) => isMeant(kind === 'theme' ? dress : shows));
 }
 

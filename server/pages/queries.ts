@@ -128,9 +128,9 @@ export class PageStore extends DocumentStore<Page> {
     const live = await this.liveOnes(queries);
     const site = siteDress(live.map(({ page }) => page));
     const grown = published.kind === 'theme' ? await this.themes.standingOn(published.id, queries) : [];
-    const all: readonly Published[] = [published, ...grown.map((id) => ({ kind: 'theme' as const, id }))];
+    const all = { ...published, with: new Set(grown) };
     return live.flatMap(({ id, page }) => {
-      const blocks = all.flatMap((each) => following(page, each, site));
+      const blocks = following(page, all, site);
       return blocks.length === 0 ? [] : [{ id, name: page.name, slug: page.slug, blocks }];
     });
   }

@@ -2,6 +2,7 @@ import { Router, type Request } from 'express';
 import fs from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
 import { themeFiles, type ThemeFiles } from '../../core/hand-off';
+import { schemes } from '../../core/page';
 import { isThemeBase, viewOfChain, type Bases } from '../../core/theme';
 import { numberIn } from '../asked';
 import { documentRoutes, holdIn, idOf, seenIn } from '../documents/routes';
@@ -21,7 +22,14 @@ export function themeRoutes(store: ThemeStore, media: MediaStore, pages: PageSto
     const key = (await store.keys()).get(id) ?? id;
     const [published] = request.query['edition'] === 'newest' ? await store.newest([id]) : [draft];
     if (!published) throw new Refusal('not-published', `“${draft.document.name}” has no edition yet. Publish it first.`);
-    return { key, files: themeFiles(viewOfChain(published.chain), key) };
+    return {
+      key,
+      files: themeFiles(
+        viewOfChain(published.chain),
+        key,
+        schemes.find((each) => each === request.query['scheme']),
+      ),
+    };
   };
   router.get('/', async (_request, response) => {
     const [all, keys, newest] = await Promise.all([store.list(), store.keys(), store.newestNumbers()]);

@@ -16,7 +16,17 @@ import {
 import { resolve } from '../../../core/resolve';
 import { gridOf, heldOn, slotOf, type GridCell, type Held, type Table } from '../../../core/table';
 import { stepFor, type ConditionName, type Slot, type Theme, type ThemeView } from '../../../core/theme';
-import { dice, randomGrown, randomHeld, randomTable, randomTheme, withExceptions, withSteps, starterNames } from '../../../core/tests/random';
+import {
+  dice,
+  randomGrown,
+  randomHeld,
+  randomTable,
+  randomTheme,
+  withExceptions,
+  withModes,
+  withSteps,
+  starterNames,
+} from '../../../core/tests/random';
 import {
   bandOf,
   differences,
@@ -215,6 +225,18 @@ describe('What core predicts is what Chromium computes', () => {
     const width = d.pick([step, step + 1, step - 1, 1000, 300]);
     const found = disagreements(theme, table, randomHeld(d, table), seed % 2 === 1, width);
     expect(found.slice(0, 5)).withContext(`seed ${seed} at ${width}px`).toEqual([]);
+  });
+
+  forSeeds('for themes in their modes, at widths in and beside each step', { all: 300, usual: 80 }, (seed) => {
+    const d = dice(40_000 + seed);
+    const whole = viewOf(withModes(d, d.chance(0.5) ? withSteps(d, randomTheme(d, starterNames)) : randomTheme(d, starterNames)));
+    const mode = d.pick(whole.modes);
+    const theme = whole.in(mode);
+    const table = d.chance(0.3) ? withExceptions(d, randomTable(d)) : randomTable(d);
+    // Paper has no width steps.
+    const width = mode === 'print' ? 1000 : d.pick([d.pick(theme.steps).width, 1000, 300]);
+    const found = disagreements(theme, table, randomHeld(d, table), seed % 2 === 1, width);
+    expect(found.slice(0, 5)).withContext(`seed ${seed}, ${mode}, at ${width}px`).toEqual([]);
   });
 
   it('sees a disagreement when there is one', () => {

@@ -3,6 +3,7 @@ import { firstValueFrom } from 'rxjs';
 import { documentAt, placeInWords, resetValues, setValue, type Scope } from '../../../../../core/edit';
 import { themeFiles } from '../../../../../core/hand-off';
 import { sayProblem } from '../../../../../core/outcome';
+import type { Scheme } from '../../../../../core/page';
 import { previewOf, shownTable } from '../../../../../core/table';
 import {
   partOf,
@@ -278,11 +279,12 @@ export class StudioState implements EditedLook {
     if (edition) this.edition.set(edition.number);
   }
 
-  async download(): Promise<void> {
+  /** Takes the theme away as a stylesheet: bright, or dark where the visitor has it dark. */
+  async download(scheme: Scheme = 'light'): Promise<void> {
     const session = this.session();
     if (!session || !(await session.flush())) return;
     const { fonts, pictures } = themeFiles(this.views.of(session.document), this.key());
     // Fonts and pictures lie beside the stylesheet, so they come together in one file.
-    location.assign(`/api/themes/${session.id}/${fonts.length + pictures.length > 0 ? 'files' : 'stylesheet'}`);
+    location.assign(`/api/themes/${session.id}/${fonts.length + pictures.length > 0 ? 'files' : 'stylesheet'}?scheme=${scheme}`);
   }
 }

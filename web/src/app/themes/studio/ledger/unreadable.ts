@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { debounceTime, map } from 'rxjs';
 import { placeInWords, setValue } from '../../../../../../core/edit';
 import { unreadableInks, type UnreadableInk } from '../../../../../../core/paint';
-import { placeAt, type Place } from '../../../../../../core/theme';
+import { modeOf, placeAt, type Place } from '../../../../../../core/theme';
 import { UnreadableList, type UnreadableText } from '../../../controls/unreadable-list';
 import { StudioState } from '../studio-state';
 
@@ -15,16 +16,46 @@ const keyOf = (found: UnreadableInk): string => `${placeOf(found).part} ${placeO
 @Component({
   selector: 'zest-unreadable',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [UnreadableList],
-  template: `<zest-unreadable-list [texts]="texts()" (went)="go($event)" (mended)="mend($event)" />`,
+  imports: [MatButtonModule, UnreadableList],
+  template: `
+    <zest-unreadable-list [texts]="texts()" (went)="go($event)" (mended)="mend($event)" />
+    @for (each of elsewhere(); track each.mode) {
+      <p>
+        {{ each.say }}
+        <button mat-button type="button" (click)="state.mode.set(each.mode)">{{ each.go }}</button>
+      </p>
+    }
+  `,
+  styles: `
+    p {
+      margin: 0 0 8px;
+    }
+  `,
 })
 export class Unreadable {
-  private readonly state = inject(StudioState);
+  protected readonly state = inject(StudioState);
   /** Told a moment after a change: it takes every condition of every part together. */
   private readonly found = toSignal(
     toObservable(this.state.view).pipe(
       debounceTime(200),
       map((view) => (view ? unreadableInks(view) : [])),
+    ),
+    { initialValue: [] },
+  );
+  /** What cannot be read in other modes: before the theme is published, all of them count. The system sees to its own colours. */
+  protected readonly elsewhere = toSignal(
+    toObservable(this.state.view).pipe(
+      debounceTime(400),
+      map((view) => {
+        if (!view) return [];
+        const others = (['', ...view.modes] as const).filter((mode) => mode !== view.mode && mode !== 'forced');
+        return others.flatMap((mode) => {
+          const count = unreadableInks(view.in(mode)).length;
+          const words = mode === '' ? 'Where it is bright' : modeOf(mode).words.replace(/^./, (first) => first.toUpperCase());
+          const say = `${words}, ${count === 1 ? '1 ink cannot be read' : `${count} inks cannot be read`}.`;
+          return count === 0 ? [] : [{ mode, say, go: `Look ${mode === '' ? 'at it bright' : modeOf(mode).words}` }];
+        });
+      }),
     ),
     { initialValue: [] },
   );
