@@ -9,5 +9,6 @@ export { compareWeights, weightOf, type Specificity } from './cascade/specificit
 export { nodesOf, treeOf, type Node } from './cascade/tree';
 export { weightInWords } from './words';
 export { cssOf, HOUSE_FORMAT, houseIn, nameOf, readHouseDocument, type House } from './house';
+export { darkOfHouse, type HouseDark } from './dark';
 export { MOST_CHARACTERS, ROWS_TO_JUDGE } from './limits';
 export { standingOf, type Standing } from './standing';

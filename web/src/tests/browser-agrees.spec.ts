@@ -13,6 +13,8 @@ import {
   type Element,
   type MarkupNode,
 } from '../../../core/compile';
+import { toHex } from '../../../core/colour';
+import { pageOf } from '../../../core/paint';
 import { resolve } from '../../../core/resolve';
 import { gridOf, heldOn, slotOf, type GridCell, type Held, type Table } from '../../../core/table';
 import { stepFor, type ConditionName, type Slot, type Theme, type ThemeView } from '../../../core/theme';
@@ -84,7 +86,7 @@ const barElements = (): Element[] =>
     ),
   );
 
-/** A page of its own for a dressed table: 16 px, white, black. Gives the differences between prediction and browser. */
+/** A page of its own for a dressed table: 16 px, with the ink that core takes its page to have. Gives the differences between prediction and browser. */
 function disagreements(whole: ThemeView, table: Table, held: Held, lean: boolean, width = 1000): string[] {
   const theme = whole.at(stepFor(whole.steps, width));
   const host = document.createElement('div');
@@ -101,7 +103,7 @@ function disagreements(whole: ThemeView, table: Table, held: Held, lean: boolean
       ...barElements(),
       tableElement(table, { id: 'case', theme: 'case', held, slots: true, contentOf: inside }),
     );
-    shadow.innerHTML = `<style>:host{all:initial;font:16px/normal page;color:#000}${css}</style>${writeHtml(boxed(markup))}<i id="probe"></i>`;
+    shadow.innerHTML = `<style>:host{all:initial;font:16px/normal page;color:${toHex(pageOf(theme).ink)}}${css}</style>${writeHtml(boxed(markup))}<i id="probe"></i>`;
     host.style.cssText = `display:block;width:${width}px`;
     const around = shadow.querySelector<HTMLElement>('.zp-case-around');
     const box = shadow.querySelector('table');
@@ -230,7 +232,7 @@ describe('What core predicts is what Chromium computes', () => {
   forSeeds('for themes in their modes, at widths in and beside each step', { all: 300, usual: 80 }, (seed) => {
     const d = dice(40_000 + seed);
     const whole = viewOf(withModes(d, d.chance(0.5) ? withSteps(d, randomTheme(d, starterNames)) : randomTheme(d, starterNames)));
-    const mode = d.pick(whole.modes);
+    const mode = d.pick(whole.modes.length > 0 ? whole.modes : (['dark'] as const));
     const theme = whole.in(mode);
     const table = d.chance(0.3) ? withExceptions(d, randomTable(d)) : randomTable(d);
     // Paper has no width steps.

@@ -1,6 +1,8 @@
-import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { languageProblem } from '../../../../core/data-types';
+import type { HouseDark } from '../../../../core/house';
 import { languages } from '../../../../core/languages';
 import { pageSchema, schemes, type Page, type Scheme } from '../../../../core/page';
 
@@ -11,7 +13,7 @@ export type PageFact = Partial<Pick<Page, 'slug' | 'title' | 'description' | 'in
 @Component({
   selector: 'zest-page-facts',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatCheckboxModule],
+  imports: [MatButtonModule, MatCheckboxModule],
   templateUrl: './page-facts.html',
   styles: `
     label {
@@ -29,6 +31,17 @@ export type PageFact = Partial<Pick<Page, 'slug' | 'title' | 'description' | 'in
 })
 export class PageFacts {
   readonly page = input.required<Page>();
+  /** How the house stylesheet goes dark; undefined where it does not. */
+  readonly houseDark = input<HouseDark>();
+  /** What the page's tables do in the dark beside what the page does. */
+  protected readonly darkNote = computed(() => {
+    const [scheme, house] = [this.page().scheme ?? 'light', this.houseDark()];
+    if (scheme === 'light' && house)
+      return `The house stylesheet goes dark where the visitor has it dark (${house}), and the tables on this page stay bright.`;
+    if (scheme === 'follows' && !house)
+      return 'The house stylesheet has no dark of its own: where the visitor has it dark, these tables are dark on a bright page.';
+    return '';
+  });
   readonly changed = output<PageFact>();
   protected readonly languages = languages;
   protected readonly wrong = signal('');

@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import { compilePage, type PageInput } from '../../../../core/compile';
 import { viewOfChain, type ThemeView } from '../../../../core/theme';
-import { judge, NOTHING_JUDGED, readHouse, type HouseSheet, type Judgement, type Notice } from '../../../../core/house';
+import { darkOfHouse, judge, NOTHING_JUDGED, readHouse, type HouseDark, type HouseSheet, type Judgement, type Notice } from '../../../../core/house';
 
 /** A house stylesheet as pages carry it, and what was left out of it; or why it cannot be read. */
 export interface HouseReading {
@@ -10,6 +10,8 @@ export interface HouseReading {
   readonly notices: readonly Notice[];
   readonly more: number;
   readonly refused: string;
+  /** How it goes dark where the visitor has it dark; undefined where it does not. */
+  readonly dark: HouseDark | undefined;
 }
 
 /** What a page is compiled from, as it is sent: each theme as its chain. */
@@ -27,7 +29,7 @@ class HouseReader {
   read(source: string): HouseReading {
     this.take(source);
     const { css = '', rules = [], notices = [], more = 0 } = this.sheet ?? {};
-    return { css, rules: rules.length, notices, more, refused: this.refused };
+    return { css, rules: rules.length, notices, more, refused: this.refused, dark: darkOfHouse(css) };
   }
 
   judge(source: string, input: SentInput): Judgement {

@@ -155,7 +155,8 @@ export class ThemeLibrary extends Library<'themes', KeptTheme> {
   protected about({ document, edition }: KeptTheme): string {
     const own = countValues(document);
     const values = own === 0 ? 'nothing its own yet' : own === 1 ? '1 value its own' : `${own} values its own`;
-    return `${edition > 0 ? `Edition ${edition}, ` : ''}${values}, from`;
+    const all = `${edition > 0 ? `edition ${edition}, ` : ''}${values}, from`;
+    return all.charAt(0).toUpperCase() + all.slice(1);
   }
 
   protected async create(): Promise<void> {

@@ -145,6 +145,7 @@ export class Studio implements OnInit {
     const view = this.state.view();
     if (!view || this.later() !== undefined) return '';
     const own = countValues(view.theme);
+    if (own === 0) return '';
     return own === 1 ? ', 1 value its own' : `, ${own} values its own`;
   }
 
