@@ -3,7 +3,8 @@ import { brotliCompressSync } from 'node:zlib';
 import { visitorFeatures } from '../core/page';
 import { choices, optional, tableScript } from '../scripts/build-runtime.mjs';
 import { byMode, sheetOf, themeCss, writeCss } from '../core/compile';
-import { deriveDark, setValue } from '../core/edit';
+import { deriveDark } from '../core/dark';
+import { setValue } from '../core/edit';
 import type { ModeName, Theme } from '../core/theme';
 import { dice, fullTheme, orderlyText } from '../core/tests/random';
 

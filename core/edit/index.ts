@@ -32,7 +32,6 @@ export {
   type SwatchUse,
 } from './swatches';
 export { applyBrand } from './brand';
-export { deriveDark } from './dark/derive';
 export { staysBehind, takenAlong, type Behind } from './behind';
 export { baseInWords, changesBetween, type ThemeChange } from './changes';
 export { detached, grownFrom, laterVersion, lookChanges, sprout, type Detached } from './bases';

@@ -1,9 +1,10 @@
-import type { TableBlock } from './blocks/kinds';
-import type { Page } from './page';
-
 /** How a placed table goes with dark: it never is, always, or where the visitor has it so. */
 export type Scheme = 'light' | 'dark' | 'follows';
 export const schemes: readonly Scheme[] = ['light', 'dark', 'follows'];
 
+interface Goes {
+  readonly scheme?: Scheme;
+}
+
 /** How a placement goes with dark: as it says itself, else as its page does; a page that says nothing is bright, and so are its tables. */
-export const schemeOf = ({ scheme }: Pick<TableBlock, 'scheme'>, page: Pick<Page, 'scheme'>): Scheme => scheme ?? page.scheme ?? 'light';
+export const schemeOf = ({ scheme }: Goes, page: Goes): Scheme => scheme ?? page.scheme ?? 'light';

@@ -27,7 +27,7 @@ const rare: ReadonlySet<ConditionName> = new Set(['even-groups', 'over-numbers']
 
 /** Whether a theme or one of its bases says anything of a part, or of what it falls back to, under a condition, at any width. */
 const isSaid = ({ chain }: ThemeView, part: PartName, condition: ConditionName): boolean =>
-  chain.some((theme) => valueLists(theme).some(({ values }) => lineage(part).some((name) => values[name]?.[condition] !== undefined)));
+  chain.some((theme) => valueLists(theme).some((values) => lineage(part).some((name) => values[name]?.[condition] !== undefined)));
 
 const withFollowing = (set: readonly ConditionName[], own: readonly ConditionName[]): readonly ConditionName[] => {
   const more = followingFrom(new Set(set)).filter((condition) => own.includes(condition));

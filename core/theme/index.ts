@@ -31,10 +31,13 @@ export {
   THEME_FORMAT,
   countValues,
   isThemeBase,
+  modeIn,
   ownText,
+  valueLists,
   valuesAt,
   type PartValues,
   type Base,
+  type Mode,
   type Picture,
   type Place,
   type StarterBase,
@@ -46,7 +49,8 @@ export {
 } from './theme';
 export { plainestOf } from './plainest';
 export { STEP_LEAST, STEP_MOST, WIDTHS_MOST, hasSteps, placeAt, stepFor, type Step } from './widths';
-export { modeIn, modeNames, modeOf, modes, modesOf, swatchesIn, valueLists, type Mode, type ModeName } from './modes';
+export { modeNames, modeOf, modes, type ModeName } from './catalogue/modes';
+export { modesOf, swatchesIn } from './modes';
 export { PICTURES_MOST, SWATCH_NAME, nameSchema, readTheme, upgradeTheme } from './read-theme';
 export { ground, newestOf, shippedStarters, starterBases, starters, type Starter } from './starters';
 export { keyFrom } from './key';

@@ -7,7 +7,7 @@ import type { ConditionName } from './catalogue/conditions';
 import { partNames, partOf, type PartName } from './catalogue/parts';
 import { canBeSet, propertiesOf, type Property } from './catalogue/properties';
 import type { Bases } from './chain';
-import { modeNames } from './modes';
+import { modeNames } from './catalogue/modes';
 import { THEME_FORMAT, isThemeBase, type Theme } from './theme';
 import { STEP_LEAST, STEP_MOST, WIDTHS_MOST } from './widths';
 

@@ -1,7 +1,7 @@
 import type { ConditionName } from './catalogue/conditions';
+import type { ModeName } from './catalogue/modes';
 import type { PartName } from './catalogue/parts';
 import type { PropertyName } from './catalogue/properties';
-import { modeIn, valueLists, type Mode, type ModeName } from './modes';
 import type { TypeScale } from './type-scale';
 
 /** A named colour that values can refer to. The name is lower case: letters, digits and hyphens. */
@@ -27,6 +27,13 @@ export interface WidthStep {
   readonly name: string;
   /** The widest container at which it holds, in px. Without one, as wide as what the theme grows from says of the step of this name. */
   readonly width?: number;
+  readonly values: Theme['values'];
+}
+
+/** What a theme says in one mode: other colours for swatches, by their names, and other values. */
+export interface Mode {
+  readonly name: ModeName;
+  readonly swatches?: readonly Swatch[];
   readonly values: Theme['values'];
 }
 
@@ -79,6 +86,16 @@ export interface Place {
 export const ownText = (theme: Theme, { part, condition, ...where }: Place, property: PropertyName): string | undefined =>
   valuesAt(theme, where)[part]?.[condition]?.[property];
 
+/** What a theme says itself in a mode, or undefined. */
+export const modeIn = (theme: Theme, mode: ModeName | ''): Mode | undefined => theme.modes?.find(({ name }) => name === mode);
+
+/** Every list of values of a theme: at every width, at its steps, in its modes. */
+export const valueLists = (theme: Theme): readonly Theme['values'][] => [
+  theme.values,
+  ...(theme.widths ?? []).map(({ values }) => values),
+  ...(theme.modes ?? []).map(({ values }) => values),
+];
+
 /** What a theme says itself at a width step, in a mode, or in all of them. */
 export function valuesAt(theme: Theme, { step, mode }: Pick<Place, 'step' | 'mode'>): Theme['values'] {
   if (mode !== undefined) return modeIn(theme, mode)?.values ?? {};
@@ -88,6 +105,6 @@ export function valuesAt(theme: Theme, { step, mode }: Pick<Place, 'step' | 'mod
 /** How many values a theme sets itself. */
 export const countValues = (theme: Theme): number =>
   valueLists(theme)
-    .flatMap(({ values }) => Object.values(values))
+    .flatMap((values) => Object.values(values))
     .flatMap((part) => Object.values(part))
     .reduce((sum, values) => sum + Object.keys(values).length, 0);

@@ -6,9 +6,10 @@ import type { PartName } from './catalogue/parts';
 import { propertyOf, type Property, type PropertyName } from './catalogue/properties';
 import { columnPlaces, isOfColumn, meantAt, nothingToFollow } from './following';
 import type { Value, Vocabulary } from './values/reading';
-import type { Picture, Place, Swatch, Theme } from './theme';
+import { modeIn, type Picture, type Place, type Swatch, type Theme } from './theme';
 import type { TypeScale } from './type-scale';
-import { modeIn, modesOf, type ModeName } from './modes';
+import type { ModeName } from './catalogue/modes';
+import { modesOf } from './modes';
 import { layersAt, stepsOf, type Step } from './widths';
 import { wordsFor, type Words } from './words';
 

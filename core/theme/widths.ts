@@ -1,5 +1,5 @@
-import { modeIn, type ModeName } from './modes';
-import type { Place, Theme } from './theme';
+import type { ModeName } from './catalogue/modes';
+import { modeIn, type Place, type Theme } from './theme';
 
 /** The steps that hold until a theme has some of its own: the width of a tablet's column, and of a phone. */
 const usual: readonly { readonly name: string; readonly width: number; readonly values: Theme['values'] }[] = [

@@ -2,6 +2,8 @@ import { dice, randomGrown, randomTheme, starterNames, withModes, withSteps } fr
 import { themeWith, viewOf } from '../../tests/themes';
 import { modeNames, viewOfChain, type ModeName, type Theme, type ThemeView } from '../../theme';
 import { byMode, modeQueries } from './by-mode';
+import { byWidth } from './by-width';
+import { themeCss } from './theme-css';
 import { familyOf } from './families';
 import { sheetOf } from './sheet';
 import { walk, writeCss, type CssNode, type Stylesheet } from './stylesheet';
@@ -23,15 +25,16 @@ function sequences(sheet: Stylesheet): Readonly<Record<string, readonly string[]
 }
 
 describe('A stylesheet of several modes', () => {
-  const plain = (view: ThemeView): Stylesheet => sheetOf(view, { use: 'specimen', key: 'k' });
+  const plain = (view: ThemeView): Stylesheet => {
+    const at = (each: ThemeView): Stylesheet => themeCss(each, { key: 'k', held: true, around: true });
+    return view.mode === 'print' ? at(view) : byWidth(view, at);
+  };
   it('says in each mode precisely what that mode’s own says, for 60 random themes with steps and bases', () => {
     for (let seed = 0; seed < 60; seed++) {
       const d = dice(40_000 + seed);
       const family = d.chance(0.3) ? randomGrown(d, starterNames, 2).chain : viewOf(withSteps(d, randomTheme(d, starterNames))).chain;
       const view = viewOfChain([withModes(d, family[0]), ...family.slice(1)]);
       const queries = modeQueries(view.modes);
-      // Rules of the theme's own stand below “screen” too, where that is all that is said of the bright screen.
-      if (queries[0] === 'screen') continue;
       const whole = byMode(view, view.modes, plain);
       for (const [i, mode] of (['', ...view.modes] as const).entries())
         expect(sequences(where(whole, queries[i] ?? '', queries)))

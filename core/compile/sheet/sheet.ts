@@ -84,10 +84,7 @@ export function sheetOf(
   // Paper has no width steps.
   const whole = (each: ThemeView): Stylesheet => (recipe.widths && each.mode !== 'print' ? byWidth(each, at) : at(each));
   const base = recipe.modes && scheme === 'dark' ? view.in('dark') : view;
-  const sheet = [
-    ...byMode(base, recipe.modes ? modesFor(view, scheme) : [], whole),
-    ...(recipe.arranged && !view.modes.includes('forced') ? forcedRules(view, key) : []),
-  ];
+  const sheet = [...byMode(base, recipe.modes ? modesFor(view, scheme) : [], whole), ...(recipe.arranged ? forcedRules(view, key) : [])];
   // Rows are hidden for visitors alone.
   return recipe.around === 'asked' && !around ? withSelectors(sheet, withNoneHidden) : sheet;
 }

@@ -1,6 +1,6 @@
 import { Injectable, inject } from '@angular/core';
 import { Views, chainOf, starterBases, viewOfChain, type Theme, type ThemeView } from '../../../../../core/theme';
-import { ThemeBases } from '../../documents/theme-bases';
+import { ThemeBases } from './theme-bases';
 
 /** Views of themes, for whatever shows one: here it is known what themes grow from. */
 @Injectable({ providedIn: 'root' })

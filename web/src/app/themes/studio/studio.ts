@@ -33,7 +33,8 @@ import { WidthSteps } from './widths/width-steps';
 import { Sprouting } from '../sprouting';
 import { ThemeViews } from '../../controls/dressed/theme-views';
 import { firstValueFrom } from 'rxjs';
-import { deriveDark, laterVersion } from '../../../../../core/edit';
+import { deriveDark } from '../../../../../core/dark';
+import { laterVersion } from '../../../../../core/edit';
 import type { Moved, Moving } from './compare/base-dialog';
 
 @Component({

@@ -1,11 +1,10 @@
-import { contrast, toLch, type Rgba } from '../../colour';
-import { paintedFill, readability, readabilityTogether } from '../../paint';
-import { winnerAt } from '../../resolve';
-import { dice, randomGrown, randomTheme, starterNames } from '../../tests/random';
-import { themeWith, viewOf } from '../../tests/themes';
-import { partNames, partOf, propertyOf, starters, viewOfChanged, type Slot, type Theme, type ThemeView } from '../../theme';
-import { sprout } from '../bases';
-import { inOneMode } from '../edit-theme';
+import { contrast, toLch, type Rgba } from '../colour';
+import { paintedFill, readability, readabilityTogether } from '../paint';
+import { winnerAt } from '../resolve';
+import { dice, randomGrown, randomTheme, starterNames } from '../tests/random';
+import { themeWith, viewOf } from '../tests/themes';
+import { partNames, partOf, propertyOf, starters, viewOfChanged, type Slot, type Theme, type ThemeView } from '../theme';
+import { inOneMode, sprout } from '../edit';
 import { deriveDark } from './derive';
 import { darkened, lightened, shade, shareOf, tonesFrom, wantedFrom } from './tones';
 

@@ -1,6 +1,6 @@
-import { WHITE, contrast, toHex, toLch, type Rgba } from '../../colour';
-import { DARK_PAGE, fillLayers, inkOf, layerOf, paintedFill, readability, readabilityTogether, type SlotReadability } from '../../paint';
-import { winnerAt } from '../../resolve';
+import { WHITE, contrast, toHex, toLch, type Rgba } from '../colour';
+import { DARK_PAGE, fillLayers, inkOf, layerOf, paintedFill, readability, readabilityTogether, type SlotReadability } from '../paint';
+import { winnerAt } from '../resolve';
 import {
   containerOf,
   partNames,
@@ -16,9 +16,8 @@ import {
   type Theme,
   type ThemeView,
   type Value,
-} from '../../theme';
-import { setValue } from '../edit-theme';
-import { setSwatch } from '../swatches';
+} from '../theme';
+import { setSwatch, setValue } from '../edit';
 import { darkened, lightened, shade, shareOf, tonesFrom, wantedFrom, type Role } from './tones';
 
 const BODY: Slot = { part: 'body-rows', conditions: [] };

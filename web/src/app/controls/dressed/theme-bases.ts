@@ -1,9 +1,9 @@
 import { Injectable, inject } from '@angular/core';
 import { EMPTY, catchError, filter, merge, mergeMap, type Observable } from 'rxjs';
-import { isThemeBase, starterBases, type Base, type Bases, type Theme } from '../../../../core/theme';
-import { Api } from './api';
-import { Changes } from './changes';
-import { ThemeDrafts } from './theme-drafts';
+import { isThemeBase, starterBases, type Base, type Bases, type Theme } from '../../../../../core/theme';
+import { Api } from '../../documents/api';
+import { Changes } from '../../documents/changes';
+import { ThemeDrafts } from '../../documents/theme-drafts';
 
 /**
  * What themes grow from: what ships, and other themes as they are in the tool now, whichever window changes them. What was not heard

@@ -1,4 +1,4 @@
-import { WHITE, blend, contrast, fromLch, parseColour, toHex, toLch, type Rgba } from '../../colour';
+import { WHITE, blend, contrast, fromLch, parseColour, toHex, toLch, type Rgba } from '../colour';
 
 /** What a colour is to something: an opaque fill, a fill through which its ground is seen, a text, or a line. */
 export type Role = 'ground' | 'tint' | 'ink' | 'line';

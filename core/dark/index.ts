@@ -1,0 +1,1 @@
+export { deriveDark } from './derive';
