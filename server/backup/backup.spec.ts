@@ -9,7 +9,7 @@ import type { Database } from '../database/database';
 import { migrate, migrationNames } from '../database/migrate';
 import { loadDemo } from '../demo';
 import { openBare, openMemory } from '../tests/memory';
-import { gridTable } from '../../core/tests/themes';
+import { gridTable, themeWith } from '../../core/tests/themes';
 import { setCell } from '../../core/table';
 import { BackupError, openBackup, writeBackup } from './archive';
 import { asides, layouts } from './layout';
@@ -165,6 +165,12 @@ describe('A backup', () => {
           /picture x\.svg/,
         ],
         ['insert into pages (id, document) values (\'p\', \'{"format": "zest-page/5", "name": "Bad"}\')', [], /page “Bad”/],
+        [
+          `with t as (insert into themes (id, key, document) values ('t', 't', $1::jsonb) returning id)
+           insert into theme_editions (theme_id, number, document, stands_on) select id, 1, $1::jsonb, '[{"id": 7}]' from t`,
+          [JSON.stringify(themeWith({}))],
+          /Edition 1 of the theme t in it does not say what it stands on/,
+        ],
         ['update house set document = \'{"format": "none"}\'', [], /house stylesheet/],
       ] as const) {
         const bad = await openMemory();

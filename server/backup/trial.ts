@@ -1,6 +1,7 @@
 import { documentKinds, kindNames, type BackupHead, type KindName } from '../../core/documents';
 import { readHouseDocument } from '../../core/house';
 import { starterBases } from '../../core/theme';
+import { readStanding } from '../themes/editions';
 import type { Database } from '../database/database';
 import { pictureKind } from '../media/picture-kind';
 import { BackupError, backupError, openBackup, writeBackup } from './archive';
@@ -51,6 +52,10 @@ async function readAll(database: Database): Promise<void> {
     const editions = await database.query<{ id: string; number: number }>(`select ${word}_id as id, number from ${word}_editions`);
     for (const { id, number } of editions) readOne(kind, `Edition ${number} of the ${word} ${id}`, await editionOf(database, kind, id, number));
   }
+  for (const { id, number, stands_on } of await database.query<{ id: string; number: number; stands_on: unknown }>(
+    'select theme_id as id, number, stands_on from theme_editions',
+  ))
+    if (!readStanding(stands_on).ok) throw new BackupError(`Edition ${number} of the theme ${id} in it does not say what it stands on.`);
   for (const { id } of await database.query<{ id: string }>('select id from media')) {
     const [row] = await database.query<{ type: string; content: Uint8Array }>('select type, content from media where id = $1', [id]);
     const content = Buffer.from(row?.content ?? []);

@@ -1,5 +1,8 @@
 import type { EditionRef } from '../../core/documents';
-import { basesOver, chainOf, isThemeBase, starterBases, type Base, type Theme, type ThemeView } from '../../core/theme';
+import { array, number, object, string, type Schema } from 'yup';
+import type { Outcome } from '../../core/outcome';
+import { checkShape } from '../../core/problems-of';
+import { CHAIN_MOST, basesOver, chainOf, isThemeBase, starterBases, type Base, type Theme, type ThemeView } from '../../core/theme';
 import type { Queries } from '../database/database';
 import { Refusal } from '../problems';
 
@@ -13,6 +16,15 @@ export interface EditionRow {
   /** The editions that it stands on, the nearest first. */
   readonly stands_on: readonly EditionRef[];
 }
+
+const standingSchema = array()
+  .strict()
+  .required()
+  .max(CHAIN_MOST + 1)
+  .of(object({ id: string().strict().required().max(100), number: number().strict().required().integer().min(1) }).noUnknown());
+
+/** Reads what an edition stands on, from a database that may be anybody's. */
+export const readStanding = (json: unknown): Outcome<readonly EditionRef[]> => checkShape(standingSchema as Schema<readonly EditionRef[]>, json);
 
 /** A theme that got another edition, and the one that was its newest; undefined where it had none. */
 export interface Carried {
