@@ -45,6 +45,22 @@ describe('How a page’s tables go with dark', () => {
     expect(css).toMatch(/@media screen\{\.zp-x-dark\{--zp-mist:#15191c;color-scheme:dark\}/);
     expect(css).toContain('.zp-x{--zp-mist:#eef5f6}');
   });
+  it('has colours of what stands beside the tables with it, where they are swatches', () => {
+    const section = {
+      id: 's',
+      kind: 'section' as const,
+      fill: 'mist of x',
+      ink: '#123456',
+      blocks: [{ id: 'h', kind: 'heading' as const, level: 2 as const, text: 'H' }],
+    };
+    const css = (scheme?: Page['scheme'], dress = theme): string =>
+      compiled({ ...page(scheme ? { scheme } : {}), blocks: [section, block('a', { scheme: 'light' })] }, dress).css;
+    expect(css()).toContain('background-color:#eef5f6;color:#123456');
+    expect(css('follows')).toMatch(/@media \(prefers-color-scheme:dark\)\{#part-1\{background-color:#15191c\}\}/);
+    expect(css('follows')).toMatch(/@media \(not \(prefers-color-scheme:dark\)\)\{#part-1\{background-color:#eef5f6\}\}/);
+    expect(css('dark')).toMatch(/@media print\{#part-1\{background-color:#eef5f6\}\}@media screen\{#part-1\{background-color:#15191c\}\}/);
+    expect(css('follows', bare)).toBe(css(undefined, bare));
+  });
   it('makes nothing more of a theme that has no dark', () => {
     const [one, two] = [page({}, block('a')), page({ scheme: 'dark' }, block('a', { scheme: 'follows' }))].map((each) => compiled(each, bare));
     expect(two).toEqual(one as never);

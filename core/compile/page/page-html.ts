@@ -1,6 +1,7 @@
 import { parseColour, toHex } from '../../colour';
 import { dressed, everyBlock, featuresOn, isBleed, swatchOf, tableRef, tablesOn, themeRef, wordingOf } from '../../page';
 import { spokenIn } from '../../languages';
+import type { ModeName } from '../../theme';
 import { gridOf, shownText, textOf as textOfCell } from '../../table';
 import { besideIn } from '../sheet/beside';
 import { blockNodes, blockRules } from './block-html';
@@ -12,6 +13,8 @@ import { withNamedMarks } from '../markup/named-marks';
 import { textLooksIn } from '../markup/text-looks';
 import { pageTextRules } from '../rules/text-look-rules';
 import { boxId, placementNodes, placementRules } from './placement-html';
+import { modeQueries } from '../sheet/by-mode';
+import { exclusive } from '../sheet/exclusive';
 import { sheetOf } from '../sheet/sheet';
 import { rule, type Stylesheet } from '../sheet/stylesheet';
 import { visitorRules } from '../markup/visitor-html';
@@ -37,7 +40,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
     // The page is what a placement from edge to edge is measured by.
     ...(tables.some(isBleed) ? [rule('html', ['container-type', 'inline-size'])] : []),
     ...(page.wide ? [rule('body.zp-wide,body.zp-wide>#content', ['max-width', 'none'])] : []),
-    ...page.blocks.flatMap((block) => blockRules(block, { placeOf, colourOf: colourOn(input) })),
+    ...blockSheet(input, placeOf),
     ...pageTextRules([...textLooksIn(everyBlock(page.blocks).map((block) => (block.kind === 'text' ? block.text : undefined))).values()]),
     ...frameRules,
     ...(features ? visitorRules : []),
@@ -80,8 +83,18 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
   };
 }
 
-/** What a colour of a block comes to. A swatch is looked for in the page's themes, by their ids, at whichever edition they stand. */
-function colourOn({ page, themes }: PageInput): (text: string) => string | undefined {
+/** The rules of what stands beside the tables. Where the page goes with dark, so do colours that are swatches of its themes; paper is bright. */
+function blockSheet(input: PageInput, placeOf: (block: { readonly id: string }) => string): Stylesheet {
+  const rulesIn = (mode: ModeName | ''): Stylesheet =>
+    input.page.blocks.flatMap((block) => blockRules(block, { placeOf, colourOf: colourOn(input, mode) }));
+  const { scheme = 'light' } = input.page;
+  if (scheme === 'light') return rulesIn('');
+  const queries = scheme === 'dark' ? ['print', 'screen'] : modeQueries(['dark']);
+  return exclusive([rulesIn(''), rulesIn('dark')], ([member = 0], rules) => ({ kind: 'media', query: queries[member] ?? 'all', rules }));
+}
+
+/** What a colour of a block comes to in a mode. A swatch is looked for in the page's themes, by their ids, at whichever edition they stand. */
+function colourOn({ page, themes }: PageInput, mode: ModeName | ''): (text: string) => string | undefined {
   const placed = [...new Set(tablesOn(page).map(themeRef))];
   return (text) => {
     const named = swatchOf(text);
@@ -91,7 +104,7 @@ function colourOn({ page, themes }: PageInput): (text: string) => string | undef
     }
     const ref = placed.find((each) => each === named.theme) ?? placed.find((each) => each.startsWith(`${named.theme}@`));
     const found = themes.get(ref ?? '');
-    const read = found?.view.colours.get(named.swatch);
+    const read = found?.view.in(mode).colours.get(named.swatch);
     return read?.ok ? toHex(read.value) : undefined;
   };
 }
