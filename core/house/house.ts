@@ -1,5 +1,6 @@
 import { object, string, type ObjectSchema } from 'yup';
 import { bad, good, type Outcome } from '../outcome';
+import { schemes, type Scheme } from '../page';
 import { checkShape } from '../problems-of';
 import { isTooDeep } from './cascade/nesting';
 import { mannerOf, manners } from './manners';
@@ -14,6 +15,8 @@ export interface House {
   readonly name: string;
   /** One's own stylesheet as it was brought in; empty for a shipped one. */
   readonly css: string;
+  /** How tables go with dark on the whole site, where neither they nor their page say so; without it they are bright. */
+  readonly scheme?: Scheme;
 }
 
 export const HOUSE_FORMAT = 'zest-house/1';
@@ -41,6 +44,10 @@ const houseSchema = object({
       const problem = unreadable(css);
       return problem === undefined || context.createError({ message: problem });
     }),
+  scheme: string()
+    .strict()
+    .oneOf([...schemes], 'It is light, dark, or follows the visitor.')
+    .optional(),
 }).noUnknown('A house stylesheet has no other fields.') as unknown as ObjectSchema<House>;
 
 /** What is said of a stylesheet that is too long, or whose brackets stand too deep in one another, to be read; undefined where it is not. */

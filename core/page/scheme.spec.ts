@@ -32,6 +32,7 @@ describe('How a page’s tables go with dark', () => {
       'follows',
       'light',
     ]);
+    expect([schemeOf({}, {}, 'follows'), schemeOf({}, { scheme: 'light' }, 'follows')]).toEqual(['follows', 'light']);
     const { css, classes } = compiled(page({}, block('a')));
     expect(classes).toEqual(['zp-x']);
     expect(css).not.toContain('#15191c');

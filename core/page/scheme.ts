@@ -6,5 +6,5 @@ interface Goes {
   readonly scheme?: Scheme;
 }
 
-/** How a placement goes with dark: as it says itself, else as its page does; a page that says nothing is bright, and so are its tables. */
-export const schemeOf = ({ scheme }: Goes, page: Goes): Scheme => scheme ?? page.scheme ?? 'light';
+/** How a placement goes with dark: as it says itself, else as its page does, else the whole site; where nobody says, it is bright. */
+export const schemeOf = ({ scheme }: Goes, page: Goes, site: Scheme = 'light'): Scheme => scheme ?? page.scheme ?? site;

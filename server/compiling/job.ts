@@ -1,6 +1,6 @@
 import { compileElsewhere, compilePage, element, writeCss, writeHtml, type MenuItem, type PageInput } from '../../core/compile';
 import { judge, manners, NOTHING_JUDGED, readHouse, ROWS_TO_JUDGE, settled, type HouseSheet } from '../../core/house';
-import type { Dress, Page } from '../../core/page';
+import type { Dress, Page, Scheme } from '../../core/page';
 import { previewOf, type Table } from '../../core/table';
 import { mediaAddress, viewOfChain, type ThemeView } from '../../core/theme';
 import { served, versioned, type Served } from '../site/served';
@@ -9,6 +9,8 @@ import { served, versioned, type Served } from '../site/served';
 export interface Parts {
   readonly page: Page;
   readonly site: Dress | undefined;
+  /** How the site's tables go with dark. */
+  readonly scheme: Scheme | undefined;
   /** By what placements name. */
   readonly tables: readonly (readonly [ref: string, json: string])[];
   readonly themes: readonly (readonly [ref: string, theme: { readonly key: string; readonly chain: ThemeView['chain'] }])[];
@@ -53,10 +55,11 @@ export interface Compiled {
 /** Does a job. Undefined where the placement is not on the page. */
 export const compiled = (job: Job): Compiled | undefined => (job.kind === 'page' ? ofPage(job) : ofPlacement(job));
 
-function inputOf({ page, site, tables, themes }: Parts): PageInput {
+function inputOf({ page, site, scheme, tables, themes }: Parts): PageInput {
   return {
     page,
     ...(site ? { site } : {}),
+    ...(scheme ? { scheme } : {}),
     tables: new Map(tables.map(([ref, json]) => [ref, JSON.parse(json) as Table])),
     themes: new Map(themes.map(([ref, { key, chain }]) => [ref, { key, view: viewOfChain(chain) }])),
   };

@@ -21,6 +21,7 @@ const jobOf = (rows: number): PageJob => {
   });
   return {
     kind: 'page',
+    scheme: undefined,
     page: { ...emptyPage('Boats', 'boats'), blocks: [block] },
     site: undefined,
     tables: [['t', JSON.stringify(table)]],

@@ -1,7 +1,7 @@
 import { heldKey } from '../../core/compile';
 import { documentKinds } from '../../core/documents';
 import { cssOf, readHouse } from '../../core/house';
-import { dressed, siteDress, tablesOn, themeRef, type Page, type TableBlock } from '../../core/page';
+import { dressed, siteDress, tablesOn, themeRef, type Page, type Scheme, type TableBlock } from '../../core/page';
 import { changesOf } from '../changes/changes';
 import type { Parts } from '../compiling/job';
 import type { CompilePool } from '../compiling/pool';
@@ -26,6 +26,8 @@ export interface SiteOptions {
 /** The house stylesheet: its text as it is kept, and as pages carry it. */
 interface HouseFiles {
   readonly text: string;
+  /** How the site's tables go with dark. */
+  readonly scheme: Scheme | undefined;
   readonly css: Served;
 }
 
@@ -61,7 +63,7 @@ export class Site {
     return (this.houseKept ??= this.options.house.get().then(({ document }) => {
       const text = cssOf(document);
       const read = readHouse(text);
-      return { text, css: served(read.ok ? read.value.css : '') };
+      return { text, scheme: document.scheme, css: served(read.ok ? read.value.css : '') };
     }));
   }
 
@@ -72,7 +74,8 @@ export class Site {
     const whole = dressed(page, site);
     const placed = tablesOn(whole);
     const of = new Set(documentKinds.pages.follows(whole).map(({ kind, id }) => `${documentKinds[kind].word}/${id}`));
-    return { parts: { page, tables: [...tables], site, themes: await this.themesOf(placed) }, all, of };
+    const { scheme } = await this.house();
+    return { parts: { page, tables: [...tables], site, scheme, themes: await this.themesOf(placed) }, all, of };
   }
 
   /** Each placement's theme: its newest edition, or the one at which it is held, under a class of its own. One that is gone gives way to the newest. */

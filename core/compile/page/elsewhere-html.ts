@@ -36,6 +36,7 @@ export function compileElsewhere(given: PageInput, id: string, { key, addressOf,
       page: { ...given.page, wide: false, blocks: [isBleed(block) ? { ...alone, width: 'fill' } : alone] },
       tables: given.tables,
       themes: given.themes,
+      scheme: given.scheme,
     },
     { siteName: '', stylesheet: '', lasting: true, mark: `${shortHash(key)}-`, lang },
   );

@@ -87,7 +87,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
 function blockSheet(input: PageInput, placeOf: (block: { readonly id: string }) => string): Stylesheet {
   const rulesIn = (mode: ModeName | ''): Stylesheet =>
     input.page.blocks.flatMap((block) => blockRules(block, { placeOf, colourOf: colourOn(input, mode) }));
-  const { scheme = 'light' } = input.page;
+  const scheme = input.page.scheme ?? input.scheme ?? 'light';
   if (scheme === 'light') return rulesIn('');
   const queries = scheme === 'dark' ? ['print', 'screen'] : modeQueries(['dark']);
   return exclusive([rulesIn(''), rulesIn('dark')], ([member = 0], rules) => ({ kind: 'media', query: queries[member] ?? 'all', rules }));

@@ -11,6 +11,8 @@ export interface PageInput {
   readonly menu?: readonly MenuItem[];
   /** What reaches the whole site from a placement on another page. */
   readonly site?: Dress;
+  /** How the site's tables go with dark, where neither they nor their page say so; without it they are bright. */
+  readonly scheme?: Scheme;
   readonly tables: ReadonlyMap<string, Table>;
   readonly themes: ReadonlyMap<string, KeyedView>;
 }
@@ -27,10 +29,10 @@ export interface Worn extends KeyedView {
 }
 
 /** What a placement wears; undefined for nothing. A theme that has no dark is bright in any case. */
-export function wornBy(block: TableBlock, { page, themes }: Pick<PageInput, 'page' | 'themes'>): Worn | undefined {
+export function wornBy(block: TableBlock, { page, themes, scheme: site }: Pick<PageInput, 'page' | 'themes' | 'scheme'>): Worn | undefined {
   const found = themes.get(themeRef(block));
   if (!found) return undefined;
-  const scheme = found.view.modes.includes('dark') ? schemeOf(block, page) : 'light';
+  const scheme = found.view.modes.includes('dark') ? schemeOf(block, page, site) : 'light';
   return scheme === 'light' ? { ...found, scheme } : { view: found.view, key: `${found.key}-${scheme}`, scheme };
 }
 

@@ -219,7 +219,7 @@ describe('What core predicts is what Chromium computes', () => {
     expect(found.slice(0, 5)).withContext(`seed ${seed} at ${width}px`).toEqual([]);
   });
 
-  forSeeds('for themes that grow from up to four others, at widths in and beside each step', { all: 300, usual: 100 }, (seed) => {
+  forSeeds('for themes that grow from up to four others, at widths in and beside each step', { all: 300, usual: 40 }, (seed) => {
     const d = dice(30_000 + seed);
     const theme = randomGrown(d, starterNames, 1 + (seed % 4));
     const table = d.chance(0.3) ? withExceptions(d, randomTable(d)) : randomTable(d);
@@ -229,7 +229,7 @@ describe('What core predicts is what Chromium computes', () => {
     expect(found.slice(0, 5)).withContext(`seed ${seed} at ${width}px`).toEqual([]);
   });
 
-  forSeeds('for themes in their modes, at widths in and beside each step', { all: 300, usual: 80 }, (seed) => {
+  forSeeds('for themes in their modes, at widths in and beside each step', { all: 300, usual: 40 }, (seed) => {
     const d = dice(40_000 + seed);
     const whole = viewOf(withModes(d, d.chance(0.5) ? withSteps(d, randomTheme(d, starterNames)) : randomTheme(d, starterNames)));
     const mode = d.pick(whole.modes.length > 0 ? whole.modes : (['dark'] as const));

@@ -33,9 +33,12 @@ export class PageFacts {
   readonly page = input.required<Page>();
   /** How the house stylesheet goes dark; undefined where it does not. */
   readonly houseDark = input<HouseDark>();
+  /** How the site's tables go with dark, where a page does not say. */
+  readonly siteScheme = input<Scheme>();
+  protected readonly scheme = computed(() => this.page().scheme ?? this.siteScheme() ?? 'light');
   /** What the page's tables do in the dark beside what the page does. */
   protected readonly darkNote = computed(() => {
-    const [scheme, house] = [this.page().scheme ?? 'light', this.houseDark()];
+    const [scheme, house] = [this.scheme(), this.houseDark()];
     if (scheme === 'light' && house)
       return `The house stylesheet goes dark where the visitor has it dark (${house}), and the tables on this page stay bright.`;
     if (scheme === 'follows' && !house)

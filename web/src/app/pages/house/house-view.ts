@@ -5,7 +5,7 @@ import { RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import type { PageInput } from '../../../../../core/compile';
 import { cssOf, HOUSE_FORMAT, houseIn, manners, type House, type Standing } from '../../../../../core/house';
-import { tablesOn, type Page } from '../../../../../core/page';
+import { schemes, tablesOn, type Page } from '../../../../../core/page';
 import type { Table } from '../../../../../core/table';
 import { followRoom } from '../../controls/follow-room';
 import { Ruler } from '../../controls/ruler';
@@ -49,6 +49,7 @@ export class HouseView {
     if (!page || this.themes().length === 0) return undefined;
     return {
       page,
+      scheme: this.under.house()?.scheme,
       tables: this.tables(),
       themes: new Map(this.themes().map(({ id, key, document }) => [id, { key, view: this.views.of(document) }])),
     };
@@ -90,11 +91,17 @@ export class HouseView {
 
   protected isPicked = (manner: string): boolean => this.under.house()?.manner === manner;
   protected pick(manner: string): void {
-    this.under.tried.set(manner === '' ? this.own() : houseIn(manner));
+    const { scheme } = this.under.house() ?? {};
+    this.under.tried.set({ ...(manner === '' ? this.own() : houseIn(manner)), scheme });
   }
   protected write(css: string, name = this.own().name || 'Pasted'): void {
     this.own.set({ ...this.own(), css, name: name.slice(0, 200) });
-    this.under.tried.set(this.own());
+    this.under.tried.set({ ...this.own(), scheme: this.under.house()?.scheme });
+  }
+  protected go(typed: string): void {
+    const house = this.under.house();
+    const scheme = schemes.find((each) => each === typed);
+    if (house) this.under.tried.set({ ...house, scheme });
   }
   protected async open(field: HTMLInputElement): Promise<void> {
     const file = field.files?.[0];
@@ -112,4 +119,5 @@ export class HouseView {
   }
 }
 
-const isSame = (a: House | undefined, b: House | undefined): boolean => a?.manner === b?.manner && a?.css === b?.css && a?.name === b?.name;
+const isSame = (a: House | undefined, b: House | undefined): boolean =>
+  a?.manner === b?.manner && a?.css === b?.css && a?.name === b?.name && a?.scheme === b?.scheme;
