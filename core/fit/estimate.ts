@@ -84,7 +84,7 @@ export function surelyFits(view: ThemeView, table: Table, { own = 0, more = 0 } 
 function stepsOf(view: ThemeView, table: Table): readonly WidthRange[] {
   const few = withFewRows(table);
   if (!few) return [];
-  const stretches = stretchesOfWidth(view, few, widestMeasure, MOST);
+  const stretches = stretchesOfWidth(view, few, widestMeasure, MOST, undefined, table);
   return ['', ...view.steps.map(({ name }) => name)]
     .flatMap((step): readonly WidthRange[] => {
       const own = stretches.filter((each) => each.step === step);

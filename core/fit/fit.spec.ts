@@ -1,9 +1,9 @@
 import { viewOf, starter } from '../tests/themes';
 import { setValue } from '../edit';
 import { tableOf, type Table } from '../table';
-import { hasSteps, type PropertyName, type Theme } from '../theme';
+import { hasSteps, type PropertyName, type Theme, type ThemeView } from '../theme';
 import { columnNeeds } from './columns';
-import { fitOf, piecesOf, proposeSteps, stretchesOfWidth, verdictAt, type Measure } from './index';
+import { fitOf, piecesOf, proposeSteps, stretchesOfWidth, surelyFits, verdictAt, type Measure } from './index';
 
 /** Every letter half as wide as the type is high, heavier ones a little more: enough to work out by hand. */
 const measure: Measure = (text, { size, weight, spacing }) => Array.from(text).length * (size / 2 + spacing + (weight > 500 ? 1 : 0));
@@ -196,5 +196,16 @@ describe('Steps that are proposed', () => {
     expect(why.at(-1)).toContain('it fits side by side and stays so');
     expect(theme.widths?.find(({ name }) => name === 'small')?.values.table?.rest?.arrangement).toBe('as it is');
     expect(beyond(theme)).toEqual([]);
+  });
+});
+
+describe('A long table in a theme that turns short ones', () => {
+  it('surely fits from where it does as it is: only short ones are turned', () => {
+    const row = Array<string>(6).fill('Fennel Point');
+    const long = table([row, ...Array.from({ length: 300 }, () => row)], { headerRows: 1 });
+    const arranged = (arrangement: string): ThemeView => viewOf(set(plain, 'arrangement', arrangement, 'table'));
+    expect(surelyFits(arranged('turned'), long)).toEqual(surelyFits(arranged('as it is'), long));
+    const short = { ...long, rows: long.rows.slice(0, 4) };
+    expect(surelyFits(arranged('turned'), short)).not.toEqual(surelyFits(arranged('as it is'), short));
   });
 });

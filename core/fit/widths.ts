@@ -19,8 +19,12 @@ export interface Stretch {
   readonly least: number;
 }
 
-/** How a table does in a theme at every container width up to `most` px, each step with what it sets; from the narrowest on. */
-export function stretchesOfWidth(view: ThemeView, table: Table, measure: Measure, most: number, page?: PageType): readonly Stretch[] {
+/**
+ * How a table does in a theme at every container width up to `most` px, each step with what it sets; from the narrowest on. `whole` is the
+ * table that is meant, where only some of its rows are looked at: whether it is turned hangs on how many it has.
+ */
+export function stretchesOfWidth(view: ThemeView, table: Table, measure: Measure, most: number, page?: PageType, whole = table): readonly Stretch[] {
+  const turned = turnedTable(whole) && turnedTable(table);
   const steps = view.steps;
   return ['', ...steps.map(({ name }) => name)]
     .flatMap((step, i): readonly Stretch[] => {
@@ -28,7 +32,7 @@ export function stretchesOfWidth(view: ThemeView, table: Table, measure: Measure
       if (from > to) return [];
       const at = view.at(step);
       const arrangement = arrangementOf(at);
-      const seen = arrangement === 'turned' ? (turnedTable(table) ?? table) : withoutAway(table, arrangement);
+      const seen = arrangement === 'turned' ? (turned ?? table) : withoutAway(table, arrangement);
       const away =
         arrangement === 'turned' ? 0 : seen.columns.filter(({ hidden }) => hidden).length - table.columns.filter(({ hidden }) => hidden).length;
       const { least, natural } = fitOf(at, seen, measure, page);
