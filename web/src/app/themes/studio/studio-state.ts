@@ -111,9 +111,8 @@ export class StudioState implements EditedLook {
 
   async open(id: string): Promise<void> {
     const before = this.asked;
-    // With all themes, so that what this one grows from is known when it is first seen.
-    const asked = this.deleting.attempt(() => firstValueFrom(this.api.themes()));
-    const themes = (await asked) ?? [];
+    // All themes first, so that what this one grows from is known when it is seen.
+    const themes = (await this.deleting.attempt(() => firstValueFrom(this.api.themes()))) ?? [];
     if (!(await this.opened.open('themes', id))) return;
     const kept = themes.find((theme) => theme.id === id);
     this.edition.set(kept?.edition ?? 0);
