@@ -42,11 +42,13 @@ export interface Detached {
   readonly theme: Theme;
   /** How many values, swatches and pictures are its own now that were not. */
   readonly taken: number;
+  /** How many of them were weaker than what the theme says at some width step, and are stronger now, since a mode is: values of modes. */
+  readonly stronger: number;
 }
 
 /**
  * A theme detached from what it grows from: what that says and the theme does not becomes its own, and it grows from what that grew
- * from. Nothing looks otherwise. Undefined for one that grows from nothing, or from the ground.
+ * from. Nothing looks otherwise, but for what `stronger` counts. Undefined for one that grows from nothing, or from the ground.
  */
 export function detached({ chain: [theme, below], vocabulary, steps: inView }: ThemeView): Detached | undefined {
   if (!below?.base) return undefined;
@@ -79,6 +81,7 @@ export function detached({ chain: [theme, below], vocabulary, steps: inView }: T
     made = more.reduce((each, swatch) => setSwatch(each, swatch, name), made);
   }
   let taken = swatches.length - theme.swatches.length + pictures.length - (theme.pictures?.length ?? 0);
+  let stronger = 0;
   mapTexts(below, (text, property, place) => {
     const { part, condition, step, mode } = place;
     const always: Place = { part, condition };
@@ -95,10 +98,11 @@ export function detached({ chain: [theme, below], vocabulary, steps: inView }: T
     if (!above.some((each) => said(each, property))) {
       made = setValue(made, place, property, text);
       taken++;
+      if (mode !== undefined && inView.some(({ name }) => said({ ...always, step: name }, property))) stronger++;
     }
     return text;
   });
-  return { theme: made, taken };
+  return { theme: made, taken, stronger };
 }
 
 /** Two lists of named things as one: the lower one's in its order, the upper one's in place of those of the same name, then the rest. */

@@ -98,6 +98,10 @@ describe('Modes of a theme', () => {
     const done = detached(view);
     expect(done?.theme.modes).toEqual(theme.modes);
     expect(done && lookChanges(view, viewOf(done.theme))).toEqual([]);
+    expect(done?.stronger).toBe(0);
+    // What it says at a step is stronger than a base's mode, and weaker than its own.
+    const stepped = setValue(setValue(grown, { ...body, step: 'narrow' }, 'ink', '#111'), { ...body, step: 'narrow' }, 'size', '9px');
+    expect(detached(views.of(stepped))?.stronger).toBe(1);
   });
   it('are read from a document, with every mistake in its place', () => {
     expect(readTheme(JSON.parse(JSON.stringify(theme)), starterBases)).toEqual({ ok: true, value: theme });

@@ -160,7 +160,12 @@ export class BaseDialog {
     const taken = this.alone?.taken ?? 0;
     const what = taken === 1 ? 'One value, swatch or picture' : `${taken} values, swatches and pictures`;
     const then = this.then();
-    return `Nothing looks otherwise. ${what} of “${below}” ${taken === 1 ? 'becomes' : 'become'} its own: a change in “${below}” is not seen here any more. It grows from ${then ? baseInWords(then) : 'nothing'} then.`;
+    const stronger = this.alone?.stronger ?? 0;
+    const but =
+      stronger === 0
+        ? 'Nothing looks otherwise.'
+        : `Nothing looks otherwise, but for ${stronger === 1 ? 'one value' : `${stronger} values`} that it says at width steps and “${below}” in modes: there the mode’s holds.`;
+    return `${but} ${what} of “${below}” ${taken === 1 ? 'becomes' : 'become'} its own: a change in “${below}” is not seen here any more. It grows from ${then ? baseInWords(then) : 'nothing'} then.`;
   }
   protected none(): string {
     if (this.data.to === 'another' && !this.then()) return 'Choose what it is to grow from.';
