@@ -28,8 +28,8 @@ export interface Part {
   readonly order?: (units: readonly Unit[]) => readonly Unit[] | undefined;
   /** What a row has to pass to be found; undefined while every row does. */
   readonly test?: () => ((unit: Unit, at: number) => boolean) | undefined;
-  /** From which on, and up to which, those that were found are shown at once. */
-  readonly page?: (found: readonly Unit[]) => readonly [from: number | undefined, to: number | undefined];
+  /** From which on, and up to which, those that were found are shown at once: all of them where neither is said. */
+  readonly page?: (found: readonly Unit[]) => readonly (number | undefined)[];
   /** Rows have been shown: of those that were found, on all pages, in their order, these. */
   readonly shown?: (found: readonly Unit[], shown: ReadonlySet<Unit>) => void;
   /** Something more to say beside which rows are shown. */

@@ -73,9 +73,6 @@ function inOrder({ units, groups }: Body, parts: readonly Part[]): readonly Unit
 function narrowed({ units }: Body, parts: readonly Part[]): ReadonlySet<Unit> | undefined {
   const tests = parts.flatMap((part) => part.test?.() ?? []);
   const found = new Set(units.filter((unit, at) => tests.every((test) => test(unit, at))));
-  for (const unit of units) {
-    const isOut = !found.has(unit);
-    if (unit.rows[0]?.hasAttribute(OUT) !== isOut) for (const row of unit.rows) row.toggleAttribute(OUT, isOut);
-  }
+  for (const unit of units) for (const row of unit.rows) row.toggleAttribute(OUT, !found.has(unit));
   return tests.length > 0 ? found : undefined;
 }

@@ -19,6 +19,8 @@ export const CHOOSE: Contract['choose'] = 'zp-choose';
 export const SELECTED: Contract['selected'] = 'data-selected';
 export const HEADING: Contract['heading'] = 'zp-heading';
 export const FRAME: Contract['frame'] = 'zp-frame';
+export const SHEETS: Contract['sheets'] = 'data-sheets';
+export const NEEDS: Contract['needs'] = '--zp_needs';
 export const OUT: Contract['out'] = 'data-out';
 export const ASIDES: readonly [Contract['label'], Contract['open'], Contract['left'], Contract['again']] = [
   'zp-label',

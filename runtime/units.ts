@@ -44,7 +44,7 @@ export function unitsOf(table: HTMLTableElement): { units: Unit[]; headings: Map
 }
 
 /** Goes through the cells of some rows, each with the column in which it starts; merged cells of the rows above are counted. */
-function walk(rows: Iterable<HTMLTableRowElement>, visit: (cell: HTMLTableCellElement, column: number) => void): void {
+export function walk(rows: Iterable<HTMLTableRowElement>, visit: (cell: HTMLTableCellElement, column: number) => void): void {
   const taken: boolean[][] = [];
   let row = 0;
   for (const line of rows) {

@@ -33,10 +33,15 @@ export async function tableScript(some) {
 }
 
 /** The script for every page with tables: which of their frames are stops of the Tab key. */
-export async function framesScript() {
-  return small(
-    await build({ ...shared, stdin: { contents: `import { tendAll } from './frames';\ntendAll();\n`, resolveDir: 'runtime', loader: 'ts' } }),
-  );
+export const framesScript = () => starting('tendAll', 'frames');
+
+/** The script for pages whose tables are laid over several sheets where they are printed. */
+export const sheetsScript = () => starting('layOverSheets', 'sheets');
+
+/** A script that calls one function of a file. */
+async function starting(name, file) {
+  const contents = `import { ${name} } from './${file}';\n${name}();\n`;
+  return small(await build({ ...shared, stdin: { contents, resolveDir: 'runtime', loader: 'ts' } }));
 }
 
 /** Every choice of the optional features, each in their order. */
@@ -47,5 +52,6 @@ export async function buildRuntime() {
   mkdirSync('dist/runtime/table', { recursive: true });
   await Promise.all(choices.map(async (chosen) => writeFileSync(`dist/runtime/table/${chosen.join('.') || 'plain'}.js`, await tableScript(chosen))));
   writeFileSync('dist/runtime/table/frames.js', await framesScript());
+  writeFileSync('dist/runtime/table/sheets.js', await sheetsScript());
   writeFileSync('dist/runtime/elsewhere.js', await small(await build({ ...shared, entryPoints: ['runtime/elsewhere.ts'] })));
 }

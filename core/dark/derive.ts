@@ -122,6 +122,14 @@ function darkText({ value, role, share, property }: Use, has: ThemeView, tones: 
   return property.kind === 'line' ? `${width} ${style} ${text}` : text;
 }
 
+/** A text that an ink is on: what it stands on, how well it is to be read there, and whether it is. */
+interface Asked {
+  readonly ground: Rgba;
+  readonly wanted: number;
+  readonly slot: Slot;
+  readonly isMet: boolean;
+}
+
 /** The theme with what is fainter in the dark than it may be made lighter, and where that is not enough its ground darker. */
 function mended(bright: ThemeView, derived: Theme): Theme {
   const asked = partNames
@@ -131,7 +139,7 @@ function mended(bright: ThemeView, derived: Theme): Theme {
   let theme = derived;
   for (let round = 0; round < ROUNDS; round++) {
     const dark = viewOfChanged(bright, theme).in('dark');
-    const faint = new Map<string, { readonly place: Place; readonly ink: Rgba; readonly on: { ground: Rgba; wanted: number; slot: Slot }[] }>();
+    const faint = new Map<string, { readonly place: Place; readonly ink: Rgba; readonly on: Asked[] }>();
     let isDone = true;
     for (const { slot, wanted } of asked) {
       const { ratio, ground } = readability(dark, slot);
@@ -139,13 +147,15 @@ function mended(bright: ThemeView, derived: Theme): Theme {
       if (!found) continue;
       const key = JSON.stringify(found);
       const known = faint.get(key) ?? { place: found, ink: inkOf(dark, slot), on: [] };
-      known.on.push({ ground, wanted, slot });
+      // A table that lets its page through takes from both.
+      const lost = ratio < wanted ? Math.max(1, contrast(known.ink, ground) / ratio) : 1;
+      known.on.push({ ground, wanted: wanted * lost, slot, isMet: ratio >= wanted });
       faint.set(key, known);
       if (ratio < wanted) isDone = false;
     }
     if (isDone) break;
     for (const { place, ink, on } of faint.values()) {
-      if (on.every(({ slot, wanted }) => readability(dark, slot).ratio >= wanted)) continue;
+      if (on.every(({ isMet }) => isMet)) continue;
       const better = lightened(ink, on);
       theme = setValue(theme, { ...place, mode: 'dark' }, 'ink', toHex(better ?? WHITE));
       if (better) continue;

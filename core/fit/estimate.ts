@@ -81,6 +81,34 @@ export function surelyFits(view: ThemeView, table: Table, { own = 0, more = 0 } 
   return found;
 }
 
+/**
+ * How wide a table is at most on paper, in px, in its theme as it is in print; 0 where it takes whatever there is. Of a table whose rows
+ * cannot all be looked at, that is told from its texts alone.
+ */
+export function leastOnPaper(view: ThemeView, table: Table, own: number): number {
+  const ranges = surelyFits(view, table, { own });
+  const found = ranges.length > 0 || withFewRows(table) ? ranges : surelyFits(view, asTexts(table), { own });
+  const [first] = found;
+  return first === undefined ? MOST : first.least === 0 ? 0 : Math.max(first.least, own);
+}
+
+const textsOf = new WeakMap<Table, Table>();
+/** A table without what its rows hang on one another by. */
+function asTexts(table: Table): Table {
+  const known = textsOf.get(table);
+  if (known) return known;
+  const { first } = sectionRows(table, 'body');
+  const made: Table = {
+    ...table,
+    groups: [],
+    merges: table.merges.filter(({ row }) => row < first),
+    exceptions: table.exceptions.filter(({ row }) => row === null || row < first),
+    columns: table.columns.map((column) => ({ ...column, format: null, formula: '' })),
+  };
+  textsOf.set(table, made);
+  return made;
+}
+
 function stepsOf(view: ThemeView, table: Table): readonly WidthRange[] {
   const few = withFewRows(table);
   if (!few) return [];

@@ -4,5 +4,5 @@ export { NARROWEST, proposeSteps, type Proposal } from './propose';
 export { arrangementOf } from './arrangement';
 export type { Need } from './need';
 export type { Measure, TypeSetting } from './measure';
-export { surelyFits, widestMeasure, type WidthRange } from './estimate';
+export { leastOnPaper, surelyFits, widestMeasure, type WidthRange } from './estimate';
 export { piecesOf } from './pieces';

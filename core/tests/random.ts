@@ -105,6 +105,11 @@ export const randomText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
   'icon-side': (d) => d.pick(['before', 'after']),
   underline: (d) => d.pick(['none', 'underline', 'dotted']),
   band: (d) => d.pick(['2nd', '2nd from 1', '3rd', '3rd from 1', '4th from 2']),
+  repeats: (d) => d.pick(['header', 'header and footer', 'nothing']),
+  sheet: (d) => d.pick(['as it comes', 'upright', 'across']),
+  'too-wide': (d) => d.pick(['smaller', 'over several sheets', 'as it is']),
+  scale: (d) => d.pick(['100%', '60%', '45.5%']),
+  'printed-fills': (d) => d.pick(['if asked for', 'always']),
   switch: (d) => (d.chance(0.75) ? 'on' : 'off'),
 };
 

@@ -3,10 +3,10 @@ import type { Feature } from '../feature';
 /** The table with all of its columns takes this one's place, and the other way round. */
 export const columns: Feature = (live) => {
   const button = live.box.querySelector<HTMLElement>('[data-columns]');
-  const spare = button?.parentElement?.querySelector('template')?.content.querySelector('table');
-  if (!button?.parentElement || !spare) return undefined;
+  const spare = live.box.querySelector('template')?.content.querySelector('table');
+  if (!button || !spare) return undefined;
   let other: HTMLTableElement = spare;
-  button.parentElement.hidden = false;
+  (button.parentElement as HTMLElement).hidden = false;
   button.addEventListener('click', () => {
     const next = other;
     other = live.body().table;

@@ -31,8 +31,16 @@ export const pages: Feature = (live) => {
   const { box, state } = live;
   const paging: Paging = { size: Number(box.dataset['rows']), starts: [0], first: Infinity };
   if (!paging.size) return undefined;
+  let isOnPaper = false;
   const bar = box.querySelector<HTMLElement>(`.${PAGER}`);
   const sizes = bar && box.hasAttribute('data-sizes') ? sizesOf(live, paging) : undefined;
+  // On paper all that were found, in their order; what is shown then is as before (HTML Standard, "Printing").
+  const print = ({ type }: Event): void => {
+    isOnPaper = type > 'b';
+    live.again('shown');
+  };
+  addEventListener('beforeprint', print);
+  addEventListener('afterprint', print);
   bar?.addEventListener('click', (event) => {
     const button = (event.target as HTMLElement).closest<HTMLElement>(`.${PAGE}`);
     if (!button || button.hasAttribute(OFF)) return;
@@ -42,10 +50,11 @@ export const pages: Feature = (live) => {
   });
   return {
     page: (found) => {
+      if (isOnPaper) return [];
       const starts = (paging.starts = startsOf(found, paging.size));
       state.page = Math.min(state.page, starts.filter((at) => at <= paging.first).length - 1);
       paging.first = Infinity;
-      return starts.slice(state.page, state.page + 2) as [number, number];
+      return starts.slice(state.page, state.page + 2);
     },
     shown: () => {
       if (bar) fill(live, bar, paging.starts.length, sizes);

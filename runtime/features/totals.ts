@@ -23,9 +23,10 @@ function addUp(table: HTMLTableElement, found: readonly Unit[], language: string
     const column = [...row.cells].slice(0, cell.cellIndex).reduce((sum, each) => sum + each.colSpan, 0);
     const cells = found.flatMap((unit) => unit.cellsAt(column));
     const texts = cells.map((each) => each.getAttribute(VALUE) ?? textOf(each)).filter(Boolean);
-    const numbers = cells.flatMap((each) => (each.getAttribute(VALUE) ? Number(each.getAttribute(VALUE)) : [])).sort((a, b) => a - b);
+    const values = cells.flatMap((each) => each.getAttribute(VALUE) || []);
+    const numbers = values.map(Number).sort((a, b) => a - b);
     const value = amountOf(said.is, numbers, texts);
-    const isNone = value === undefined || Number.isNaN(value) || (said.as && numbers.length === 0);
+    const isNone = Number.isNaN(value ?? NaN) || (said.as && numbers.length === 0);
     const amount = (value ?? 0) / (said.of ?? 1);
     const isBracketed = said.brackets && amount < 0;
     const text = new Intl.NumberFormat(language, said.as).format(isBracketed ? -amount : amount) + (said.unit ? `\u00a0${said.unit}` : '');

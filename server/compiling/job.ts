@@ -30,6 +30,8 @@ export interface PageJob extends Parts {
   readonly script: string;
   /** Address of the script for every page with tables. */
   readonly frames: string;
+  /** Address of the script by which tables are laid over several sheets of paper. */
+  readonly sheets: string;
 }
 
 /** One placement by itself, for sites that are not ours. */
@@ -81,9 +83,9 @@ function houseOf(css: string): HouseSheet | undefined {
 }
 
 function ofPage(job: PageJob): Compiled {
-  const { page, menu, siteName, address, house, houseCss, script, frames } = job;
+  const { page, menu, siteName, address, house, houseCss, script, frames, sheets } = job;
   const input = { ...inputOf(job), menu };
-  const options = { stylesheet: address, house, siteName, runtime: () => script, frames };
+  const options = { stylesheet: address, house, siteName, runtime: () => script, frames, sheets };
   const whole = compilePage(input, options);
   const sheet = houseOf(houseCss);
   const judgement = sheet ? judge(compilePage(shortened(input), options), sheet) : NOTHING_JUDGED;

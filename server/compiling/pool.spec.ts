@@ -35,6 +35,7 @@ const jobOf = (rows: number): PageJob => {
     houseCss: 'table { border: 1px solid red } td { padding: 3px }',
     script: '',
     frames: '',
+    sheets: '',
   };
 };
 const broken = (job: PageJob): Job => ({ ...job, tables: job.tables.map(([ref, json]) => [ref, `${json}?`]) });

@@ -30,6 +30,8 @@ export class LivePages {
     private readonly script: (features: readonly VisitorFeature[]) => string,
     /** Address of the script that every page with tables has. */
     private readonly frames: () => string,
+    /** Address of the script of pages whose tables are laid over several sheets of paper. */
+    private readonly sheets: () => string,
   ) {
     this.kept = new Kept((slug) => this.compile(slug), options.log);
     site.keepFresh(this.kept);
@@ -56,6 +58,7 @@ export class LivePages {
       houseCss: house.text,
       script: features ? this.script(features) : '',
       frames: this.frames(),
+      sheets: this.sheets(),
     });
     return value && { value, of };
   }

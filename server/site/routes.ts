@@ -36,6 +36,7 @@ export function siteRoutes(site: Site, options: SiteOptions): Router {
       return versioned(`/site/table/${name}.js`, scriptOf(name));
     },
     () => versioned('/site/table/frames.js', scriptOf('frames')),
+    () => versioned('/site/table/sheets.js', scriptOf('sheets')),
   );
   router.use((_request, response, next) => {
     response.set(
@@ -48,7 +49,8 @@ export function siteRoutes(site: Site, options: SiteOptions): Router {
     const slugs = [...(await options.pages.live()).values()].map(({ slug }) => slug).sort();
     await answer(request, response, 'text/html', served(listOf(options.siteName, slugs)));
   });
-  router.get('/table/frames.js', async (request, response) => answer(request, response, 'text/javascript', scriptOf('frames')));
+  for (const name of ['frames', 'sheets'])
+    router.get(`/table/${name}.js`, async (request, response) => answer(request, response, 'text/javascript', scriptOf(name)));
   router.get('/table/:name.js', async (request, response) => {
     const asked = String(request.params['name'] ?? '').split('.');
     const name = nameOf(visitorFeatures.filter((each) => asked.includes(each)));

@@ -59,6 +59,10 @@ export const contract = {
   named: 'zp-named',
   /** A custom property, on cells with a picture of their own: the picture. No swatch has this name. */
   behind: '--zp_behind',
+  /** On a frame whose table is laid over several sheets where it is too wide: how wide one is at least. */
+  sheets: 'data-sheets',
+  /** A custom property, on such a frame while it is printed: how wide its parts are. */
+  needs: '--zp_needs',
   about: 'zp-about',
   note: 'zp-note',
   selected: 'data-selected',

@@ -1,5 +1,5 @@
 import { parseColour, toHex } from '../../colour';
-import { dressed, everyBlock, featuresOn, isBleed, swatchOf, tableRef, tablesOn, themeRef, wordingOf } from '../../page';
+import { dressed, everyBlock, featuresOn, isBleed, swatchOf, tableRef, tablesOn, themeRef, wordingOf, type TableBlock } from '../../page';
 import { spokenIn } from '../../languages';
 import type { ModeName } from '../../theme';
 import { gridOf, shownText, textOf as textOfCell } from '../../table';
@@ -8,6 +8,7 @@ import { blockNodes, blockRules } from './block-html';
 import { fontRules } from '../sheet/font-rules';
 import { frameRules, isolatedRules, printRules } from '../sheet/frame';
 import { element, type MarkupNode } from '../markup/markup';
+import { isLaidOver } from '../rules/paper-rules';
 import { wornBy, type CompiledPage, type PageInput, type PageOptions, type Placed } from './page-input';
 import { withNamedMarks } from '../markup/named-marks';
 import { textLooksIn } from '../markup/text-looks';
@@ -62,6 +63,9 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
       element('link', { rel: 'stylesheet', href: options.stylesheet }),
       // Before anything is painted: the bars that it shows would push down what stands below them.
       ...(options.frames !== undefined && tables.length > 0 ? [element('script', { src: options.frames, defer: '' })] : []),
+      ...(options.sheets !== undefined && tables.some((block) => isLaid(block, input))
+        ? [element('script', { src: options.sheets, defer: '' })]
+        : []),
       ...(options.runtime !== undefined && features ? [element('script', { src: options.runtime(features), defer: '', blocking: 'render' })] : []),
     ),
     element(
@@ -82,6 +86,11 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
     css,
   };
 }
+
+const isLaid = (block: TableBlock, input: PageInput): boolean => {
+  const worn = wornBy(block, input);
+  return worn !== undefined && isLaidOver(worn.view);
+};
 
 /** The rules of what stands beside the tables. Where the page goes with dark, so do colours that are swatches of its themes; paper is bright. */
 function blockSheet(input: PageInput, placeOf: (block: { readonly id: string }) => string): Stylesheet {

@@ -55,6 +55,8 @@ export interface PageOptions {
   readonly runtime?: (features: readonly VisitorFeature[]) => string;
   /** Address of the script that pages with tables have, for which frames are stops of the Tab key; none leaves it out. */
   readonly frames?: string;
+  /** Address of the script by which tables are laid over several sheets of paper, for pages with a theme that asks for it; none leaves it out. */
+  readonly sheets?: string;
   readonly siteName: string;
   readonly lang?: string;
   /** For previews, which make shadow roots themselves: templates say so by `data-root` and not to the browser. */

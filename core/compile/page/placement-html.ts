@@ -4,6 +4,7 @@ import { everyLook, propertyOf, type ThemeView } from '../../theme';
 import { leavesOut, stacks, turns } from '../rules/arrangement-rules';
 import { surelyFits } from '../../fit';
 import { headerFrameRules, headerPageRules } from '../rules/header-rules';
+import { isLaidOver, roomOnSheet, smallerOnPaper } from '../rules/paper-rules';
 import { labelRules } from '../markup/labels';
 import { element, type Element, type MarkupNode } from '../markup/markup';
 import { wornBy, type PageInput, type PageOptions } from './page-input';
@@ -33,6 +34,7 @@ export function placementRules(at: string, block: TableBlock, placed: Table | un
     ...(table.length > 0 ? [rule(`${within}>table`, ...table)] : []),
     ...(placed ? tableRules(placed, `${within}>table`) : []),
     ...(placed && view ? labelRules(view, placed, within) : []),
+    ...(placed && view ? smallerOnPaper(within, placed, view, ownWidth(block)) : []),
   ];
 }
 
@@ -45,11 +47,10 @@ const saysWhereItSits = (view: ThemeView): boolean =>
  * page. A frame of some height scrolls downwards in any case.
  */
 function wholeFrameRules(frame: string, block: TableBlock, placed: Table, view: ThemeView): readonly CssNode[] {
-  const { visitor, width } = block;
+  const { visitor } = block;
   const isInPage = visitor?.header === true && visitor.headerIn === 'page';
   if (visitor?.header === true && !isInPage) return [];
-  const asked = readWidth(width);
-  const own = asked.ok ? widthInPx(asked.value) : 0;
+  const own = ownWidth(block);
   const table = visitor?.columns === true ? { ...placed, columns: placed.columns.map((column) => ({ ...column, hidden: false })) } : placed;
   const rules = [rule(frame, ['overflow', 'visible']), ...(isInPage ? headerPageRules(frame, visitor.headerBelow ?? 0) : [])];
   // A tick box in the first column, a sign for the order in a header cell, a button that opens what gave way.
@@ -61,6 +62,12 @@ function wholeFrameRules(frame: string, block: TableBlock, placed: Table, view: 
     if (query === '') return rules;
     return [{ kind: 'container', query: `${contract.container} ${query}`, rules }];
   });
+}
+
+/** The width that a placement asks for its table, in px; 0 where it asks for none. */
+function ownWidth({ width }: TableBlock): number {
+  const asked = readWidth(width);
+  return asked.ok ? widthInPx(asked.value) : 0;
 }
 
 /** A width that was asked for in px, with an em as large as a page's may be; 0 where it is a share. */
@@ -93,7 +100,9 @@ export function placementNodes(block: TableBlock, at: string, input: PageInput, 
     turned: visitor === null && dress !== undefined && turns(dress.view),
     fewer: dress !== undefined && leavesOut(dress.view),
   };
-  const framed = framedTable(table, options);
+  const plain = framedTable(table, options);
+  const sheets = dress && isLaidOver(dress.view) ? String(roomOnSheet(dress.view)) : undefined;
+  const framed = sheets === undefined ? plain : { ...plain, attributes: { ...plain.attributes, [contract.sheets]: sheets } };
   const alone = (box: Element): readonly Element[] => [block.isolated ? isolated(box, page) : box];
   if (visitor !== null) {
     const isMore = visitor.columns && table.columns.some(({ hidden }) => hidden);

@@ -85,10 +85,22 @@ export const printRules = (isVisited: boolean): readonly CssNode[] => {
       query: 'print',
       rules: [
         rule(`.${contract.frame}`, ['overflow', 'visible']),
+        // Weaker than whatever a theme says: what stands under a table stands there once.
+        rule(`:where(.${contract.frame}>table>tfoot)`, ['display', 'table-row-group']),
         rule(`${box} .${contract.frame}>table>:is(thead,caption)`, ['position', 'static']),
+        // A browser repeats of a header only what makes no layer of its own; Chromium prints the rest not even once.
+        rule(`${box} .${contract.frame}>table>:is(thead,tfoot)`, ['clip-path', 'none']),
+        rule(`.${contract.frame}>table>:is(thead,tfoot)>tr>*`, ['position', 'static']),
         rule(`${box} .${contract.frame}>table>*>tr`, ['break-inside', 'avoid']),
         rule(`${box} .${contract.open}`, ['display', 'none']),
-        ...(isVisited ? [rule(`${box} :is(.${contract.search},.${contract.pager},.${contract.choose})`, ['display', 'none'])] : []),
+        ...(isVisited
+          ? [
+              rule(`${box} :is(.${contract.search},.${contract.pager},.${contract.choose})`, ['display', 'none']),
+              rule(`${box} [${contract.sorts}]`, ['position', 'static']),
+              rule(`${box} .${contract.sort}`, ['display', 'contents']),
+              rule(`${box} .${contract.sort}::before`, ['content', 'none']),
+            ]
+          : []),
       ],
     },
   ];

@@ -6,6 +6,7 @@ import { byMode } from './by-mode';
 import { byWidth } from './by-width';
 import { forcedRules } from '../rules/forced-rules';
 import { headerRules } from '../rules/header-rules';
+import { paperRules } from '../rules/paper-rules';
 import { pinnedRules } from '../rules/pinned-rules';
 import { withNoneHidden } from './selectors';
 import { withSelectors, type Stylesheet } from './stylesheet';
@@ -84,7 +85,11 @@ export function sheetOf(
   // Paper has no width steps.
   const whole = (each: ThemeView): Stylesheet => (recipe.widths && each.mode !== 'print' ? byWidth(each, at) : at(each));
   const base = recipe.modes && scheme === 'dark' ? view.in('dark') : view;
-  const sheet = [...byMode(base, recipe.modes ? modesFor(view, scheme) : [], whole), ...(recipe.arranged ? forcedRules(view, key) : [])];
+  const sheet = [
+    ...byMode(base, recipe.modes ? modesFor(view, scheme) : [], whole),
+    ...(recipe.arranged ? forcedRules(view, key) : []),
+    ...(recipe.modes ? paperRules(view, key) : []),
+  ];
   // Rows are hidden for visitors alone.
   return recipe.around === 'asked' && !around ? withSelectors(sheet, withNoneHidden) : sheet;
 }

@@ -41,6 +41,8 @@ const pad = { ...space, parts: [...texts, 'search-field', 'buttons'] as readonly
 const lines = { group: 'Lines', kind: 'line' as ValueKind, parts: ['lines'] as readonly PartName[], falls: part, initial: 'none' };
 const box = { group: 'Shape', parts: ['table'] as readonly PartName[], falls: part };
 const pictures = { group: 'Picture', parts: ['table', ...headerParts] as readonly PartName[], falls: part, conditions: rest };
+/** What counts on paper alone: read as the theme is in print, where the theme has print as a mode, else as it is. */
+const paper = { ...box, group: 'On paper', conditions: rest };
 const icons = { group: 'Icon', parts: headerParts, falls: table };
 
 /** THE CATALOGUE of properties. Ledger, validation, compile, documentation and the file format read it. */
@@ -167,6 +169,12 @@ export const properties = [
   { ...box, name: 'gap', label: 'Gap when spaced', kind: 'length', initial: '0', css: 'border-spacing' },
   { ...box, name: 'look', label: 'Own look', kind: 'switch', parts: headerParts, conditions: rest, initial: 'on' },
   { ...box, name: 'shown', label: 'Shown', kind: 'switch', parts: bars, conditions: rest, initial: 'on' },
+  { ...paper, name: 'repeats', label: 'On each sheet again', kind: 'repeats', initial: 'header' },
+  { ...paper, name: 'sheet', label: 'Sheet', kind: 'sheet', initial: 'as it comes' },
+  { ...paper, name: 'too-wide', label: 'Wider than the sheet', kind: 'too-wide', initial: 'smaller' },
+  { ...paper, name: 'smallest', label: 'Smaller down to', kind: 'scale', initial: '60%' },
+  { ...paper, name: 'addresses', label: 'Addresses of links', kind: 'switch', initial: 'off' },
+  { ...paper, name: 'printed-fills', label: 'Fills are printed', kind: 'printed-fills', initial: 'if asked for' },
   { ...lines, name: 'outer-top', label: 'Outer, top' },
   { ...lines, name: 'outer-end', label: 'Outer, end' },
   { ...lines, name: 'outer-bottom', label: 'Outer, bottom' },

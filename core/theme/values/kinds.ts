@@ -5,7 +5,7 @@ import { readBand } from './read-band';
 import { readLine } from './read-line';
 import { readIcon, readPicture, readPicturePosition, readPictureSize } from './read-picture';
 import { readShadow } from './read-shadow';
-import { readFamily, readLeading, readShare, readSize, readWeight } from './read-type';
+import { readFamily, readLeading, readScale, readShare, readSize, readWeight } from './read-type';
 import { good } from '../../outcome';
 
 /** What `as its column` is read as, until a view says what it comes to. */
@@ -110,6 +110,11 @@ export const kinds = {
   'icon-side': worded({ before: 'before', after: 'after' }),
   underline: worded({ none: 'none', underline: 'underline', dotted: 'underline dotted', dashed: 'underline dashed' }),
   band: { read: readBand, offers: () => ['2nd', '3rd', '4th', '2nd from 1', '3rd from 1'], editor: 'words' },
+  repeats: worded({ header: 'header', 'header and footer': 'both', nothing: 'nothing' }),
+  sheet: worded({ 'as it comes': 'auto', upright: 'portrait', across: 'landscape' }),
+  'too-wide': worded({ smaller: 'smaller', 'over several sheets': 'sheets', 'as it is': 'as-is' }),
+  scale: length(readScale, '80%', '60%', '50%'),
+  'printed-fills': worded({ 'if asked for': 'economy', always: 'exact' }),
   switch: worded({ on: 'on', off: 'off' }),
 } as const satisfies Readonly<Record<string, KindOfValue>>;
 

@@ -61,6 +61,13 @@ export const readFamily: Reader = (text) => {
   );
 };
 
+/** How small something may become: below 30 % nobody reads it. */
+export const readScale: Reader = (text, vocabulary) => {
+  const share = readShare(text, vocabulary);
+  if (share.ok && share.value.kind === 'number' && share.value.amount >= 0.3) return share;
+  return problem('value-scale', `“${text}” is no size to make something smaller to.`, 'Write 30% to 100%.');
+};
+
 export const readShare: Reader = (text) => {
   const match = /^(\d+(?:\.\d+)?)%$/.exec(text);
   const amount = match ? Number(match[1]) / 100 : Number.NaN;
