@@ -113,6 +113,7 @@ function partOf(table: HTMLTableElement, columns: ReadonlySet<number>, mark: str
   part.removeAttribute('id');
   for (const each of part.querySelectorAll('[id]')) each.removeAttribute('id');
   part.caption?.append(mark);
+  part.style.marginBlockEnd = '1em';
   for (const group of [part.tHead, ...part.tBodies, part.tFoot]) {
     if (!group) continue;
     const spans: (readonly [HTMLTableCellElement, number])[] = [];

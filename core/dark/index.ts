@@ -1,1 +1,2 @@
 export { deriveDark } from './derive';
+export { saveInk } from './save-ink';

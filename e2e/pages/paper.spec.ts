@@ -1,4 +1,4 @@
-import type { WebDriver } from 'selenium-webdriver';
+import { Key, type WebDriver } from 'selenium-webdriver';
 import { consoleErrors, opened } from '../tools/opened';
 import { printed, type Sheet } from '../tools/paper';
 import type { Person } from '../tools/person';
@@ -138,7 +138,17 @@ describe('A live page on paper', () => {
   }, 720_000);
 
   it('says where links lead, and repeats the footer, where the theme wishes it', async () => {
-    const { id: theme } = await themed('Links', { addresses: 'on', repeats: 'header and footer' });
+    const { id: theme } = await themed('Links', { repeats: 'header and footer', fill: '#101820', ink: '#ffffff' });
+    // One action saves ink; a value of paper is set as any other.
+    await person.open(`${app.url}/themes/${theme}`);
+    await person.click('button', 'More for this theme');
+    await person.click('menuitem', 'Save ink in print');
+    await person.untilText(/Swatches in print/);
+    await person.click('button', 'Whole table');
+    await person.click('gridcell', /^Addresses of links, At rest/);
+    await person.press('on', Key.ENTER);
+    await person.find('gridcell', /^Addresses of links, At rest: on.*set here/);
+    await person.untilKept();
     const rows = Array.from({ length: 120 }, (_, i) => [`Boat ${i}`, 'ready']);
     const { id: table } = await tabled('Boats', [['Boat', 'State'], ['Tern', 'x'], ...rows, ['Fleet', 'whole']], { footerRows: 1 });
     const held = (await (await fetch(`${app.url}/api/tables/${table}`)).json()) as {

@@ -92,6 +92,9 @@ export const printRules = (isVisited: boolean): readonly CssNode[] => {
         rule(`${box} .${contract.frame}>table>:is(thead,tfoot)`, ['clip-path', 'none']),
         rule(`.${contract.frame}>table>:is(thead,tfoot)>tr>*`, ['position', 'static']),
         rule(`${box} .${contract.frame}>table>*>tr`, ['break-inside', 'avoid']),
+        // A table of a few rows stays on one sheet with its caption, and no footer stands on one by itself.
+        rule(`.${contract.frame}>table:not(:has(tbody>tr:nth-child(30)))`, ['break-inside', 'avoid']),
+        rule(`.${contract.frame}>table>tfoot`, ['break-before', 'avoid']),
         rule(`${box} .${contract.open}`, ['display', 'none']),
         ...(isVisited
           ? [

@@ -33,7 +33,7 @@ import { WidthSteps } from './widths/width-steps';
 import { Sprouting } from '../sprouting';
 import { ThemeViews } from '../../controls/dressed/theme-views';
 import { firstValueFrom } from 'rxjs';
-import { deriveDark } from '../../../../../core/dark';
+import { deriveDark, saveInk } from '../../../../../core/dark';
 import { laterVersion } from '../../../../../core/edit';
 import type { Moved, Moving } from './compare/base-dialog';
 
@@ -177,6 +177,12 @@ export class Studio implements OnInit {
     }
     this.state.mode.set('dark');
     this.state.change('derive the dark mode', '', (theme, each) => deriveDark(each) ?? theme);
+  }
+
+  /** Makes the print mode save ink, and shows it. */
+  protected saveInk(): void {
+    this.state.mode.set('print');
+    this.state.change('save ink in print', '', (_theme, view) => saveInk(view));
   }
 
   /** Makes a theme that grows from this one, and opens it. */
