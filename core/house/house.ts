@@ -17,6 +17,8 @@ export interface House {
   readonly css: string;
   /** How tables go with dark on the whole site, where neither they nor their page say so; without it they are bright. */
   readonly scheme?: Scheme;
+  /** A class or an attribute of the root or the body by which the site is dark (`.dark`, `[data-look="dark"]`); without it, it is as the visitor has it. */
+  readonly mark?: string;
 }
 
 export const HOUSE_FORMAT = 'zest-house/1';
@@ -26,6 +28,19 @@ export const houseIn = (manner: string): House => ({ format: HOUSE_FORMAT, manne
 export const cssOf = ({ manner, css }: House): string => mannerOf(manner)?.css ?? css;
 /** What it is called. */
 export const nameOf = ({ manner, name }: House): string => mannerOf(manner)?.label ?? name;
+
+/** A class, or an attribute with a value or without. */
+const DARK_MARK = /^(?:\.[a-z_][\w-]{0,60}|\[[a-z][\w-]{0,60}(?:="[\w -]{1,60}")?\])$/i;
+const DARK_MARK_SAYS = 'Write a class such as .dark, or an attribute such as [data-look="dark"], that the page’s root or body has.';
+
+/** The mark by which a site is dark, as it was typed; or what is wrong with it. A name alone is a class. */
+export function readDarkMark(text: string): Outcome<string> {
+  const trimmed = text.trim();
+  const bare = /^[a-z_][\w-]*$/i.test(trimmed) ? `.${trimmed}` : trimmed.replace(/^(\[[^=\]]+=)'?([^'"\]]*)'?\]$/, '$1"$2"]');
+  return DARK_MARK.test(bare)
+    ? good(bare)
+    : bad({ code: 'dark-mark', say: `“${trimmed}” is neither a class nor an attribute.`, remedy: DARK_MARK_SAYS });
+}
 
 const houseSchema = object({
   format: string()
@@ -48,6 +63,7 @@ const houseSchema = object({
     .strict()
     .oneOf([...schemes], 'It is light, dark, or follows the visitor.')
     .optional(),
+  mark: string().strict().matches(DARK_MARK, DARK_MARK_SAYS).optional(),
 }).noUnknown('A house stylesheet has no other fields.') as unknown as ObjectSchema<House>;
 
 /** What is said of a stylesheet that is too long, or whose brackets stand too deep in one another, to be read; undefined where it is not. */

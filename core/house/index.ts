@@ -8,7 +8,7 @@ export { isInherited, longhandsOf, setsLonghand, type Direction } from './cascad
 export { compareWeights, weightOf, type Specificity } from './cascade/specificity';
 export { nodesOf, treeOf, type Node } from './cascade/tree';
 export { weightInWords } from './words';
-export { cssOf, HOUSE_FORMAT, houseIn, nameOf, readHouseDocument, type House } from './house';
+export { cssOf, HOUSE_FORMAT, houseIn, nameOf, readDarkMark, readHouseDocument, type House } from './house';
 export { darkOfHouse, type HouseDark } from './dark';
 export { MOST_CHARACTERS, ROWS_TO_JUDGE } from './limits';
 export { standingOf, type Standing } from './standing';

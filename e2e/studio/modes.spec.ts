@@ -125,4 +125,27 @@ describe('A theme in its modes', () => {
     await scheme('light', 'print');
     expect((await painted())[1]).toBe(first);
   }, 720_000);
+
+  it('goes by a class of the site, where that is how it switches', async () => {
+    await scheme('light');
+    await person.open(`${app.url}/pages/house`);
+    await person.choose('The site’s tables in the dark', 'Go dark where the site has a mark');
+    await person.fill('textbox', 'Class or attribute by which the site is dark', 'a b');
+    await person.press(Key.TAB);
+    await person.untilText(/is neither a class nor an attribute/);
+    await person.fill('textbox', 'Class or attribute by which the site is dark', 'by-night');
+    await person.press(Key.TAB);
+    expect(await axeFindings(driver)).toEqual([]);
+    await person.click('button', 'Use it on the site');
+    await person.untilText(/its live pages have it at their next load/);
+    await person.open(`${app.url}/site/two-ways`);
+    const bright = await painted();
+    expect(bright[0]).toContain('rgb(251, 250, 244)');
+    await scheme('dark');
+    expect((await painted())[0]).toBe(bright[0] ?? '');
+    await driver.executeScript("document.documentElement.classList.add('by-night')");
+    expect((await painted())[0]).toBe('rgb(32, 36, 42) rgb(244, 241, 232)');
+    await scheme('dark', 'print');
+    expect((await painted())[0]).toBe(bright[0] ?? '');
+  }, 720_000);
 });

@@ -11,6 +11,8 @@ export interface Parts {
   readonly site: Dress | undefined;
   /** How the site's tables go with dark. */
   readonly scheme: Scheme | undefined;
+  /** The class or attribute by which the site is dark. */
+  readonly mark: string | undefined;
   /** By what placements name. */
   readonly tables: readonly (readonly [ref: string, json: string])[];
   readonly themes: readonly (readonly [ref: string, theme: { readonly key: string; readonly chain: ThemeView['chain'] }])[];
@@ -57,11 +59,12 @@ export interface Compiled {
 /** Does a job. Undefined where the placement is not on the page. */
 export const compiled = (job: Job): Compiled | undefined => (job.kind === 'page' ? ofPage(job) : ofPlacement(job));
 
-function inputOf({ page, site, scheme, tables, themes }: Parts): PageInput {
+function inputOf({ page, site, scheme, mark, tables, themes }: Parts): PageInput {
   return {
     page,
     ...(site ? { site } : {}),
     ...(scheme ? { scheme } : {}),
+    ...(mark ? { mark } : {}),
     tables: new Map(tables.map(([ref, json]) => [ref, JSON.parse(json) as Table])),
     themes: new Map(themes.map(([ref, { key, chain }]) => [ref, { key, view: viewOfChain(chain) }])),
   };

@@ -22,6 +22,7 @@ const jobOf = (rows: number): PageJob => {
   return {
     kind: 'page',
     scheme: undefined,
+    mark: undefined,
     page: { ...emptyPage('Boats', 'boats'), blocks: [block] },
     site: undefined,
     tables: [['t', JSON.stringify(table)]],

@@ -14,7 +14,7 @@ import { withNamedMarks } from '../markup/named-marks';
 import { textLooksIn } from '../markup/text-looks';
 import { pageTextRules } from '../rules/text-look-rules';
 import { boxId, placementNodes, placementRules } from './placement-html';
-import { modeQueries } from '../sheet/by-mode';
+import { inModes } from '../sheet/by-mode';
 import { exclusive } from '../sheet/exclusive';
 import { sheetOf } from '../sheet/sheet';
 import { rule, type Stylesheet } from '../sheet/stylesheet';
@@ -98,8 +98,10 @@ function blockSheet(input: PageInput, placeOf: (block: { readonly id: string }) 
     input.page.blocks.flatMap((block) => blockRules(block, { placeOf, colourOf: colourOn(input, mode) }));
   const scheme = input.page.scheme ?? input.scheme ?? 'light';
   if (scheme === 'light') return rulesIn('');
-  const queries = scheme === 'dark' ? ['print', 'screen'] : modeQueries(['dark']);
-  return exclusive([rulesIn(''), rulesIn('dark')], ([member = 0], rules) => ({ kind: 'media', query: queries[member] ?? 'all', rules }));
+  const always = ([member = 0]: readonly number[], rules: Stylesheet): Stylesheet => [
+    { kind: 'media', query: ['print', 'screen'][member] ?? 'all', rules },
+  ];
+  return exclusive([rulesIn(''), rulesIn('dark')], scheme === 'dark' ? always : inModes(['dark'], input.mark));
 }
 
 /** What a colour of a block comes to in a mode. A swatch is looked for in the page's themes, by their ids, at whichever edition they stand. */
@@ -135,6 +137,7 @@ function themesIn(input: PageInput): Stylesheet {
       use: 'page',
       key,
       scheme,
+      ...(input.mark === undefined ? {} : { mark: input.mark }),
       beside: besideIn(view, dressedIn),
       around: blocks.some(({ visitor }) => visitor !== null),
       pinned: dressedIn.some(({ pinned }) => pinned),

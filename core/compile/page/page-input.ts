@@ -13,6 +13,8 @@ export interface PageInput {
   readonly site?: Dress;
   /** How the site's tables go with dark, where neither they nor their page say so; without it they are bright. */
   readonly scheme?: Scheme;
+  /** The class or attribute by which the site is dark; without it, it is as the visitor has it. */
+  readonly mark?: string;
   readonly tables: ReadonlyMap<string, Table>;
   readonly themes: ReadonlyMap<string, KeyedView>;
 }

@@ -42,6 +42,49 @@ describe('A stylesheet of several modes', () => {
           .toEqual(sequences(plain(view.in(mode))));
     }
   });
+  /** What is left of a sheet on a screen or on paper, in a state of the visitor's system, on a site with its mark or without. */
+  const seen = (sheet: Stylesheet, medium: 'screen' | 'print', feature: string, isMarked: boolean): Stylesheet =>
+    sheet.flatMap((node): readonly CssNode[] => {
+      const isOurs = node.kind === 'media' && /^(?:screen|print|\(not |\(forced|\(prefers)/.test(node.query);
+      if (node.kind !== 'media' || !isOurs) return [node];
+      const isTrue = (term: string): boolean =>
+        term === 'screen' || term === 'print'
+          ? term === medium
+          : term.startsWith('(not ')
+            ? feature === '' || !term.includes(feature)
+            : term === feature;
+      if (!node.query.split(',').some((each) => each.split(' and ').every(isTrue))) return [];
+      const [is, not] = [':where(.dark *)', ':where(:not(.dark *))'];
+      const inside = (rules: readonly CssNode[]): readonly CssNode[] =>
+        rules.flatMap((each): readonly CssNode[] => {
+          if (each.kind !== 'rule') return [{ ...each, rules: inside(each.rules) }].filter(({ rules: left }) => left.length > 0);
+          if (each.selector.includes(isMarked ? not : is)) return [];
+          return [{ ...each, selector: each.selector.replaceAll(isMarked ? is : not, '') }];
+        });
+      return inside(node.rules);
+    });
+  it('goes by a mark of the site, bright on paper, for 30 random themes', () => {
+    for (let seed = 0; seed < 30; seed++) {
+      const d = dice(41_000 + seed);
+      const grown = withModes(d, withSteps(d, randomTheme(d, starterNames)));
+      const view = viewOf(grown.modes?.some(({ name }) => name === 'dark') ? grown : { ...grown, modes: [{ name: 'dark', values: grown.values }] });
+      const { modes } = view;
+      const whole = byMode(view, modes, plain, '.dark');
+      const has = (mode: ModeName): ModeName | '' => (modes.includes(mode) ? mode : '');
+      for (const [medium, feature, isMarked, mode] of [
+        ['screen', '', true, 'dark'],
+        ['screen', '', false, ''],
+        ['screen', '(prefers-contrast:more)', false, has('contrast')],
+        ['screen', '(prefers-contrast:more)', true, 'dark'],
+        ['screen', '(forced-colors:active)', true, has('forced') || 'dark'],
+        ['print', '', true, has('print')],
+        ['print', '', false, has('print')],
+      ] as const)
+        expect(sequences(seen(whole, medium, feature, isMarked)))
+          .withContext(`seed ${seed}, ${medium} ${feature} ${isMarked}, ${modes.join()}`)
+          .toEqual(sequences(plain(view.in(mode))));
+    }
+  });
   it('says nothing more for a theme without modes, and for other swatches little more', () => {
     const bare = themeWith({ 'body-rows': { rest: { fill: 'mist' } } });
     const dark = { ...bare, modes: [{ name: 'dark' as const, swatches: [{ name: 'mist', colour: '#1b1f24' }], values: {} }] };

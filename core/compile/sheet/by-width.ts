@@ -19,7 +19,7 @@ export function byWidth(view: ThemeView, sheetAt: (at: ThemeView) => Stylesheet)
     sheets,
     (members, rules) => {
       const query = queryOf({ above: ranges[members.at(-1) ?? 0]?.above, upTo: ranges[members[0] ?? 0]?.upTo });
-      return { kind: 'container', query: `${contract.container} ${query}`, rules };
+      return [{ kind: 'container', query: `${contract.container} ${query}`, rules }];
     },
     true,
   );

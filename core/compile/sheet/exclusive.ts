@@ -15,7 +15,7 @@ interface Block {
  */
 export function exclusive(
   sheets: readonly Stylesheet[],
-  within: (members: readonly number[], rules: readonly CssNode[]) => CssNode,
+  within: (members: readonly number[], rules: readonly CssNode[]) => readonly CssNode[],
   runs = false,
 ): Stylesheet {
   const said = sheets.map(saidByFamily);
@@ -61,7 +61,7 @@ export function exclusive(
         const [first, end] = families.get(family) ?? [0, 0];
         return at >= first && at < end;
       });
-      return members.length === sheets.length ? rules : [within(members, rules)];
+      return members.length === sheets.length ? rules : within(members, rules);
     });
 }
 

@@ -58,6 +58,8 @@ export interface SheetFor {
   readonly header?: boolean;
   /** Whether it is bright, dark, or as the visitor has it. For a sheet of one view, that is as it is looked at. */
   readonly scheme?: Scheme;
+  /** The class or attribute by which the site is dark, for one that follows; without it, it is as the visitor has it. */
+  readonly mark?: string;
 }
 
 /** The modes that hold by themselves. More contrast is of a bright table; of a dark one, paper is bright all the same. */
@@ -69,7 +71,7 @@ function modesFor({ modes }: ThemeView, scheme: Scheme): readonly ModeName[] {
 /** A theme's whole stylesheet for a use: the one recipe of what is written, and in which order. */
 export function sheetOf(
   view: ThemeView,
-  { use, key, beside = NOTHING_BESIDE, around = false, pinned = false, header = false, scheme = 'light' }: SheetFor,
+  { use, key, beside = NOTHING_BESIDE, around = false, pinned = false, header = false, scheme = 'light', mark = '' }: SheetFor,
 ): Stylesheet {
   const recipe: Recipe = recipes[use];
   const is = (whether: Whether, asked: boolean): boolean => whether === 'always' || (whether === 'asked' && asked);
@@ -86,7 +88,7 @@ export function sheetOf(
   const whole = (each: ThemeView): Stylesheet => (recipe.widths && each.mode !== 'print' ? byWidth(each, at) : at(each));
   const base = recipe.modes && scheme === 'dark' ? view.in('dark') : view;
   const sheet = [
-    ...byMode(base, recipe.modes ? modesFor(view, scheme) : [], whole),
+    ...byMode(base, recipe.modes ? modesFor(view, scheme) : [], whole, scheme === 'follows' ? mark : ''),
     ...(recipe.arranged ? forcedRules(view, key) : []),
     ...(recipe.modes ? paperRules(view, key) : []),
   ];

@@ -38,6 +38,16 @@ export function weighed(sheet: Stylesheet, { ids, classes }: Weight, insisted: R
   return sheet.map(heavier);
 }
 
+/** The sheet with something more behind the first compound of each of its selectors: what describes a page or a font has none. */
+export const withMore = (sheet: Stylesheet, more: string): Stylesheet =>
+  sheet.map((node) => {
+    if (node.kind === 'keyframes') return node;
+    if (node.kind !== 'rule') return { ...node, rules: withMore(node.rules, more) };
+    if (node.selector.startsWith('@')) return node;
+    const selectors = splitList(node.selector).map((each) => put(each, more));
+    return { ...node, selector: selectors.join(',') };
+  });
+
 /** Selectors of a list, split at the commas that stand in no brackets. */
 function splitList(list: string): readonly string[] {
   const found: string[] = [];

@@ -35,12 +35,18 @@ export class PageFacts {
   readonly houseDark = input<HouseDark>();
   /** How the site's tables go with dark, where a page does not say. */
   readonly siteScheme = input<Scheme>();
+  /** The class or attribute by which the site is dark. */
+  readonly siteMark = input<string>();
   protected readonly scheme = computed(() => this.page().scheme ?? this.siteScheme() ?? 'light');
   /** What the page's tables do in the dark beside what the page does. */
   protected readonly darkNote = computed(() => {
     const [scheme, house] = [this.scheme(), this.houseDark()];
     if (scheme === 'light' && house)
-      return `The house stylesheet goes dark where the visitor has it dark (${house}), and the tables on this page stay bright.`;
+      return house.mark === undefined
+        ? `The house stylesheet goes dark where the visitor has it dark (${house.by}), and the tables on this page stay bright.`
+        : `The house stylesheet is dark where its root or body has ${house.mark}, and the tables on this page stay bright.`;
+    if (scheme === 'follows' && house?.mark !== undefined && house.mark !== this.siteMark())
+      return `The house stylesheet is dark where its root or body has ${house.mark}; the tables go by ${this.siteMark() ?? 'the visitor’s setting'}. What they go by is said where the house stylesheet is chosen.`;
     if (scheme === 'follows' && !house)
       return 'The house stylesheet has no dark of its own: where the visitor has it dark, these tables are dark on a bright page.';
     return '';

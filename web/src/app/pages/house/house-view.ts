@@ -4,8 +4,8 @@ import { MatSnackBar } from '@angular/material/snack-bar';
 import { RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import type { PageInput } from '../../../../../core/compile';
-import { cssOf, HOUSE_FORMAT, houseIn, manners, type House, type Standing } from '../../../../../core/house';
-import { schemes, tablesOn, type Page } from '../../../../../core/page';
+import { cssOf, HOUSE_FORMAT, houseIn, manners, readDarkMark, type House, type Standing } from '../../../../../core/house';
+import { tablesOn, type Page } from '../../../../../core/page';
 import type { Table } from '../../../../../core/table';
 import { followRoom } from '../../controls/follow-room';
 import { Ruler } from '../../controls/ruler';
@@ -50,6 +50,7 @@ export class HouseView {
     return {
       page,
       scheme: this.under.house()?.scheme,
+      mark: this.under.house()?.mark,
       tables: this.tables(),
       themes: new Map(this.themes().map(({ id, key, document }) => [id, { key, view: this.views.of(document) }])),
     };
@@ -89,19 +90,41 @@ export class HouseView {
   /** Here it is only told what the page would need: it is settled on the page itself. */
   protected onlyTold = (standing: Standing): Standing => ({ ...standing, settles: undefined });
 
+  protected readonly wrongMark = signal('');
+  /** How tables go with dark, whichever stylesheet it is. */
+  private dark(): Pick<House, 'scheme' | 'mark'> {
+    const { scheme, mark } = this.under.house() ?? {};
+    return { scheme, mark };
+  }
+  /** What the stylesheet in sight does in the dark that the tables do not. */
+  protected readonly goesDark = computed(() => {
+    const [dark, house] = [this.under.reading()?.dark, this.under.house()];
+    if (!dark || !house) return '';
+    if (dark.mark !== undefined && dark.mark !== house.mark)
+      return `This stylesheet is dark where its root or body has ${dark.mark}; the tables are not.`;
+    return dark.mark === undefined && !house.scheme ? `This stylesheet goes dark where the visitor has it dark (${dark.by}); the tables do not.` : '';
+  });
+
   protected isPicked = (manner: string): boolean => this.under.house()?.manner === manner;
   protected pick(manner: string): void {
-    const { scheme } = this.under.house() ?? {};
-    this.under.tried.set({ ...(manner === '' ? this.own() : houseIn(manner)), scheme });
+    this.under.tried.set({ ...(manner === '' ? this.own() : houseIn(manner)), ...this.dark() });
   }
   protected write(css: string, name = this.own().name || 'Pasted'): void {
     this.own.set({ ...this.own(), css, name: name.slice(0, 200) });
-    this.under.tried.set({ ...this.own(), scheme: this.under.house()?.scheme });
+    this.under.tried.set({ ...this.own(), ...this.dark() });
   }
   protected go(typed: string): void {
     const house = this.under.house();
-    const scheme = schemes.find((each) => each === typed);
-    if (house) this.under.tried.set({ ...house, scheme });
+    const mark = typed === 'mark' ? (house?.mark ?? this.under.reading()?.dark?.mark ?? '.dark') : undefined;
+    if (house) this.under.tried.set({ ...house, scheme: typed === '' ? undefined : 'follows', mark });
+  }
+  /** The class or attribute as it is typed; one that cannot be read stays in its field, with what is wrong with it. */
+  protected setMark(field: HTMLInputElement): void {
+    const [house, read] = [this.under.house(), readDarkMark(field.value)];
+    this.wrongMark.set(read.ok ? '' : read.problems.map(({ say, remedy }) => `${say} ${remedy}`).join(' '));
+    if (!house || !read.ok) return;
+    field.value = read.value;
+    this.under.tried.set({ ...house, mark: read.value });
   }
   protected async open(field: HTMLInputElement): Promise<void> {
     const file = field.files?.[0];
@@ -120,4 +143,4 @@ export class HouseView {
 }
 
 const isSame = (a: House | undefined, b: House | undefined): boolean =>
-  a?.manner === b?.manner && a?.css === b?.css && a?.name === b?.name && a?.scheme === b?.scheme;
+  a?.manner === b?.manner && a?.css === b?.css && a?.name === b?.name && a?.scheme === b?.scheme && a?.mark === b?.mark;
