@@ -119,7 +119,7 @@ function darkText({ value, role, share, property }: Use, has: ThemeView, tones: 
   const text = name !== undefined && kept < 1 ? `${colour} ${Math.round(kept * 100)}%` : colour;
   if (value.kind === 'colour') return text;
   const [width = '1px', style = 'solid'] = value.css.split(' ');
-  return property.kind === 'line' ? `${width} ${style} ${text}` : text;
+  return property.kind === 'bar' ? `${width} ${text}` : property.kind === 'line' ? `${width} ${style} ${text}` : text;
 }
 
 /** A text that an ink is on: what it stands on, how well it is to be read there, and whether it is. */

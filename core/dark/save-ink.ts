@@ -63,7 +63,7 @@ function onWhite({ part, condition }: Place, { name, kind }: Property, value: Va
   if (value.kind === 'colour') return darkened(value.rgba, READ);
   if (value.kind !== 'line' || value.style === 'none' || value.style === 'hidden') return undefined;
   const colour = darkened(value.rgba, SEEN);
-  return colour && `${value.width}px ${value.style} ${colour}`;
+  return colour && (kind === 'bar' ? `${value.width}px ${colour}` : `${value.width}px ${value.style} ${colour}`);
 }
 
 /** How light an ink is at least that was made for a dark ground; and how light it is on paper, in OKLCH. */

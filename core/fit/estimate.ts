@@ -36,7 +36,9 @@ export const widestMeasure: Measure = (text, type) => {
   const least = isPerhapsMono(type) ? MONO : 0;
   let em = 0;
   let letters = 0;
-  for (const letter of text) {
+  // Small capitals are no wider than capitals.
+  const seen = type.caps === 'normal' ? text : text.toLocaleUpperCase();
+  for (const letter of seen) {
     const width = widthOf(letter);
     em += width === 0 ? 0 : Math.max(least, width);
     letters++;

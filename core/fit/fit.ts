@@ -30,7 +30,8 @@ export function fitOf(view: ThemeView, whole: Table, measure: Measure, page: Pag
     .flatMap((row) => row.map((cell) => ({ column: cell.column, columns: cell.columns, ...needOf(view, table, cell, measure, page) })));
   const columns = columnNeeds(width, cells, gap);
   const { start, end } = outerLines(view);
-  const edges = widthIf(start) + widthIf(end) + gap * (width + 1);
+  const room = toPx(resolveAt(view, rest, 'edge-room'), page.fontSize, page);
+  const edges = widthIf(start) + widthIf(end) + gap * (width + 1) + 2 * room;
   const sum = (kind: 'least' | 'natural'): number => columns.reduce((total, need) => total + need[kind], edges);
   const isEqual = resolveAt(view, rest, 'layout').css === 'fixed';
   const least = isEqual ? Math.max(0, ...columns.map((need) => need.least)) * width + edges : sum('least');

@@ -10,6 +10,8 @@ export interface TypeSetting {
   readonly spacing: number;
   /** Which figures (CSS Fonts 4, font-variant-numeric); `normal` for those that the font has. */
   readonly figures: string;
+  /** Which capitals (CSS Fonts 4, font-variant-caps); `normal` for those that are typed. */
+  readonly caps: string;
 }
 
 /** Advance width of a text on one line, in px, as the browser sets it. Core asks for it; a worker or a test answers. */

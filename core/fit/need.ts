@@ -40,6 +40,7 @@ export function typeOf(view: ThemeView, slot: Slot, page: PageType): TypeSetting
     isItalic: css('slant') === 'italic',
     spacing: toPx(winnerAt(view, slot, 'letter-spacing').value, size, page),
     figures: css('figures'),
+    caps: css('caps'),
   };
 }
 

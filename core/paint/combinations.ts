@@ -6,7 +6,12 @@ const bySlot = new Map<string, readonly Slot[]>();
 
 /** Every set of conditions under which a part can be seen; what few themes say anything of counts only where one does. */
 export function slotsOf(view: ThemeView, part: PartName): readonly Slot[] {
-  const own = partOf(part).conditions.filter((condition) => !rare.has(condition) || isSaid(view, part, condition));
+  const own = partOf(part).conditions.filter((condition) => {
+    const twin = columns.find((each) => each.includes(condition));
+    if (!twin) return !rare.has(condition) || isSaid(view, part, condition);
+    // Every cell is in an odd column or in an even one: where a theme tells one of them apart, both count.
+    return twin.some((each) => isSaid(view, part, each));
+  });
   const key = `${part} ${own.join(' ')}`;
   const known = bySlot.get(key);
   if (known) return known;
@@ -23,6 +28,7 @@ export function slotsOf(view: ThemeView, part: PartName): readonly Slot[] {
   return slots;
 }
 
+const columns: readonly (readonly ConditionName[])[] = [['odd-columns', 'even-columns']];
 const rare: ReadonlySet<ConditionName> = new Set(['even-groups', 'over-numbers']);
 
 /** Whether a theme or one of its bases says anything of a part, or of what it falls back to, under a condition, at any width. */

@@ -76,7 +76,7 @@ describe('Where a cell stands', () => {
   it('is marked only where it cannot be counted', () => {
     expect([0, 1, 2, 3, 4].map((row) => isUnevenRow(table, row))).toEqual([true, true, false, true, false]);
     const marks = marksOf(table, gridOf(table).at(1, 1));
-    expect(marks).toEqual({ inset: true, beside: true, second: true, last: false, even: true, group: false, corner: false });
+    expect(marks).toEqual({ inset: true, beside: true, second: true, last: false, even: true, end: false, group: false, corner: false });
     expect(marksOf(table, gridOf(table).at(4, 1))).toEqual(jasmine.objectContaining({ second: false, last: false, beside: true }));
     expect(marksOf(table, gridOf(table).at(3, 3)).last).toBeTrue();
   });

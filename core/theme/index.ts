@@ -69,3 +69,4 @@ export { Views, everyLook, viewOfChain, viewOfChanged, type Saying, type Source,
 export { mediaAddress } from './words';
 export { CHAIN_MOST, basesOver, chainOf, idIn, loopThrough, standingOn, standsOn, type Bases, type ThemesById } from './chain';
 export { bundleText, readBundle } from './catalogue/bundles';
+export { gapSides } from './values/read-more';

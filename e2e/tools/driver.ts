@@ -29,6 +29,8 @@ export async function openBrowser({ width, height }: Viewport = usual(), profile
     `--window-size=${width},${height}`,
     '--force-device-scale-factor=1',
     '--hide-scrollbars',
+    // A laptop has a pointer that can hover; a headless browser says that it has none.
+    '--blink-settings=primaryHoverType=2,availableHoverTypes=2',
     ...(profile === undefined ? [] : [`--user-data-dir=${profile}`]),
   );
   const service = new ServiceBuilder(process.env['CHROMEDRIVER'] ?? '/usr/bin/chromedriver');

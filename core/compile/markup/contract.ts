@@ -12,6 +12,7 @@ export const contract = {
   second: 'zp-second',
   last: 'zp-last',
   even: 'zp-even',
+  end: 'zp-end',
   number: 'zp-number',
   pad: 'data-pad',
   sorted: 'zp-sorted',
@@ -63,6 +64,8 @@ export const contract = {
   sheets: 'data-sheets',
   /** A custom property, on such a frame while it is printed: how wide its parts are. */
   needs: '--zp_needs',
+  /** A custom property, on cells of themes whose fills change gradually: the fill that the hand brings. */
+  over: '--zp_over',
   about: 'zp-about',
   note: 'zp-note',
   selected: 'data-selected',

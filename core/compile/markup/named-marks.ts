@@ -12,6 +12,7 @@ const CLASSES: readonly string[] = [
   contract.second,
   contract.last,
   contract.even,
+  contract.end,
   contract.number,
   ...markedConditions.map(({ mark }) => mark),
 ];

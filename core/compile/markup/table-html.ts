@@ -322,6 +322,7 @@ export function classesOf(table: Table, cell: GridCell, tag: 'th' | 'td', condit
     [contract.second, marks.second],
     [contract.last, marks.last],
     [contract.even, marks.even],
+    [contract.end, marks.end],
     [contract.number, number],
     ...valueConditions(table, cell).map(({ mark, isCounted }) => [mark, !isCounted] as const),
     [contract.sorted, conditions.includes('sorted')],

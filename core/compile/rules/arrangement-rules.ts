@@ -1,8 +1,9 @@
 import { columnLine, isDrawn, type Line } from '../../lines';
 import { resolveAt } from '../../resolve';
-import { everyLook, type ThemeView } from '../../theme';
+import { everyLook, gapSides, type ThemeView } from '../../theme';
 import type { Exception } from '../../table';
 import { cornerClip } from './corners';
+import { rowRadius } from './row-rules';
 import { pinnedRules } from './pinned-rules';
 import { contract } from '../markup/contract';
 import { rule, type CssNode, type Declaration } from '../sheet/stylesheet';
@@ -78,7 +79,8 @@ function stackedRules(view: ThemeView, table: string): readonly CssNode[] {
   const clip = cornerClip(view);
   const bare = `${table}>thead:not(:has([${contract.sorts}]))+tbody`;
   const spaced = resolveAt(view, { part: 'table', condition: 'rest' }, 'cells').css === 'spaced';
-  const gap = resolveAt(view, { part: 'table', condition: 'rest' }, 'gap').css;
+  const [, down] = gapSides(resolveAt(view, { part: 'table', condition: 'rest' }, 'gap'));
+  const round = rowRadius(view);
   return [
     rule(table, ['table-layout', 'fixed'], ['width', '100%'], ['max-width', '100%']),
     rule(`${table}>colgroup`, ['display', 'none']),
@@ -101,7 +103,11 @@ function stackedRules(view: ThemeView, table: string): readonly CssNode[] {
     rule(`${cells}:is(th,.${contract.head},.${contract.heading})`, ['text-align', 'start']),
     rule(`${cells} .${contract.label}`, ['display', 'block'], ['float', 'inline-start'], ['margin-inline-end', '1em']),
     rule(`${cells}>.${contract.again}`, ['display', 'flow-root'], ['text-align', 'end']),
-    ...(spaced ? [rule(`${groups}>tr+tr`, ['margin-block-start', gap])] : []),
+    ...(spaced ? [rule(`${groups}>tr+tr`, ['margin-block-start', down.css])] : []),
+    // Its cells lie below one another: the row clips them.
+    ...(round === undefined
+      ? []
+      : [rule(`${table}>tbody>tr`, ['border-radius', round], ['overflow', 'clip']), rule(`${table}>tbody>tr>*`, ['border-radius', '0'])]),
     rule(`${table}>thead>tr`, ['display', 'flex'], ['flex-wrap', 'wrap']),
     rule(
       unsorted,

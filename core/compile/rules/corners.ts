@@ -1,6 +1,6 @@
 import { outerLines } from '../../lines';
 import { resolveAt } from '../../resolve';
-import type { ThemeView, Value } from '../../theme';
+import { gapSides, type ThemeView, type Value } from '../../theme';
 import { firstGroup, lastGroup, type SelectorOptions } from '../sheet/selectors';
 import { rule, type CssNode } from '../sheet/stylesheet';
 
@@ -32,25 +32,27 @@ export function cornerRules(view: ThemeView, options: SelectorOptions): readonly
 export function cornerClip(view: ThemeView): ((which: 'top' | 'bottom' | 'all') => string) | undefined {
   const table = { part: 'table', condition: 'rest' } as const;
   const radius = resolveAt(view, table, 'radius');
-  const spaced = resolveAt(view, table, 'cells').css === 'spaced';
-  const gap = resolveAt(view, table, 'gap');
+  const [across, down] = resolveAt(view, table, 'cells').css === 'spaced' ? gapSides(resolveAt(view, table, 'gap')) : [];
+  const room = resolveAt(view, table, 'edge-room');
   const { top, end, bottom, start } = outerLines(view);
   // Where lines differ the thinner one counts: its inner curve is the rounder one, and no fill lies on a line.
   const line = Math.min(top.width, end.width, bottom.width, start.width);
-  const inner = innerRadius(radius, line, spaced ? gap : undefined);
-  if (inner === undefined) return undefined;
-  const clip = (corners: string): string => `inset(-${BEYOND}px round ${corners})`;
-  const all = { top: `${inner} ${inner} 0 0`, bottom: `0 0 ${inner} ${inner}`, all: inner };
-  return (which) => clip(all[which]);
+  const [wide, high] = [innerRadius(radius, line, [room, across]), innerRadius(radius, line, [room, down])];
+  if (wide === undefined || high === undefined) return undefined;
+  const corners = (of: string): readonly string[] => [`${of} ${of} 0 0`, `0 0 ${of} ${of}`, of];
+  const round = corners(wide).map((each, at) => (wide === high ? each : `${each}/${corners(high)[at]}`));
+  const clip = (at: number): string => `inset(-${BEYOND}px round ${round[at]})`;
+  const all = { top: clip(0), bottom: clip(1), all: clip(2) };
+  return (which) => all[which];
 }
 
-/** The radius less line and gap, fitted to the clip, worked out as far as their units are the same; undefined where nothing is left of it. */
-function innerRadius(radius: Value, line: number, gap: Value | undefined): string | undefined {
+/** The radius less line, room and gap, fitted to the clip, worked out as far as their units are the same; undefined where nothing is left of it. */
+function innerRadius(radius: Value, line: number, within: readonly (Value | undefined)[]): string | undefined {
   if (radius.kind !== 'length' || radius.amount === 0) return undefined;
-  const spacing = gap?.kind === 'length' && gap.amount > 0 ? gap : undefined;
-  const isOne = spacing === undefined || spacing.unit === radius.unit;
-  const left = radius.amount - (isOne ? (spacing?.amount ?? 0) : 0) - (radius.unit === 'px' ? line : 0);
+  const less = within.flatMap((each) => (each?.kind === 'length' && each.amount > 0 ? [each] : []));
+  const isOne = less.every(({ unit }) => unit === radius.unit);
+  const left = radius.amount - (isOne ? less.reduce((sum, { amount }) => sum + amount, 0) : 0) - (radius.unit === 'px' ? line : 0);
   if (isOne && left <= 0) return undefined;
   if (isOne && radius.unit === 'px') return `${Math.round((left + WIDER) * 100) / 100}px`;
-  return `max(0px,${radius.css} - ${line}px${spacing ? ` - ${spacing.css}` : ''} + ${WIDER}px)`;
+  return `max(0px,${radius.css} - ${line}px${less.map(({ css }) => ` - ${css}`).join('')} + ${WIDER}px)`;
 }

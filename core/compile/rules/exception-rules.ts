@@ -18,6 +18,7 @@ import { FILLED, iconShape } from './icons';
 import { isPictureShared, laidOver, pictureOf, pictureUnder, picturedCells } from './pictures';
 import { cellsOf, markedAfter, markedBelow, markOf, notWithin, type SelectorOptions } from '../sheet/selectors';
 import { contract } from '../markup/contract';
+import { GRADUAL_LAYER, isGradual } from './transition-rules';
 import { rule, type CssNode, type Declaration } from '../sheet/stylesheet';
 
 type Looked = Pick<Exception, 'row' | 'column' | 'reach' | 'values'>;
@@ -76,7 +77,8 @@ const apartFrom = (part: PartName): string => (part === 'column-headers' ? `:not
 function pictureRules(view: ThemeView, exceptions: readonly Exception[], options: SelectorOptions): readonly CssNode[] {
   const own = byStrength(exceptions).flatMap((each): readonly CssNode[] => {
     const set = valuesIn(view, each.values);
-    const declarations = pictureOf((name) => set.find(({ property }) => property.name === name)?.value.css);
+    const over = isGradual(view) ? GRADUAL_LAYER : undefined;
+    const declarations = pictureOf((name) => set.find(({ property }) => property.name === name)?.value.css, over);
     return declarations.length === 0 ? [] : [rule(markedCells(each, options), ...declarations)];
   });
   if (!setsPicture(exceptions)) return own;

@@ -1,6 +1,7 @@
 import { resolveAt } from '../../resolve';
 import { partOf, propertyOf, type PartName, type PropertyName, type ThemeView } from '../../theme';
 import { contract } from '../markup/contract';
+import { GRADUAL_LAYER, isGradual } from './transition-rules';
 import type { Declaration } from '../sheet/stylesheet';
 
 const parts: readonly PartName[] = propertyOf('picture').parts;
@@ -52,14 +53,14 @@ export const laidOver = (over: string, isOwn: boolean): Declaration => ['backgro
 const ownPicture = (otherwise: string): string => `var(${contract.behind},${otherwise})`;
 
 /** What an exception says of the picture behind its cells. It names the picture, so that whatever is laid over it later still has it. */
-export function pictureOf(value: (name: PropertyName) => string | undefined): readonly Declaration[] {
+export function pictureOf(value: (name: PropertyName) => string | undefined, over = 'none'): readonly Declaration[] {
   const own = value('picture');
   const shown: readonly Declaration[] =
     own === undefined
       ? []
       : [
           [contract.behind, own],
-          ['background-image', `none,${ownPicture('none')}`],
+          ['background-image', `${over},${ownPicture('none')}`],
         ];
   return [
     ...shown,
@@ -75,7 +76,7 @@ export function pictureOf(value: (name: PropertyName) => string | undefined): re
  * two layers from the start, so that the upper one can come and go alone.
  */
 export function pictureInCells(view: ThemeView, part: PartName): readonly Declaration[] {
-  const layers = pictureUnder(view, part, 'none');
+  const layers = pictureUnder(view, part, isGradual(view) ? GRADUAL_LAYER : 'none');
   const told = details.map(([property, name, usual]) => [property, css(view, part, name), usual] as const);
   return [
     layers,

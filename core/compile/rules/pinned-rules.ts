@@ -4,12 +4,9 @@ import { resolveAt } from '../../resolve';
 import { conditionOf, partOf, places, propertyOf, type ThemeView } from '../../theme';
 import type { Exception } from '../../table';
 import { exceptionFills } from './exception-rules';
-import { cellsOf, everyCell, type SelectorOptions } from '../sheet/selectors';
+import { cellsOf, everyCell, ROW_START, type SelectorOptions } from '../sheet/selectors';
 import { contract } from '../markup/contract';
 import { rule, type CssNode } from '../sheet/stylesheet';
-
-/** Cells that stand in the first column. */
-const FIRST = `:first-child:not(.${contract.inset})`;
 
 /**
  * The first column of a table that pins it: its cells stay at their frame's start while the rest is scrolled (CSS
@@ -31,15 +28,21 @@ export function pinnedRules(view: ThemeView, key: string, exceptions: readonly E
     // A cell without a fill shows its row; a row without one, the table.
     if (value.rgba.alpha === 0 && layerOf(place) === 'cell') return [];
     const colour = value.rgba.alpha === 0 ? base : value.rgba.alpha === 1 ? value.css : toHex(flatten(value.rgba, ground));
-    return [rule(cellsOf(options, place, place.part, FIRST), ['background-color', colour])];
+    return [rule(cellsOf(options, place, place.part, ROW_START), ['background-color', colour])];
   });
   return [
-    rule(`${everyCell(options)}:where(${FIRST})`, ['position', 'sticky'], ['inset-inline-start', '0'], ['z-index', '1'], ['background-color', base]),
+    rule(
+      `${everyCell(options)}:where(${ROW_START})`,
+      ['position', 'sticky'],
+      ['inset-inline-start', '0'],
+      ['z-index', '1'],
+      ['background-color', base],
+    ),
     ...filled,
     ...exceptionFills(view, exceptions).flatMap(({ mark, css, rgba }) =>
       rgba.alpha === 0
         ? []
-        : [rule(`${everyCell(options)}:where(${FIRST}${mark})`, ['background-color', rgba.alpha === 1 ? css : toHex(flatten(rgba, ground))])],
+        : [rule(`${everyCell(options)}:where(${ROW_START}${mark})`, ['background-color', rgba.alpha === 1 ? css : toHex(flatten(rgba, ground))])],
     ),
   ];
 }

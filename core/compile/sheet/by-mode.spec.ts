@@ -45,7 +45,7 @@ describe('A stylesheet of several modes', () => {
   /** What is left of a sheet on a screen or on paper, in a state of the visitor's system, on a site with its mark or without. */
   const seen = (sheet: Stylesheet, medium: 'screen' | 'print', feature: string, isMarked: boolean): Stylesheet =>
     sheet.flatMap((node): readonly CssNode[] => {
-      const isOurs = node.kind === 'media' && /^(?:screen|print|\(not |\(forced|\(prefers)/.test(node.query);
+      const isOurs = node.kind === 'media' && /^(?:screen|print|\(not |\(forced|\(prefers-c)/.test(node.query);
       if (node.kind !== 'media' || !isOurs) return [node];
       const isTrue = (term: string): boolean =>
         term === 'screen' || term === 'print'

@@ -21,6 +21,9 @@ const counted = (test: string, mark: string): string => `:is(${test}:not(.${cont
 const EVEN = counted(':nth-child(even)', contract.even);
 const SECOND = counted(':nth-child(2)', contract.second);
 const LAST = counted(':last-child', contract.last);
+/** Cells in the first column, and those that reach to the last. */
+export const ROW_START = `:first-child:not(.${contract.inset})`;
+export const ROW_END = counted(':last-child', contract.end);
 const FOCUS = ':is(:focus-visible,:has(:focus-visible))';
 
 /** Where a part's cells stand, and what tells them from others of their row group. */
@@ -128,6 +131,12 @@ export function heldCellsOf(options: SelectorOptions, { part, condition }: Place
   const onCell = isHeaderPart(part) || testOf(condition, false, options.band).row === '';
   return `${rowsIn(options, only, onCell ? '' : held)}>${filter(`${standing.get(only)?.cell ?? ''}${onCell ? held : ''}${also}`)}`;
 }
+
+/** The rows of a place whose condition a preview holds open. */
+export const heldRowsOf = (options: SelectorOptions, { part, condition }: Place): string => {
+  const [brought, band] = conditionOf(condition).when ?? [condition];
+  return rowsIn(options, part, `${band === undefined ? '' : testOf(band, false, options.band).row}${heldBy(brought)}`);
+};
 
 export const captionOf = ({ theme }: SelectorOptions): string => `.${theme}>:where(caption)`;
 export const everyCell = ({ theme }: SelectorOptions): string => `.${theme}>*>:where(tr)>*`;

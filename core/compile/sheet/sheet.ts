@@ -7,6 +7,7 @@ import { byWidth } from './by-width';
 import { forcedRules } from '../rules/forced-rules';
 import { headerRules } from '../rules/header-rules';
 import { paperRules } from '../rules/paper-rules';
+import { overProperty } from '../rules/transition-rules';
 import { pinnedRules } from '../rules/pinned-rules';
 import { withNoneHidden } from './selectors';
 import { withSelectors, type Stylesheet } from './stylesheet';
@@ -90,7 +91,7 @@ export function sheetOf(
   const sheet = [
     ...byMode(base, recipe.modes ? modesFor(view, scheme) : [], whole, scheme === 'follows' ? mark : ''),
     ...(recipe.arranged ? forcedRules(view, key) : []),
-    ...(recipe.modes ? paperRules(view, key) : []),
+    ...(recipe.modes ? [...paperRules(view, key), ...overProperty(view)] : []),
   ];
   // Rows are hidden for visitors alone.
   return recipe.around === 'asked' && !around ? withSelectors(sheet, withNoneHidden) : sheet;

@@ -28,6 +28,8 @@ import { feltValues, type Felt } from './lean';
 import { iconSides } from '../rules/icon-sides';
 import { iconRules } from '../rules/icons';
 import { lineRules, outerBorder } from '../rules/line-rules';
+import { rowRules } from '../rules/row-rules';
+import { GRADUAL_LAYER, isGradual, transitionRules } from '../rules/transition-rules';
 import { hasPicture, isPictureShared, laidOver, pictureBehind, pictureInCells, pictureUnder, picturedCells } from '../rules/pictures';
 import { aroundBars, captionOf, cellsOf, everyCell, groupsOf, heldCellsOf, isHeldOpen, notWithin, rowsOf, type SelectorOptions } from './selectors';
 import { contract } from '../markup/contract';
@@ -69,6 +71,7 @@ export function themeCss(
   const nodes = tidied([
     tableBox(view, options, clears),
     ...heightRule(view, options, exceptions),
+    ...(isGradual(view) ? [rule(everyCell(options), laidOver(GRADUAL_LAYER, isOwn))] : []),
     ...rulesOf(false),
     ...under,
     ...rulesOf(true),
@@ -80,6 +83,8 @@ export function themeCss(
     ...valueMarkRules(view, worn, options),
     ...textLookRules(view, texts, options.theme),
     ...(around ? aroundRules(view, options, felt) : []),
+    ...rowRules(view, options, felt),
+    ...transitionRules(view, options, around),
     ...lineRules(view, options, clears),
     ...edgeRules(view, exceptions, options),
     ...cornerRules(view, options),
@@ -245,9 +250,10 @@ function underHand(
   { felt, isOwn }: Pick<Choice, 'felt' | 'isOwn'>,
 ): readonly CssNode[] {
   const fill = set.find(({ property }) => property.name === 'fill')?.value;
+  const gradual = isGradual(view);
   const over = fill && (fill.css === 'transparent' ? 'none' : `linear-gradient(${fill.css} 0 0)`);
   const pictured =
-    over === undefined
+    over === undefined || gradual
       ? []
       : picturedCells(view).filter((part) => lineage(part).includes(place.part) && (felt === undefined || felt(place, 'fill', part)));
   /** Where a part within has a picture of its own, that is laid over this one's anyway. */
@@ -256,7 +262,9 @@ function underHand(
   const own =
     over === undefined || (isSplit && felt !== undefined && !felt(place, 'fill', 'group-headings'))
       ? []
-      : [pictured.includes(place.part) && !isSplit ? pictureUnder(view, place.part, over, isOwn) : laidOver(over, isOwn)];
+      : gradual
+        ? [[contract.over, fill?.css ?? 'transparent'] as const]
+        : [pictured.includes(place.part) && !isSplit ? pictureUnder(view, place.part, over, isOwn) : laidOver(over, isOwn)];
   const declarations: readonly Declaration[] = [...own, ...declare(set)];
   const rules = (select: (only?: Place['part'], also?: string) => string): readonly CssNode[] => [
     rule(select(), ...declarations),

@@ -12,6 +12,8 @@ export interface Marks {
   readonly second: boolean;
   readonly last: boolean;
   readonly even: boolean;
+  /** Whether it reaches to the end of the table. */
+  readonly end: boolean;
   readonly group: boolean;
   readonly corner: boolean;
 }
@@ -30,7 +32,8 @@ export function marksOf(table: Table, cell: GridCell): Marks {
     beside: table.rowHeaders > 0 && cell.column === table.rowHeaders,
     second: uneven && cell.column === 1,
     last: uneven && cell.column === widthOf(table) - 1,
-    even: uneven && cell.section === 'header' && cell.column % 2 === 1,
+    even: uneven && cell.section !== 'footer' && cell.column % 2 === 1,
+    end: uneven && cell.column + cell.columns === widthOf(table),
     group: isHeaderGroup(table, cell),
     corner: isCorner(table, cell),
   };

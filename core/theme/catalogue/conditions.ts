@@ -26,8 +26,8 @@ const rows = [
   { name: 'rest', label: 'At rest', tier: 'place', of: 'all' },
   { name: 'odd', label: 'Odd', tier: 'place', of: ['rows'] },
   { name: 'even', label: 'Even', tier: 'place', of: ['rows'] },
-  { name: 'odd-columns', label: 'Odd columns', tier: 'place', of: ['headers', 'upper-headers'] },
-  { name: 'even-columns', label: 'Even columns', tier: 'place', of: ['headers', 'upper-headers'] },
+  { name: 'odd-columns', label: 'Odd columns', tier: 'place', of: ['headers', 'upper-headers', 'rows'] },
+  { name: 'even-columns', label: 'Even columns', tier: 'place', of: ['headers', 'upper-headers', 'rows'] },
   { name: 'even-groups', label: 'Even groups', tier: 'place', of: ['headers', 'upper-headers'], mark: 'zp-even-group', sets: ['fill', 'ink'] },
   {
     name: 'over-numbers',

@@ -19,7 +19,8 @@ export interface Excepted {
 export const edgeProperties = ['line-above', 'line-before'] as const;
 const isEdge = (name: string): boolean => (edgeProperties as readonly string[]).includes(name);
 const can = ({ name, group, parts, kind, css }: Property): boolean =>
-  isEdge(name) || name === 'icon' || group === 'Picture' || (parts.includes('body-rows') && kind !== 'band' && css !== undefined);
+  group !== 'Rows' &&
+  (isEdge(name) || name === 'icon' || group === 'Picture' || (parts.includes('body-rows') && kind !== 'band' && css !== undefined));
 
 /** The properties that an exception can have: all of a body cell's that become CSS of that very cell, a picture behind
  * it, an icon, and the lines on its edges. */

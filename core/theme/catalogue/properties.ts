@@ -36,11 +36,15 @@ const rest: readonly ConditionName[] = ['rest'];
 const table = 'table' as FallBack;
 const part = 'part' as FallBack;
 const type = { group: 'Type', parts: texts, falls: table, initial: 'page' };
+const fine = { ...type, parts: ['caption', ...cells] as readonly PartName[], conditions: rest };
 const space = { group: 'Space and size', parts: texts, falls: table, initial: '0' };
 const pad = { ...space, parts: [...texts, 'search-field', 'buttons'] as readonly PartName[], kind: 'length' as ValueKind, stops: outsideParts };
 const lines = { group: 'Lines', kind: 'line' as ValueKind, parts: ['lines'] as readonly PartName[], falls: part, initial: 'none' };
 const box = { group: 'Shape', parts: ['table'] as readonly PartName[], falls: part };
 const pictures = { group: 'Picture', parts: ['table', ...headerParts] as readonly PartName[], falls: part, conditions: rest };
+/** The conditions of whole rows. */
+const ofRows: readonly ConditionName[] = ['rest', 'odd', 'even', 'first', 'last', 'hovered', 'selected', 'focused', 'disabled'];
+const rows = { ...box, group: 'Rows', parts: ['body-rows'] as readonly PartName[] };
 /** What counts on paper alone: read as the theme is in print, where the theme has print as a mode, else as it is. */
 const paper = { ...box, group: 'On paper', conditions: rest };
 const icons = { group: 'Icon', parts: headerParts, falls: table };
@@ -89,6 +93,9 @@ export const properties = [
     initial: 'as the font has them',
     css: 'font-variant-numeric',
   },
+  { ...fine, name: 'caps', label: 'Small capitals', kind: 'caps', initial: 'as typed', css: 'font-variant-caps' },
+  { ...fine, name: 'hyphens', label: 'Hyphens', kind: 'hyphens', initial: 'where typed', css: 'hyphens' },
+  { ...fine, name: 'text-shadow', label: 'Shadow of letters', kind: 'text-shadow', initial: 'none', css: 'text-shadow' },
   { ...type, name: 'decimals', label: 'Decimal marks', kind: 'decimals', parts: ['numbers'], conditions: rest, initial: 'as typed' },
   { ...type, name: 'wrap', label: 'Wrapping', kind: 'wrap', parts: cells, initial: 'wrap', css: 'white-space' },
   {
@@ -119,6 +126,7 @@ export const properties = [
     initial: 'content',
     css: 'width',
   },
+  { ...box, name: 'edge-room', label: 'Room at its edge', group: 'Space and size', kind: 'length', initial: '0', css: 'padding' },
   { ...box, name: 'sits', label: 'Sits', group: 'Space and size', kind: 'sits', conditions: rest, initial: 'start', css: 'margin-inline' },
   { ...box, name: 'layout', label: 'Columns', kind: 'layout', initial: 'by content', css: 'table-layout' },
   { ...box, name: 'arrangement', label: 'Arrangement', kind: 'arrangement', conditions: rest, initial: 'as it is' },
@@ -166,9 +174,13 @@ export const properties = [
     css: 'border',
   },
   { ...box, name: 'cells', label: 'Cells', kind: 'cells', initial: 'joined' },
-  { ...box, name: 'gap', label: 'Gap when spaced', kind: 'length', initial: '0', css: 'border-spacing' },
+  { ...box, name: 'gap', label: 'Gap when spaced', kind: 'gap', initial: '0', css: 'border-spacing' },
+  { ...box, name: 'transition', label: 'Changes go', kind: 'transition', conditions: rest, initial: 'at once' },
   { ...box, name: 'look', label: 'Own look', kind: 'switch', parts: headerParts, conditions: rest, initial: 'on' },
   { ...box, name: 'shown', label: 'Shown', kind: 'switch', parts: bars, conditions: rest, initial: 'on' },
+  { ...rows, name: 'row-radius', label: 'Corners of a row', kind: 'length', conditions: rest, initial: '0' },
+  { ...rows, name: 'row-shadow', label: 'Shadow of a row', kind: 'shadow', conditions: ofRows, initial: 'none', css: 'box-shadow' },
+  { ...rows, name: 'bar', label: 'Bar at its start', kind: 'bar', conditions: ofRows, initial: 'none', css: 'box-shadow' },
   { ...paper, name: 'repeats', label: 'On each sheet again', kind: 'repeats', initial: 'header' },
   { ...paper, name: 'sheet', label: 'Sheet', kind: 'sheet', initial: 'as it comes' },
   { ...paper, name: 'too-wide', label: 'Wider than the sheet', kind: 'too-wide', initial: 'smaller' },

@@ -4,7 +4,8 @@ import { lengthReader, oneOf, orPage, page, readColour, type Reader } from './re
 import { readBand } from './read-band';
 import { readLine } from './read-line';
 import { readIcon, readPicture, readPicturePosition, readPictureSize } from './read-picture';
-import { readShadow } from './read-shadow';
+import { figureWords, readBar, readFigures, readGap, readTransition } from './read-more';
+import { readShadow, readTextShadow } from './read-shadow';
 import { readFamily, readLeading, readScale, readShare, readSize, readWeight } from './read-type';
 import { good } from '../../outcome';
 
@@ -99,12 +100,18 @@ export const kinds = {
   sits: worded({ start: '0 auto', center: 'auto', end: 'auto 0' }),
   side: worded({ above: 'top', below: 'bottom' }),
   wrap: worded({ wrap: 'normal', 'one line': 'nowrap' }),
-  figures: worded({
-    'as the font has them': 'normal',
-    tabular: 'tabular-nums',
-    proportional: 'proportional-nums',
-    'old style': 'oldstyle-nums',
-  }),
+  figures: { read: readFigures, offers: () => [...figureWords, 'tabular, slashed zero', 'tabular, lining'], editor: 'words' },
+  caps: worded({ 'as typed': 'normal', 'small capitals': 'small-caps', 'all small capitals': 'all-small-caps' }),
+  hyphens: worded({ 'where typed': 'manual', automatic: 'auto', never: 'none' }),
+  'text-shadow': { read: readTextShadow, refers: ['swatches'], offers: () => ['none', '0 1px 2px #000000 40%'], editor: 'words' },
+  gap: length(readGap, '0', '8px', '0 8px'),
+  bar: {
+    read: readBar,
+    refers: ['swatches'],
+    offers: ({ swatches }) => ['none', '4px #666666', ...swatches.map((name) => `4px ${name}`)],
+    editor: 'words',
+  },
+  transition: { read: readTransition, offers: () => ['at once', '150ms', '150ms ease-out', 'fill 200ms'], editor: 'words' },
   decimals: worded({ 'as typed': 'typed', aligned: 'aligned' }),
   icon: { read: readIcon, offers: () => ['none', ...icons.map(({ name }) => name)], editor: 'picture' },
   'icon-side': worded({ before: 'before', after: 'after' }),

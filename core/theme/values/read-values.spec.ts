@@ -173,3 +173,37 @@ describe('Shipped fonts', () => {
   it('know their ranges', () =>
     expect([isIn('U+0-FF,U+131', 0x41), isIn('U+0-FF,U+131', 0x131), isIn('U+0-FF', 0x391)]).toEqual([true, true, false]));
 });
+
+describe('Values of rows, gaps, figures, changes and paper', () => {
+  for (const [kind, text, wanted] of [
+    ['gap', '8px', '8px'],
+    ['gap', '0 8px', '0 8px'],
+    ['gap', '4px 4px', '4px'],
+    ['bar', '4px deep', '4px var(--zp-deep)'],
+    ['bar', 'none', 'none'],
+    ['figures', 'slashed zero, tabular, old style', 'oldstyle-nums tabular-nums slashed-zero'],
+    ['figures', 'as the font has them', 'normal'],
+    ['text-shadow', '0 1px 2px deep', '0 1px 2px var(--zp-deep)'],
+    ['transition', 'at once', 'none'],
+    ['transition', '150ms', 'background-color 0.15s ease,color 0.15s ease,box-shadow 0.15s ease'],
+    ['transition', 'ink, fill 0.2s linear', 'background-color 0.2s linear,color 0.2s linear'],
+    ['scale', '60%', '0.6'],
+  ] as const)
+    it(`${kind}: ${text}`, () => expect(css(kind, text)).toBe(wanted));
+  for (const [kind, text, says] of [
+    ['gap', '1px 2px 3px', /more than two/],
+    ['gap', '1px -2px', /out of range/],
+    ['bar', '4px', /not a bar/],
+    ['bar', '50px deep', /out of range/],
+    ['bar', '4px nowhere', /no swatch or colour/],
+    ['figures', 'tabular, proportional', /one thing twice/],
+    ['figures', 'roman', /none of the choices/],
+    ['text-shadow', 'inset 0 1px deep', /no shadow such/],
+    ['text-shadow', '0 1px 2px 3px deep', /no shadow such/],
+    ['transition', 'fill', /how long/],
+    ['transition', '5s', /out of range/],
+    ['transition', 'fill 150ms; } body {', /says nothing of a change/],
+    ['scale', '20%', /no size/],
+  ] as const)
+    it(`${kind}: ${text} is refused`, () => expect(css(kind, text)).toMatch(says));
+});

@@ -22,7 +22,14 @@ export type LineStyle = (typeof lineStyles)[number] | 'none' | 'hidden';
 export type Value =
   | { readonly kind: 'page'; readonly css: 'inherit' }
   | { readonly kind: 'colour'; readonly css: string; readonly rgba: Rgba; readonly swatch?: string }
-  | { readonly kind: 'length'; readonly css: string; readonly amount: number; readonly unit: Unit }
+  | {
+      readonly kind: 'length';
+      readonly css: string;
+      readonly amount: number;
+      readonly unit: Unit;
+      /** Of two lengths, across and down, the second where it is another. */
+      readonly down?: { readonly css: string; readonly amount: number; readonly unit: Unit };
+    }
   | { readonly kind: 'line'; readonly css: string; readonly width: number; readonly style: LineStyle; readonly rgba: Rgba; readonly swatch?: string }
   | { readonly kind: 'number'; readonly css: string; readonly amount: number }
   | { readonly kind: 'band'; readonly css: string; readonly every: number; readonly from: number }

@@ -29,19 +29,8 @@ import {
   withSteps,
   starterNames,
 } from '../../../core/tests/random';
-import {
-  bandOf,
-  differences,
-  observeCaption,
-  observeCell,
-  observeTable,
-  observeThing,
-  predictCaption,
-  predictCell,
-  predictTable,
-  predictThing,
-  type Shown,
-} from './predicted';
+import { observeCaption, observeCell, observeTable, observeThing } from './observed';
+import { bandOf, differences, predictCaption, predictCell, predictTable, predictThing, type Shown } from './predicted';
 import { forSeeds } from '../../../core/tests/seeded';
 
 const inside = (cell: GridCell): readonly MarkupNode[] | undefined =>

@@ -4,7 +4,8 @@ import { paintedFill } from '../../../core/paint';
 import { PLAIN_COLUMN, gridOf, makeHeading, needsContainer, slotOf, tableOf, type Table } from '../../../core/table';
 import { starters, type Theme } from '../../../core/theme';
 import { themeWith, viewOf } from '../../../core/tests/themes';
-import { bandOf, colourFact } from './predicted';
+import { colourFact } from './observed';
+import { bandOf } from './predicted';
 
 const FRAME = 900;
 

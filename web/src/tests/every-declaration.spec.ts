@@ -175,7 +175,7 @@ const headTables: readonly (readonly [Table, Held])[] = Array.from({ length: 16 
  */
 const houseSheets = [['math-auto', 'capitalize'] as const, ['uppercase', 'math-auto'] as const].map((cases, sheet): readonly [string, string] => {
   const type = (family: string, n: number): string =>
-    `font:oblique ${10 + n}deg ${120 + n + sheet} ${15 + n / 10}px/1.2${n} ${family};font-variant-numeric:ordinal;color:#11${n}11${n};letter-spacing:.${n}px;` +
+    `font:oblique ${10 + n}deg ${120 + n + sheet} ${15 + n / 10}px/1.2${n} ${family};font-variant-numeric:ordinal;font-variant-caps:unicase;hyphens:auto;text-shadow:${n}px 0 #123;color:#11${n}11${n};letter-spacing:.${n}px;` +
     `text-transform:${cases[n % 2]};text-align:${n % 2 ? 'left' : 'right'};white-space:pre-line`;
   const box =
     'margin:1.3px;padding:1.5px;border:1.5px solid;border-radius:1.5px;background:#eee;box-shadow:1px 1px;text-decoration:overline;opacity:.99;width:70px';

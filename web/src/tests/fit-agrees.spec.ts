@@ -98,7 +98,9 @@ describe('How wide a table has to be', () => {
     for (const each of [...words, 'aa-bb', '11-22', '-5', 'a —b', 'x—y', '“quoted”', 'd’accord', 'e.g. this', 'A–B', '日本語の表', 'one two']) {
       probe.textContent = each;
       const widest = Math.max(
-        ...piecesOf(each).map((piece) => measure(piece, { family: 'Inter', size: 20, weight: 400, isItalic: false, spacing: 0, figures: 'normal' })),
+        ...piecesOf(each).map((piece) =>
+          measure(piece, { family: 'Inter', size: 20, weight: 400, isItalic: false, spacing: 0, figures: 'normal', caps: 'normal' }),
+        ),
       );
       expect(Math.abs(probe.getBoundingClientRect().width - widest))
         .withContext(each)

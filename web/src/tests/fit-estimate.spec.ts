@@ -38,7 +38,7 @@ describe('The width that a text has at most', () => {
       for (const family of all)
         for (const weight of [400, 700])
           for (const text of texts.flatMap((each) => [each, ...each.split(' ')])) {
-            const type: TypeSetting = { family, size: 20, weight, isItalic: false, spacing: 0, figures: 'normal' };
+            const type: TypeSetting = { family, size: 20, weight, isItalic: false, spacing: 0, figures: 'normal', caps: 'normal' };
             const [is, most] = [measure(text, type), widestMeasure(text, type)];
             if (is > most) over.push(`${family} ${weight} “${text}”: ${is.toFixed(1)} is over ${most.toFixed(1)}`);
           }

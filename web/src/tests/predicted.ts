@@ -1,17 +1,11 @@
-import { TRANSPARENT, WHITE, flatten, parseColour, type Rgba } from '../../../core/colour';
+import { TRANSPARENT, WHITE, flatten, type Rgba } from '../../../core/colour';
 import { captionLines, cellLines, outerLines, type Line } from '../../../core/lines';
-import { iconAddress, icons, pictures } from '../../../core/media';
+import { iconAddress } from '../../../core/media';
 import { fillLayers, inkOf } from '../../../core/paint';
 import { ORDINARY_PAGE, fontSize, resolve, resolveAt, toPx, winnerAt } from '../../../core/resolve';
 import { ORDINARY_BAND, padOf, slotOf, type Band, type GridCell, type Table } from '../../../core/table';
 import { partOf, propertyOf, type ConditionName, type PartName, type PropertyName, type Slot, type ThemeView } from '../../../core/theme';
-
-/** Everything about one cell that core says and Chromium can be asked for, in the same words. */
-export type Facts = Readonly<Record<string, string | number>>;
-
-const round = (n: number): number => Math.round(n * 50) / 50;
-export const colourFact = ({ r, g, b, alpha }: Rgba): string =>
-  alpha === 0 ? 'nothing' : [r, g, b].map((n) => Math.round(n * 255)).join(' ') + ` / ${Math.round(alpha * 100)}`;
+import { colourFact, countOf, iconFact, pictureFact, round, shadowsIn, type Facts } from './observed';
 
 const borderFact = (line: Line | undefined): string =>
   line === undefined || line.style === 'none' || line.style === 'hidden' ? 'none' : `${line.width} ${line.style} ${colourFact(line.rgba)}`;
@@ -33,6 +27,7 @@ export function predictCell(view: ThemeView, table: Table, cell: GridCell, held:
     valign: word(view, slot, 'valign'),
     wrap: word(view, slot, 'wrap'),
     figures: word(view, slot, 'figures'),
+    ...predictBar(view, table, cell, slot, shown),
     height: shown('height', word(view, slot, 'row-height')),
     ...(slot.part === 'row-headers' || slot.part === 'group-headings' ? { width: shown('width', atRest(view, 'row-headers', 'width')) } : {}),
     ...(cell.text === '' ? { before: 'none', after: 'none' } : predictIcon(view, slot)),
@@ -42,6 +37,21 @@ export function predictCell(view: ThemeView, table: Table, cell: GridCell, held:
     pad: isPadded ? padOf(table, cell) : 'none',
   };
 }
+
+/** The bar of a row lies in its cell in the first column, whatever that is; the row's corners in the first and the last. */
+function predictBar(view: ThemeView, table: Table, cell: GridCell, slot: Slot, shown: Shown): Facts {
+  if (cell.section !== 'body') return { bar: 'none', round: '0px 0px' };
+  const row: Slot = { ...slot, part: 'body-rows' };
+  const { value } = resolve(view, row, 'bar');
+  const bar = value.kind === 'line' && value.width > 0 ? `inset ${value.width}px 0 ${colourText(value.rgba)}` : 'none';
+  const radius = atRest(view, 'body-rows', 'row-radius');
+  const round = (is: boolean): string => (is ? shown('border-top-left-radius', radius) : '0px');
+  return {
+    bar: shadowsIn(shown('box-shadow', cell.column === 0 ? bar : 'none')),
+    round: `${round(cell.column === 0)} ${round(cell.column + cell.columns === (table.rows[0]?.length ?? 0))}`,
+  };
+}
+const colourText = ({ r, g, b, alpha }: Rgba): string => `rgb(${[r, g, b].map((n) => Math.round(n * 255)).join(' ')} / ${alpha})`;
 
 /** A declared value as the browser computes it on a bare element in the same place. */
 export type Shown = (property: string, css: string) => string;
@@ -57,13 +67,6 @@ const flattened = (view: ThemeView, slot: Slot): Rgba => {
   const { over, cell, row, group, table } = fillLayers(view, slot);
   return flatten(over, cell, row, group, table, WHITE);
 };
-
-/** The name of a shelf picture in what a stylesheet or the browser says, so that data addresses can be compared. */
-const pictureFact = (css: string): string => {
-  const found = pictures.find(({ svg }) => decodeURIComponent(css).includes(svg));
-  return found?.name ?? 'none';
-};
-const iconFact = (css: string): string => icons.find(({ path }) => decodeURIComponent(css).includes(`'${path}'`))?.name ?? 'none';
 
 function predictPicture(view: ThemeView, slot: Slot, shown: Shown): Facts {
   // The table's own is below whatever the hand lays over it.
@@ -133,6 +136,7 @@ export function predictTable(view: ThemeView, { caption, captionSide }: Table, s
     layout: value('layout'),
     sits: resolve(view, { part: 'table', conditions: [] }, 'sits').text,
     width: shown('width', value('width')),
+    room: shown('padding-top', value('edge-room')),
     gap: shown('border-spacing', value('cells') === 'spaced' ? value('gap') : '0'),
     picture: pictureFact(value('picture')),
     'picture-size': shown('background-size', pictured ? value('picture-size') : 'auto'),
@@ -184,6 +188,9 @@ function predictText(view: ThemeView, slot: Slot): Facts {
     case: page('case', 'none'),
     align: word(view, slot, 'align'),
     leading: leading.kind === 'number' ? round(leading.amount * size) : leading.kind === 'length' ? px('line-height') : 'normal',
+    caps: word(view, slot, 'caps'),
+    hyphens: word(view, slot, 'hyphens'),
+    letters: shadowFact(view, slot),
     spacing: spacing.kind === 'length' && spacing.amount !== 0 ? round(toPx(spacing, size)) : 'normal',
     'padding-top': px('padding-top'),
     'padding-end': px('padding-end'),
@@ -192,132 +199,10 @@ function predictText(view: ThemeView, slot: Slot): Facts {
   };
 }
 
-export const read = (text: string): Rgba => {
-  const colour = text === 'rgba(0, 0, 0, 0)' ? TRANSPARENT : parseColour(text);
-  if (!colour) throw new Error(`The browser gave a colour that cannot be read: ${text}`);
-  return colour;
-};
-
-const side = (style: CSSStyleDeclaration, name: string): string => {
-  const kind = style.getPropertyValue(`border-${name}-style`);
-  if (kind === 'none' || kind === 'hidden') return 'none';
-  return `${Number.parseFloat(style.getPropertyValue(`border-${name}-width`))} ${kind} ${colourFact(read(style.getPropertyValue(`border-${name}-color`)))}`;
-};
-
-/** The fill that is laid over a cell as a picture of one colour; nothing where there is none. */
-function overFill(style: CSSStyleDeclaration): Rgba {
-  // A picture may lie below it, as a layer of its own.
-  const gradient = /^linear-gradient\((.+?) 0px, .+? 0px\)(?:, (?:url\(.*|none))?$/s.exec(style.backgroundImage)?.[1];
-  return gradient === undefined ? TRANSPARENT : read(gradient);
-}
-
-const fillOf = (element: globalThis.Element | null): Rgba => (element ? read(getComputedStyle(element).backgroundColor) : TRANSPARENT);
-
-function observeText(style: CSSStyleDeclaration): Facts {
-  const number = (text: string): number | string => (Number.isNaN(Number.parseFloat(text)) ? text : round(Number.parseFloat(text)));
-  const padding = (name: string): number => round(Number.parseFloat(style.getPropertyValue(`padding-${name}`)));
-  return {
-    ink: colourFact(read(style.color)),
-    font: style.fontFamily.replace(/"/g, ''),
-    size: round(Number.parseFloat(style.fontSize)),
-    weight: style.fontWeight,
-    slant: style.fontStyle,
-    case: style.textTransform,
-    align: style.textAlign,
-    leading: number(style.lineHeight),
-    spacing: number(style.letterSpacing),
-    'padding-top': padding('block-start'),
-    'padding-end': padding('inline-end'),
-    'padding-bottom': padding('block-end'),
-    'padding-start': padding('inline-start'),
-  };
-}
-
-/** What Chromium says of a cell: its layers are blended here from the computed colours of cell, row, group and table. */
-export function observeCell(cell: HTMLElement): Facts {
-  const style = getComputedStyle(cell);
-  const row = cell.closest('tr');
-  const group = cell.closest('thead,tbody,tfoot');
-  const fill = flatten(overFill(style), fillOf(cell), fillOf(row), fillOf(group), fillOf(cell.closest('table')), WHITE);
-  const pseudo = (name: string): string => {
-    const { content, maskImage, visibility } = getComputedStyle(cell, name);
-    return content === 'none' || content === 'normal' || visibility === 'hidden' ? 'none' : iconFact(maskImage);
-  };
-  const after = getComputedStyle(cell, '::after');
-  return {
-    ...observeText(style),
-    fill: colourFact(fill),
-    top: side(style, 'block-start'),
-    start: side(style, 'inline-start'),
-    end: side(style, 'inline-end'),
-    bottom: side(style, 'block-end'),
-    valign: style.verticalAlign,
-    wrap: style.whiteSpace,
-    figures: style.fontVariantNumeric,
-    height: String(cell.computedStyleMap().get('height')),
-    width: String(cell.computedStyleMap().get('width')),
-    before: pseudo('::before'),
-    after: pseudo('::after'),
-    picture: pictureFact(style.backgroundImage),
-    'picture-size': style.backgroundSize,
-    'picture-repeat': style.backgroundRepeat,
-    'picture-position': style.backgroundPosition,
-    'group picture': group ? pictureFact(getComputedStyle(group).backgroundImage) : 'none',
-    pad: after.visibility === 'hidden' && after.content !== 'none' ? after.content.replace(/"/g, '') || 'none' : 'none',
-  };
-}
-
-export function observeCaption(caption: HTMLElement): Facts {
-  const style = getComputedStyle(caption);
-  return {
-    ...observeText(style),
-    fill: colourFact(flatten(fillOf(caption), WHITE)),
-    side: style.captionSide,
-    top: side(style, 'block-start'),
-    bottom: side(style, 'block-end'),
-  };
-}
-
-export function observeTable(table: HTMLElement): Facts {
-  const style = getComputedStyle(table);
-  return {
-    top: side(style, 'block-start'),
-    end: side(style, 'inline-end'),
-    bottom: side(style, 'block-end'),
-    start: side(style, 'inline-start'),
-    opacity: style.opacity,
-    radius: style.borderTopLeftRadius,
-    shadow: style.boxShadow,
-    layout: style.tableLayout,
-    sits: sitsOf(table),
-    width: String(table.computedStyleMap().get('width')),
-    gap: style.borderSpacing,
-    picture: pictureFact(style.backgroundImage),
-    'picture-size': style.backgroundSize,
-    'picture-repeat': style.backgroundRepeat,
-    'picture-position': style.backgroundPosition,
-  };
-}
-
-/** Where automatic margins put a table. */
-function sitsOf(table: HTMLElement): string {
-  const isAuto = (side: string): boolean => String(table.computedStyleMap().get(`margin-inline-${side}`)) === 'auto';
-  return isAuto('start') ? (isAuto('end') ? 'center' : 'end') : 'start';
-}
-
-export function observeThing(thing: HTMLElement): Facts {
-  const style = getComputedStyle(thing);
-  return {
-    ink: colourFact(read(style.color)),
-    size: round(Number.parseFloat(style.fontSize)),
-    radius: style.borderTopLeftRadius,
-    shadow: style.boxShadow,
-    underline: style.textDecorationLine,
-    fill: colourFact(read(style.backgroundColor)),
-    edge: side(style, 'block-start'),
-    shown: style.display === 'none' ? 'off' : 'on',
-    weight: style.fontWeight,
-  };
+/** How many shadows letters have: where they lie is as it is written. */
+function shadowFact(view: ThemeView, slot: Slot): string {
+  const css = word(view, slot, 'text-shadow');
+  return css === 'none' ? 'none' : `${countOf(css)}`;
 }
 
 /** Where prediction and browser say other things. */

@@ -4,7 +4,7 @@ import { besideOf, element, frameRules, tableElement, themeCss, writeCss, writeH
 import { dice, randomTheme, type Dice, starterNames } from '../../../core/tests/random';
 import { markedValueIn, valueMarkKinds, gridOf, tableOf, type ValueMark, type Table } from '../../../core/table';
 import { propertyOf, type Theme } from '../../../core/theme';
-import { colourFact, read } from './predicted';
+import { colourFact, read } from './observed';
 import { forSeeds } from '../../../core/tests/seeded';
 
 const swatch = (d: Dice): string => `${d.pick(['mist', 'deep', 'glow', 'lamp'])}${d.chance(0.3) ? ` ${d.whole(1, 9)}0%` : ''}`;

@@ -6,7 +6,8 @@ import { type Theme } from '../../../core/theme';
 import { dice, randomTable, randomTheme, withExceptions, type Dice, starterNames } from '../../../core/tests/random';
 import { dress } from '../../../runtime/dress';
 import { everyFeature } from '../../../runtime/features';
-import { differences, observeCell, predictCell, type Shown } from './predicted';
+import { observeCell } from './observed';
+import { differences, predictCell, type Shown } from './predicted';
 import { forSeeds } from '../../../core/tests/seeded';
 
 /** A published table in a visitor's hands: its box, and the table and what holds in it as they stand there now. */

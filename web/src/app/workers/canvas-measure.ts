@@ -2,7 +2,7 @@ import type { Measure, TypeSetting } from '../../../../core/fit';
 
 /** A text and how it is set, whose width is asked for. */
 export type Wanted = readonly [text: string, type: TypeSetting];
-/** A width that is known otherwise: a canvas sets only the figures that a font has by itself. */
+/** A width that is known otherwise: a canvas sets only the figures and capitals that a font has by itself. */
 export type Known = (text: string, type: TypeSetting) => number | undefined;
 
 /** Measures text with a canvas, which sets it as the page does; each text once. Its fonts have to be loaded. */
@@ -12,7 +12,7 @@ export function canvasMeasure(context: OffscreenCanvasRenderingContext2D, pageFa
   context.textRendering = 'optimizeLegibility';
   let set = '';
   return (text, type) => {
-    const other = type.figures === 'normal' ? undefined : known(text, type);
+    const other = type.figures === 'normal' && type.caps === 'normal' ? undefined : known(text, type);
     if (other !== undefined) return other;
     const font = fontOf(type, pageFamily);
     const key = `${font}|${type.spacing}|${text}`;
