@@ -15,6 +15,7 @@ export {
   type Step,
   type Together,
 } from './history';
+export { aroundStep, goTo, logOf, newestOf, revived, type Logged } from './history-log';
 export { mergeAt, takeTheirs, threeWayMerge, type Conflict, type Merged } from './merging/merge';
 export { mergeThemes, takeTheirTheme } from './merging/merge-themes';
 export { mergeOrder } from './merging/order';

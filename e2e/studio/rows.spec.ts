@@ -17,20 +17,20 @@ describe('Rows as cards', () => {
     await person.click('gridcell', cell);
     await person.press(text, Key.ENTER);
   };
-  let page = '';
+  let [page, theme] = ['', ''];
   beforeAll(async () => {
     const post = async (address: string, body: unknown): Promise<{ readonly id: string }> => {
       const headers = { 'content-type': 'application/json' };
       return (await (await fetch(`${app.url}/api${address}`, { method: 'POST', headers, body: JSON.stringify(body) })).json()) as { id: string };
     };
     const base = { starter: 'hairline', version: 3 };
-    const { id: theme } = await post('/themes', {
+    ({ id: theme } = await post('/themes', {
       format: 'zest-theme/2',
       name: 'Cards',
       base,
       swatches: [{ name: 'lamp', colour: '#b8470a' }],
       values: {},
-    });
+    }));
     const block = { id: 'a', kind: 'table', shows: { kind: 'tables', id: 'workshop-prices' }, dress: { kind: 'themes', id: theme } };
     const blocks = [{ ...block, width: 'fill', align: 'start', room: '0', visitor: null }];
     ({ id: page } = await post('/pages', { format: 'zest-page/6', name: 'Cards', slug: 'cards', blocks }));
@@ -95,5 +95,26 @@ describe('Rows as cards', () => {
     expect((await row())[6]).toBe('0s');
     await hovered();
     expect((await row())[5]).toBe('rgb(255, 233, 199)');
+  }, 720_000);
+
+  it('have been done in steps that outlive the window’s loading: to any of them it goes back, and forward again', async () => {
+    await person.open(`${app.url}/themes/${theme}`);
+    await person.click('button', 'What was done');
+    await person.find('menuitem', /bar at its start.*here/);
+    await person.click('menuitem', /gap when spaced.*not set → 0 8px/);
+    await person.click('button', 'Whole table');
+    await person.find('gridcell', /^Gap when spaced, At rest: 0 8px.*set here/);
+    await person.gone('gridcell', /^Changes go, At rest: 200ms/);
+    await person.untilKept();
+    await driver.navigate().refresh();
+    await person.click('button', 'What was done');
+    await person.find('menuitem', /gap when spaced.*here/);
+    await person.click('menuitem', /bar at its start.*taken back/);
+    await person.click('button', 'Body rows');
+    await person.find('gridcell', /^Bar at its start, Hovered: 4px lamp.*set here/);
+    await person.click('button', 'What was done');
+    await person.click('menuitem', 'The beginning');
+    await person.gone('gridcell', /^Bar at its start, Hovered: 4px lamp/);
+    await person.untilKept();
   }, 720_000);
 });

@@ -1,6 +1,6 @@
 import type { Observable } from 'rxjs';
 import type { DocumentKind } from '../../../../core/documents';
-import type { Conflict } from '../../../../core/edit';
+import type { Conflict, History } from '../../../../core/edit';
 import type { Kept, Kind } from './api';
 import type { Drafts } from './drafts';
 
@@ -47,6 +47,8 @@ export interface SessionOptions<T> {
   readonly drafts: Pick<Drafts, 'keep' | 'drop'>;
   readonly kind: Kind;
   readonly kept: Kept<T>;
+  /** What was done to it in a window that is gone, to go on with. */
+  readonly history?: History<T>;
   /** How what two windows did to one document is put together. */
   readonly merging: Merging<T>;
   /** Is told when changes from another window were taken in. */

@@ -14,7 +14,7 @@ import {
   takeUntil,
   timer,
 } from 'rxjs';
-import { act, redo, redoLabel, same, startHistory, takeIn, undo, undoLabel, type Conflict, type History } from '../../../../core/edit';
+import { act, goTo, redo, redoLabel, revived, same, startHistory, takeIn, undo, undoLabel, type Conflict, type History } from '../../../../core/edit';
 import { ApiError, type Kept } from './api';
 import { waiting, type Happened, type KeepState, type LeftWork, type SessionOptions, type Sides } from './keeping';
 
@@ -52,15 +52,18 @@ export class DocumentSession<T extends { readonly name: string }> {
   private unsaid: string[] = [];
 
   readonly document$: Observable<T>;
+  readonly history$: Observable<History<T>>;
   readonly state$: Observable<KeepState>;
   readonly undoLabel$: Observable<string | undefined>;
   readonly redoLabel$: Observable<string | undefined>;
 
   constructor(private readonly options: SessionOptions<T>) {
     const { kept, happened$ } = options;
-    this.historySubject = new BehaviorSubject(startHistory(kept.document));
+    const { history } = options;
+    this.historySubject = new BehaviorSubject(history ? revived(history, kept.document, this.theirsHold) : startHistory(kept.document));
     this.stateSubject = new BehaviorSubject<KeepState>({ kind: 'kept', at: new Date(kept.updatedAt) });
     [this.base, this.revision, this.newest] = [kept.document, kept.revision, kept.revision];
+    this.history$ = this.historySubject.asObservable();
     this.document$ = this.historySubject.pipe(
       map(({ present }) => present),
       distinctUntilChanged(),
@@ -105,7 +108,7 @@ export class DocumentSession<T extends { readonly name: string }> {
     return this.document !== this.base && !same(this.document, this.base);
   }
 
-  /** Everything that was done in this window since it was opened. */
+  /** Everything that was done in this window, or in the one whose work it goes on with. */
   get history(): History<T> {
     return this.historySubject.value;
   }
@@ -119,6 +122,11 @@ export class DocumentSession<T extends { readonly name: string }> {
   }
   redo(): void {
     this.back(redo(this.historySubject.value, this.theirsHold), `again: ${redoLabel(this.history) ?? ''}`);
+  }
+
+  /** Goes to the moment at which so many of one's own steps were done, back or forward again. */
+  goTo(count: number, label: string): void {
+    this.back(goTo(this.historySubject.value, count, this.theirsHold), `back to: ${label}`);
   }
 
   /** Sends what is not kept yet without waiting; resolves when it is kept, or cannot be for now. */

@@ -1,15 +1,20 @@
 import { Injectable, inject } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { MatSnackBar } from '@angular/material/snack-bar';
-import { BehaviorSubject, distinctUntilChanged, filter, firstValueFrom, from, map, of, switchMap, type Observable } from 'rxjs';
+import { BehaviorSubject, debounceTime, distinctUntilChanged, filter, firstValueFrom, from, map, of, skip, switchMap, type Observable } from 'rxjs';
 import { documentKinds, type Documents, type KindName } from '../../../../core/documents';
 import { Api, ApiError } from './api';
 import { Changes } from './changes';
+import type { History } from '../../../../core/edit';
+import { Histories } from './histories';
 import { Drafts, type KeptDraft } from './drafts';
 import { Keepings } from './keepings';
 import type { KeepState, Keeping, LeftWork } from './keeping';
 import { DocumentSession } from './session';
 import { when } from '../controls/when';
+
+/** Milliseconds of quiet before what was done is laid by. */
+const LAID_BY_MS = 200;
 
 /** What can be done with an open document of any kind. */
 type AnySession = Pick<DocumentSession<never>, 'id' | 'kind' | 'state$' | 'undo' | 'redo' | 'flush' | 'isDirty' | 'close' | 'bringBack'>;
@@ -20,6 +25,7 @@ export class Sessions {
   private readonly api = inject(Api);
   private readonly changes = inject(Changes);
   private readonly drafts = inject(Drafts);
+  private readonly histories = inject(Histories);
   private readonly keepings = inject(Keepings);
   private readonly snackBar = inject(MatSnackBar);
   private readonly dialog = inject(MatDialog);
@@ -45,6 +51,7 @@ export class Sessions {
   private async opened<K extends KindName>(kind: K, id: string): Promise<DocumentSession<Documents[K]>> {
     const keeping = this.keepings.of(kind);
     const fetch = (at: string) => (keeping ? keeping.fetch(at) : firstValueFrom(this.api.document(kind, at)));
+    const [kept, history] = await Promise.all([fetch(id), this.histories.of(kind, id)]);
     const session = new DocumentSession<Documents[K]>({
       save: (at, revision, document) => this.api.save(kind, at, revision, document),
       fetch,
@@ -52,11 +59,13 @@ export class Sessions {
       happened$: this.changes.of(kind, id),
       drafts: this.drafts,
       kind,
-      kept: await fetch(id),
+      kept,
+      ...(history ? { history: history as History<Documents[K]> } : {}),
       merging: documentKinds[kind],
       ...(keeping ? { keeping } : {}),
       notice: (sentence) => void this.snackBar.open(sentence, 'Good'),
     });
+    session.history$.pipe(skip(1), debounceTime(LAID_BY_MS)).subscribe((now) => void this.histories.keep(kind, id, now));
     await this.takeUpNext(kind, session, keeping);
     this.current.next(session);
     session.state$

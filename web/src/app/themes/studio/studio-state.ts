@@ -268,7 +268,7 @@ export class StudioState implements EditedLook {
   readonly backTo = signal<{ readonly view: ThemeView; readonly name: string } | undefined>(undefined);
   lookBack(on: boolean): void {
     const session = this.session();
-    const start = session && { view: this.views.of(documentAt(session.history, 0)), name: 'as it was opened' };
+    const start = session && { view: this.views.of(documentAt(session.history, 0)), name: 'at the beginning' };
     this.earlier.set(on ? (this.backTo() ?? start) : undefined);
   }
 

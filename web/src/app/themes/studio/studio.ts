@@ -34,7 +34,8 @@ import { Sprouting } from '../sprouting';
 import { ThemeViews } from '../../controls/dressed/theme-views';
 import { firstValueFrom } from 'rxjs';
 import { deriveDark, saveInk } from '../../../../../core/dark';
-import { laterVersion } from '../../../../../core/edit';
+import { changesBetween, laterVersion } from '../../../../../core/edit';
+import type { Theme } from '../../../../../core/theme';
 import type { Moved, Moving } from './compare/base-dialog';
 
 @Component({
@@ -178,6 +179,13 @@ export class Studio implements OnInit {
     this.state.mode.set('dark');
     this.state.change('derive the dark mode', '', (theme, each) => deriveDark(each) ?? theme);
   }
+
+  /** What a step changed, in the words of the comparison. */
+  protected inWords = (before: Theme, after: Theme): string => {
+    const changes = changesBetween(this.views.of(before), this.views.of(after));
+    const told = changes.slice(0, 2).map(({ what, before: was, after: is }) => `${what}: ${was ?? 'not set'} → ${is ?? 'not set'}`);
+    return [...told, ...(changes.length > 2 ? [`and ${changes.length - 2} more`] : [])].join('; ');
+  };
 
   /** Makes the print mode save ink, and shows it. */
   protected saveInk(): void {

@@ -107,7 +107,7 @@ function moments(session: DocumentSession<Theme>, views: ThemeViews): readonly C
   const history = session.history;
   return momentsOf(history).map(({ steps, label, time: at }) => ({
     id: String(steps),
-    name: label === undefined ? 'As it was opened' : `${at === undefined ? '' : `${when(at)}, `}after: ${label}`,
+    name: label === undefined ? 'The beginning' : `${at === undefined ? '' : `${when(at)}, `}after: ${label}`,
     load: () => views.of(documentAt(history, steps)),
   }));
 }
