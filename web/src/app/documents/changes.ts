@@ -2,7 +2,7 @@ import { Injectable, inject } from '@angular/core';
 import { Observable, filter, map, merge, share, Subject } from 'rxjs';
 import { documentKinds, type KindName } from '../../../../core/documents';
 import type { Happened } from './keeping';
-import { Locks } from './locks';
+import { Locks } from './laid-by/locks';
 
 /** Something that has changed at the server: in the tool, or for visitors too. */
 export interface Change {

@@ -2,7 +2,7 @@ import type { Observable } from 'rxjs';
 import type { DocumentKind } from '../../../../core/documents';
 import type { Conflict, History } from '../../../../core/edit';
 import type { Kept, Kind } from './api';
-import type { Drafts } from './drafts';
+import type { Drafts } from './laid-by/drafts';
 
 /** Whether everything is kept, and if not, why. */
 export type KeepState =

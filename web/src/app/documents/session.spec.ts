@@ -1,7 +1,7 @@
 import { type Observable, Subject, defer, firstValueFrom, of, throwError } from 'rxjs';
 import { filter } from 'rxjs/operators';
 import { ApiError, type Kept, type Kind } from './api';
-import type { Draft } from './drafts';
+import type { Draft } from './laid-by/drafts';
 import { takeTheirs, threeWayMerge } from '../../../../core/edit';
 import type { Happened, KeepState, Merging } from './keeping';
 import { DocumentSession } from './session';

@@ -6,8 +6,8 @@ import { documentKinds, type Documents, type KindName } from '../../../../core/d
 import { Api, ApiError } from './api';
 import { Changes } from './changes';
 import type { History } from '../../../../core/edit';
-import { Histories } from './histories';
-import { Drafts, type KeptDraft } from './drafts';
+import { Histories } from './laid-by/histories';
+import { Drafts, type KeptDraft } from './laid-by/drafts';
 import { Keepings } from './keepings';
 import type { KeepState, Keeping, LeftWork } from './keeping';
 import { DocumentSession } from './session';

@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import { LeftWork } from '../documents/left-work';
+import { LeftWork } from '../documents/laid-by/left-work';
 import { Sessions } from '../documents/sessions';
 import { WindowsAtOnce } from '../safekeeping/windows';
 

@@ -1,7 +1,7 @@
 import { Injectable, inject } from '@angular/core';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import { newestOf, type History } from '../../../../core/edit';
-import type { Kind } from './api';
+import { newestOf, type History } from '../../../../../core/edit';
+import type { Kind } from '../api';
 import { ThisWindow } from './this-window';
 
 /** What was done to a document in one window, as it lies in this browser. */

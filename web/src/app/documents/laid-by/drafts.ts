@@ -1,6 +1,6 @@
 import { Injectable, inject } from '@angular/core';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { Kind } from './api';
+import type { Kind } from '../api';
 import { ThisWindow } from './this-window';
 
 /** What is not kept yet of a document: the whole of it with what it began from; or, of large ones, the change alone. */

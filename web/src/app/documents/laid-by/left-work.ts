@@ -4,12 +4,12 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { Router } from '@angular/router';
 import { debounceTime, firstValueFrom, merge, of } from 'rxjs';
-import { documentKinds } from '../../../../core/documents';
-import { Deleting } from '../controls/deleting';
-import { askYes } from '../safekeeping/ask-yes';
-import { Api, ApiError } from './api';
+import { documentKinds } from '../../../../../core/documents';
+import { Deleting } from '../../controls/deleting';
+import { askYes } from '../../safekeeping/ask-yes';
+import { Api, ApiError } from '../api';
 import { Drafts, type KeptDraft } from './drafts';
-import { Sessions, said } from './sessions';
+import { Sessions, said } from '../sessions';
 
 /** More than this is told as a number. */
 const SHOWN = 3;
