@@ -13,4 +13,4 @@ export {
   type Readability,
 } from './paint';
 export { inkForAll, readabilityTogether, slotsOf, type SlotReadability } from './combinations';
-export { unreadableInks, unreadableLooks, type Unreadable, type UnreadableInk, type UnreadableLook } from './unreadable';
+export { unreadableByMode, unreadableInks, unreadableLooks, type Unreadable, type UnreadableInk, type UnreadableLook } from './unreadable';

@@ -1,7 +1,7 @@
 import { toHex } from '../colour';
 import { winnerAt } from '../resolve';
 import { gridOf, heightOf, kindOf, sectionRows, slotOf, type Band, type Exception, type GridCell, type Table } from '../table';
-import { parts, propertyOf, type ConditionName, type Place, type ThemeView } from '../theme';
+import { parts, propertyOf, type ConditionName, type ModeName, type Place, type ThemeView } from '../theme';
 import { inkForAll, slotsOf, type SlotReadability } from './combinations';
 import { readability, type PageColours } from './paint';
 
@@ -58,6 +58,13 @@ export function unreadableInks(view: ThemeView, page?: PageColours): readonly Un
     })
     .sort((a, b) => byNeed(a.worst, b.worst));
 }
+
+/** What cannot be read in each of a theme's modes, the bright one first; the system sees to its own colours. */
+export const unreadableByMode = (view: ThemeView): readonly { readonly mode: ModeName | ''; readonly inks: readonly UnreadableInk[] }[] =>
+  (['', ...view.modes] as const).flatMap((mode) => {
+    const inks = mode === 'forced' ? [] : unreadableInks(view.in(mode));
+    return inks.length > 0 ? [{ mode, inks }] : [];
+  });
 
 /** Cells of a look that are looked at, and looks. */
 const [CELLS, LOOKS] = [40, 300] as const;

@@ -73,12 +73,25 @@ describe('A theme in its modes', () => {
     await person.find('gridcell', /^Ink, At rest: #f4f1e8.*set here/);
     await person.untilText(/Body rows, in the dark/);
     expect(await axeFindings(driver)).toEqual([]);
+    // One that cannot be read is told before the theme is published.
+    await person.click('button', 'Footer');
+    await person.click('gridcell', /^Ink, At rest:/);
+    await person.press('#20242a', Key.ENTER);
+    await person.find('gridcell', /^Ink, At rest: #20242a.*set here/);
+    await person.click('button', 'Body rows');
     await person.choose('Mode', 'Bright');
     await person.find('button', 'Swatch paper, #fbfaf4');
+    await person.click('button', 'Its modes');
+    await person.find('region', 'The specimen in its modes');
+    expect(await driver.executeScript("return [...document.querySelectorAll('zest-mode-specimens strong')].map((each) => each.textContent)")).toEqual(
+      ['Bright', 'Dark'],
+    );
+    await person.click('button', 'Its modes');
     await person.gone('gridcell', /^Ink, At rest: #f4f1e8/);
     await person.untilKept();
     await person.click('button', /^Publish edition 2/);
     await person.untilText(/One live page follows this theme/);
+    await person.untilText(/Footer, in the dark: [\d.]+ : 1, where 4\.5 : 1 is needed/);
     await person.click('button', 'Publish');
     await person.untilText(/Edition 2 is published/);
   }, 720_000);

@@ -17,6 +17,16 @@ describe('Rows as boxes', () => {
     expect(cards).toContain('>:where(:first-child:not(.zp-inset)){border-start-start-radius:10px;border-end-start-radius:10px}');
     expect(cards).toContain(':where(:not(.zp-uneven,:has(>[rowspan]))){box-shadow:0 1px 3px #000000}');
   });
+  it('have an outline where the system has the colours, and sorted columns a ground', () => {
+    const forced = (values: Parameters<typeof css>[0]): string => {
+      const whole = writeCss(sheetOf(viewOf(themeWith(values)), { use: 'page', key: 'k' }), 'compact');
+      return whole.slice(whole.indexOf('@media (forced-colors:active)'));
+    };
+    expect(forced({ 'body-rows': { rest: { 'row-radius': '4px' }, sorted: { fill: '#eeeeee' } } })).toMatch(
+      /\.zp-sorted\)\{forced-color-adjust:none;.*Highlight 20%.*tr\)\{outline:1px solid\}/,
+    );
+    expect(forced({})).not.toMatch(/zp-sorted|outline:1px solid\}/);
+  });
   it('have a bar at the side at which they begin, and none again where a stronger condition says so', () => {
     expect(cards).toMatch(/@media \(hover:hover\)\{[^}]*tr:hover[^}]*\{box-shadow:inset calc\(4px\*var\(--zp_side,1\)\) 0 #b8470a\}/);
     expect(cards).toMatch(/\[aria-selected=true\][^{]*\{box-shadow:none\}/);

@@ -5,7 +5,9 @@ import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/materia
 import { MatProgressBarModule } from '@angular/material/progress-bar';
 import type { TableBlock } from '../../../../core/page';
 import { previewOf, type Table } from '../../../../core/table';
-import type { ThemeView } from '../../../../core/theme';
+import { modeOf, type ThemeView } from '../../../../core/theme';
+import { placeInWords } from '../../../../core/edit';
+import { unreadableByMode } from '../../../../core/paint';
 import { Dressed } from '../controls/dressed/dressed';
 import { Api, type Changed, type Follower } from '../documents/api';
 import { AsPublished, askOnce } from './as-published';
@@ -34,6 +36,8 @@ interface Pair {
 /** Placements of a page that are shown as pictures; of more, the number is told. */
 const SHOWN = 2;
 const ROWS = 6;
+/** Texts that cannot be read of which each is told. */
+const UNREAD = 8;
 
 /** Before a theme or a table is published: every live page that would change, as it is and as it would be, and which of them stay. */
 @Component({
@@ -59,7 +63,11 @@ export class PublishDialog {
   private readonly once = askOnce();
   private readonly published = new AsPublished(this.api, this.once);
 
+  /** Texts of a theme that cannot be read as it would be published, in each of its modes. */
+  protected readonly unread = signal<readonly string[]>([]);
+
   constructor() {
+    if (this.data.kind === 'themes') void this.read();
     void this.look();
   }
 
@@ -86,6 +94,19 @@ export class PublishDialog {
         const pair = await this.pairFor(block).catch(() => undefined);
         if (pair) this.pairs.update((pairs) => new Map(pairs).set(`${follower.id} ${block.id}`, pair));
       }
+  }
+
+  private async read(): Promise<void> {
+    const chain = await this.published.next(this.data.id).catch(() => undefined);
+    if (!chain) return;
+    const told = unreadableByMode(this.views.ofEdition(chain)).flatMap(({ mode, inks }) =>
+      inks.map(({ place, worst }) => {
+        const where = place ? placeInWords(place) : 'The page’s own ink';
+        return `${where}${mode === '' ? '' : `, ${modeOf(mode).words}`}: ${worst.ratio.toFixed(1)} : 1, where ${worst.needed} : 1 is needed`;
+      }),
+    );
+    const more = told.length - UNREAD;
+    this.unread.set(more > 0 ? [...told.slice(0, UNREAD), `and ${more} more; the studio lists them`] : told);
   }
 
   private async pairFor(block: TableBlock): Promise<Pair> {

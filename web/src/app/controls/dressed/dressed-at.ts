@@ -12,6 +12,8 @@ import {
   writeCss,
   writeHtml,
 } from '../../../../../core/compile';
+import { toHex } from '../../../../../core/colour';
+import { pageOf } from '../../../../../core/paint';
 import type { Table } from '../../../../../core/table';
 import type { ThemeView } from '../../../../../core/theme';
 
@@ -43,7 +45,7 @@ export class DressedAt implements OnInit {
         [...frameRules, ...sheetOf(view, { use: 'picture', key: 'shown', beside: besideIn(view, [table]) }), ...tableRules(table, 'table')],
         'compact',
       );
-      this.sheet.replaceSync(`:host{color:#000;font:16px/1.4 ${this.font()}}table{width:100%}${css}`);
+      this.sheet.replaceSync(`:host{color:${toHex(pageOf(view).ink)};font:16px/1.4 ${this.font()}}table{width:100%}${css}`);
       this.content.innerHTML = writeHtml(
         boxed(framedTable(table, { id: 'shown', theme: 'shown', labelled: stacks(view), fewer: leavesOut(view), turned: turns(view) })),
         'compact',

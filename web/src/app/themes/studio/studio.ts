@@ -24,6 +24,7 @@ import { hardSpecimens } from './specimen/specimens';
 import { EditedLook } from '../../values/edited-look';
 import { StudioState } from './studio-state';
 import { Swatches } from './palette/swatches';
+import { ModeSpecimens } from './specimen/mode-specimens';
 import { ThreeSpecimens } from './specimen/three-specimens';
 import { TypeScalePanel } from './palette/type-scale';
 import { Unreadable } from './ledger/unreadable';
@@ -55,6 +56,7 @@ import type { Moved, Moving } from './compare/base-dialog';
     Ruler,
     Specimen,
     Swatches,
+    ModeSpecimens,
     ThreeSpecimens,
     TypeScalePanel,
     UndoRedo,
@@ -100,8 +102,11 @@ export class Studio implements OnInit {
   protected readonly marks = computed(() => {
     return this.state.view()?.steps.map(({ width }) => width) ?? [];
   });
-  /** Whether the specimen is seen in three containers at once. */
-  protected readonly three = signal(false);
+  /** Whether the specimen is seen in three containers at once, or in each of its modes. */
+  protected readonly beside = signal<'widths' | 'modes' | ''>('');
+  protected besides(what: 'widths' | 'modes'): void {
+    this.beside.update((now) => (now === what ? '' : what));
+  }
   /** How the specimen does at each width. */
   protected readonly bands = signal<readonly Stretch[]>([]);
   private readonly stage = viewChild<ElementRef<HTMLElement>>('stage');

@@ -3,7 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { debounceTime, map } from 'rxjs';
 import { placeInWords, setValue } from '../../../../../../core/edit';
-import { unreadableInks, type UnreadableInk } from '../../../../../../core/paint';
+import { unreadableByMode, unreadableInks, type UnreadableInk } from '../../../../../../core/paint';
 import { modeOf, placeAt, type Place } from '../../../../../../core/theme';
 import { UnreadableList, type UnreadableText } from '../../../controls/unreadable-list';
 import { StudioState } from '../studio-state';
@@ -48,12 +48,10 @@ export class Unreadable {
       debounceTime(400),
       map((view) => {
         if (!view) return [];
-        const others = (['', ...view.modes] as const).filter((mode) => mode !== view.mode && mode !== 'forced');
-        return others.flatMap((mode) => {
-          const count = unreadableInks(view.in(mode)).length;
+        return unreadableByMode(view).flatMap(({ mode, inks: { length: count } }) => {
           const words = mode === '' ? 'Where it is bright' : modeOf(mode).words.replace(/^./, (first) => first.toUpperCase());
           const say = `${words}, ${count === 1 ? '1 ink cannot be read' : `${count} inks cannot be read`}.`;
-          return count === 0 ? [] : [{ mode, say, go: `Look ${mode === '' ? 'at it bright' : modeOf(mode).words}` }];
+          return mode === view.mode ? [] : [{ mode, say, go: `Look ${mode === '' ? 'at it bright' : modeOf(mode).words}` }];
         });
       }),
     ),
