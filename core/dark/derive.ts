@@ -63,11 +63,18 @@ export function deriveDark(given: ThemeView): Theme | undefined {
   if (winnerAt(bright, BODY, 'ink').value.kind !== 'colour') set(WHOLE, 'ink', toHex(DARK_PAGE.ink));
   for (const place of places)
     for (const property of propertiesOf(place.part)) {
-      if (property.kind !== 'shadow') continue;
       const value = bright.valueAt(place, property);
+      if (value?.kind === 'picture' && value.stops) set(place, property.name, gradientText(value, tones.ground));
+      if (property.kind !== 'shadow') continue;
       if (value && value.css !== 'none') set(place, property.name, `0 0 0 1px ${toHex(shade(0.4, toLch(paper).c, toLch(paper).h))}`);
     }
   return mended(bright, theme);
+}
+
+/** Colours that go over into one another, each as a ground, the same way as they were. */
+function gradientText({ css, stops = [] }: Extract<Value, { readonly kind: 'picture' }>, toneOf: (colour: Rgba) => Rgba): string {
+  const way = css.slice(css.indexOf('(') + 1, css.indexOf(','));
+  return `${stops.map((stop) => toHex(toneOf(stop))).join(' to ')} ${way}`;
 }
 
 /** Every colour that is said, by the theme or below it, with what it is there. */

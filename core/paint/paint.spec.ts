@@ -1,6 +1,6 @@
 import { toHex } from '../colour';
 import { themeWith, viewOf } from '../tests/themes';
-import { partNames, starters, type Slot } from '../theme';
+import { partNames, propertyOf, starters, type Slot } from '../theme';
 import { fillLayers, layerOf, paintedFill, readability, readabilityTogether } from './index';
 
 const even: Slot = { part: 'body-rows', conditions: ['even'] };
@@ -53,4 +53,32 @@ describe('Every starter', () => {
       }
     });
   }
+});
+
+describe('Colours that go over into one another', () => {
+  const header: Slot = { part: 'column-headers', conditions: [] };
+  const read = (picture: string, ink: string): ReturnType<typeof readability> =>
+    readability(viewOf(themeWith({ 'column-headers': { rest: { fill: '#123c4d', picture, ink } } })), header);
+  it('are measured at their worst place, of which the ends are two', () => {
+    const { ratio, picture, ground } = read('#123c4d to #ffffff', '#ffffff');
+    expect(picture).toBeFalse();
+    expect(ratio).toBeCloseTo(1, 1);
+    expect(toHex(ground)).toBe('#ffffff');
+    expect(read('#000000 to #222222 across', '#ffffff').ratio).toBeGreaterThan(15);
+    // Half way, where neither end is as bad.
+    expect(read('#000000 to #ffffff', '#808080').ratio).toBeLessThan(1.1);
+  });
+  it('show the fill below where they are translucent; of a drawn picture nothing is known', () => {
+    expect(toHex(read('#ffffff 0% to #ffffff 0%', '#ffffff').ground)).toBe('#123c4d');
+    expect(read('waves', '#ffffff').picture).toBeTrue();
+  });
+  it('are behind links in their cell, and refused with what is wrong', () => {
+    const view = viewOf(themeWith({ table: { rest: { picture: '#000000 to #111111' } }, links: { rest: { ink: '#222222' } } }));
+    expect(readability(view, { part: 'links', conditions: [] }).passes).toBeFalse();
+    const wrong = view.read(propertyOf('picture'), 'nowhere to #ffffff');
+    expect(!wrong.ok && wrong.problems[0]?.say).toContain('no swatch or colour');
+    expect(view.read(propertyOf('picture'), '#fff to #000 to #fff to #000 to #fff to #000 to #fff').ok).toBeFalse();
+    const read = view.read(propertyOf('picture'), '#123c4d to #1d6b8f 50% across');
+    expect(read.ok && read.value.css).toBe('linear-gradient(90deg,#123c4d,#1d6b8f80)');
+  });
 });

@@ -99,18 +99,66 @@ function opacityOf(view: ThemeView, { part }: Slot): number {
 export const paintedFill = (view: ThemeView, slot: Slot, page: PageColours = pageOf(view)): Rgba =>
   blend(fade(stacked(view, slot, page), opacityOf(view, slot)), page.fill);
 
-/** Whether a picture lies behind a slot's text, so that what is painted there cannot be known. */
-export function hasPictureBehind(view: ThemeView, slot: Slot): boolean {
+/** A picture behind a slot's text: the box whose fill it lies over and, where it is colours alone, these. */
+interface Behind {
+  readonly layer: LayerName;
+  readonly stops: readonly Rgba[] | undefined;
+}
+const behindIn = (layer: LayerName, value: Value): Behind => ({ layer, stops: value.kind === 'picture' ? value.stops : undefined });
+
+const picture = propertyOf('picture');
+
+function picturesBehind(view: ThemeView, slot: Slot): readonly Behind[] {
   const { part } = slot;
   const box = partOf(part).box;
-  if (box === 'caption' || box === 'around' || box === 'lines') return false;
+  if (box === 'caption' || box === 'around' || box === 'lines') return [];
   // A cell's own stands in front of its part's, and may be none.
   const own = box === 'cells' ? winnerAt(view, slot, 'picture') : undefined;
-  if (own?.excepted && own.value.css !== 'none') return true;
-  const under: readonly PartName[] = box === 'content' ? ['table'] : ['table', ...lineage(part)];
-  return under.some((each) => {
-    const picture = propertyOf('picture');
-    return picture.parts.includes(each) && resolveAt(view, { part: each, condition: 'rest' }, 'picture').css !== 'none';
+  const under: readonly PartName[] = box === 'content' ? ['table'] : part === 'table' ? ['table'] : ['table', ...lineage(part).slice(0, -1)];
+  const found = under.flatMap((each): readonly Behind[] => {
+    if (!picture.parts.includes(each)) return [];
+    const place = { part: each, condition: 'rest' } as const;
+    const value = resolveAt(view, place, 'picture');
+    return value.css === 'none' ? [] : [behindIn(layerOf(place), value)];
+  });
+  return own?.excepted && own.value.css !== 'none' ? [...found, behindIn('cell', own.value)] : found;
+}
+
+/** Whether a picture lies behind a slot's text, so that what is painted there cannot be known: not one of colours alone. */
+export const hasPictureBehind = (view: ThemeView, slot: Slot): boolean => picturesBehind(view, slot).some(({ stops }) => stops === undefined);
+
+/** Places between two colours that go over into one another that are looked at. */
+const BETWEEN = 4;
+
+/** What can lie behind a slot before the whole table's opacity: its fills blended or, where colours go over into one another, what these come to. */
+function grounds(view: ThemeView, slot: Slot, page: PageColours, pictures: readonly Behind[]): readonly Rgba[] {
+  const shaded = pictures.filter(({ stops }) => stops !== undefined);
+  const container = containerOf(slot);
+  if (container && shaded.length > 0) {
+    const { over, cell, row, group, table } = fillLayers(view, slot);
+    return grounds(view, container, page, picturesBehind(view, container)).map((under) => flatten(over, cell, row, group, table, under));
+  }
+  const layers = shaded.length === 0 ? undefined : fillLayers(view, slot);
+  if (!layers || shaded.length < pictures.length) return [stacked(view, slot, page)];
+  return shaded.flatMap(({ layer, stops = [] }) =>
+    along(stops).map((colour) => {
+      const own: FillLayers = { ...layers, [layer]: blend(colour, layers[layer]) };
+      return flatten(own.over, own.cell, own.row, own.group, own.table, page.fill);
+    }),
+  );
+}
+
+/** Some of the colours on the way from stop to stop (CSS Images 4, section 3.4.3: premultiplied, in sRGB). */
+function along(stops: readonly Rgba[]): readonly Rgba[] {
+  return stops.flatMap((to, i) => {
+    const from = stops[i - 1];
+    if (!from) return [to];
+    return Array.from({ length: BETWEEN }, (_, step): Rgba => {
+      const share = (step + 1) / BETWEEN;
+      const alpha = from.alpha + (to.alpha - from.alpha) * share;
+      const mix = (a: number, b: number): number => (alpha === 0 ? 0 : (a * from.alpha * (1 - share) + b * to.alpha * share) / alpha);
+      return { r: mix(from.r, to.r), g: mix(from.g, to.g), b: mix(from.b, to.b), alpha };
+    });
   });
 }
 
@@ -133,15 +181,22 @@ export interface Readability {
   readonly picture: boolean;
 }
 
-/** How well a slot's text reads on what is painted behind it. A picture behind is not looked at: `picture` says that there is one. */
+/**
+ * How well a slot's text reads on what is painted behind it; where colours go over into one another, at the worst place. A picture behind
+ * is not looked at: `picture` says that there is one.
+ */
 export function readability(view: ThemeView, slot: Slot, page: PageColours = pageOf(view)): Readability {
   const opacity = opacityOf(view, slot);
-  const under = stacked(view, slot, page);
-  const ground = blend(fade(under, opacity), page.fill);
-  const ink = blend(fade(blend(inkOf(view, slot, page), under), opacity), page.fill);
+  const seen = (colour: Rgba): Rgba => blend(fade(colour, opacity), page.fill);
+  const own = inkOf(view, slot, page);
+  const pictures = picturesBehind(view, slot);
+  const cases = grounds(view, slot, page, pictures).map((under) => {
+    const [ground, ink] = [seen(under), seen(blend(own, under))];
+    return { ground, ink, ratio: contrast(ink, ground) };
+  });
+  const { ground, ink, ratio } = cases.reduce((worst, each) => (each.ratio < worst.ratio ? each : worst));
   const weight = winnerAt(view, slot, 'weight').value;
   // What is disabled need not be read (WCAG 2.2, 1.4.3, "Incidental").
   const needed = slot.conditions.includes('disabled') ? 1 : neededContrast(fontSize(view, slot), weight.kind === 'number' ? weight.amount : 400);
-  const ratio = contrast(ink, ground);
-  return { ratio, needed, passes: ratio >= needed, ink, ground, picture: hasPictureBehind(view, slot) };
+  return { ratio, needed, passes: ratio >= needed, ink, ground, picture: pictures.some(({ stops }) => stops === undefined) };
 }

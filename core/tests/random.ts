@@ -87,7 +87,7 @@ export const randomText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
       : `${d.whole(1, 5)}px ${d.pick(['solid', 'dashed', 'dotted', 'double', 'ridge', 'inset'])} ${colour(d)}`,
   cells: (d) => d.pick(['joined', 'single', 'spaced']),
   width: (d) => d.pick(['content', 'fill', '240px', '12em', '75%']),
-  picture: (d) => d.pick(['none', 'waves', 'dots']),
+  picture: (d) => (d.chance(0.2) ? `${colour(d)} to ${colour(d)}${d.pick(['', ' across', ' 30deg'])}` : d.pick(['none', 'waves', 'dots'])),
   repeat: (d) => d.pick(['both ways', 'across', 'down', 'once']),
   'picture-size': (d) => d.pick(['its own', 'cover', 'contain', '24px', '50% auto']),
   'picture-position': (d) => d.pick(['left top', 'center', 'right', 'bottom', '10px 25%']),

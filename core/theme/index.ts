@@ -65,7 +65,7 @@ export { offersFor, readValue } from './values/values';
 export { kindOfValue, refersTo, valueKinds, type EditorName, type Names, type Reference, type ValueKind } from './values/kinds';
 export { lineStyles, swatchVariable, tidy, type LineStyle, type Unit, type Value, type Vocabulary } from './values/reading';
 export { canFollow, isOfColumn, nothingToFollow } from './following';
-export { Views, everyLook, viewOfChain, viewOfChanged, type Saying, type Source, type ThemeView } from './view';
+export { Views, everyLook, onPaper, viewOfChain, viewOfChanged, type Saying, type Source, type ThemeView } from './view';
 export { mediaAddress } from './words';
 export { CHAIN_MOST, basesOver, chainOf, idIn, loopThrough, standingOn, standsOn, type Bases, type ThemesById } from './chain';
 export { bundleText, readBundle } from './catalogue/bundles';

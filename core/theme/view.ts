@@ -218,3 +218,6 @@ export const everyLook = (view: ThemeView): readonly ThemeView[] =>
   (['', ...view.modes] as const).flatMap((mode) =>
     (mode === 'print' ? [''] : ['', ...view.steps.map(({ name }) => name)]).map((step) => view.in(mode).at(step)),
   );
+
+/** A theme as it is on paper: in print, where it says anything of that, else as it is bright and at no width step. */
+export const onPaper = (view: ThemeView): ThemeView => (view.modes.includes('print') ? view.in('print') : view.in('').at(''));

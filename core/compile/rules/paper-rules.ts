@@ -1,11 +1,11 @@
 import { leastOnPaper } from '../../fit';
 import { resolveAt } from '../../resolve';
 import type { Table } from '../../table';
-import type { PropertyName, ThemeView } from '../../theme';
+import { onPaper, type PropertyName, type ThemeView } from '../../theme';
 import { contract } from '../markup/contract';
 import { rule, type CssNode, type Declaration } from '../sheet/stylesheet';
 
-const said = (view: ThemeView, property: PropertyName): string => resolveAt(view.in('print'), { part: 'table', condition: 'rest' }, property).css;
+const said = (view: ThemeView, property: PropertyName): string => resolveAt(onPaper(view), { part: 'table', condition: 'rest' }, property).css;
 
 /** The named page of a sheet that lies in a direction (CSS Paged Media 3, section 5). */
 const pageOf = (direction: string): string => `zp-${direction}`;
@@ -56,7 +56,7 @@ export function paperRules(view: ThemeView, key: string): readonly CssNode[] {
  */
 export function smallerOnPaper(frame: string, table: Table, view: ThemeView, own: number): readonly CssNode[] {
   if (said(view, 'too-wide') === 'as-is') return [];
-  const least = leastOnPaper(view.in('print'), table, own);
+  const least = leastOnPaper(onPaper(view), table, own);
   if (least === 0) return [];
   const smallest = Number(said(view, 'smallest'));
   const needs = (share: number): string => {

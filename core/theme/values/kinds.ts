@@ -70,7 +70,7 @@ export const kinds = {
   cells: worded({ joined: 'joined', single: 'single', spaced: 'spaced' }),
   picture: {
     read: readPicture,
-    refers: ['pictures'],
+    refers: ['pictures', 'swatches'],
     offers: (names) => ['none', ...pictures.map(({ name }) => name), ...names.pictures],
     editor: 'picture',
   },

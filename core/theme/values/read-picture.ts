@@ -1,17 +1,47 @@
 import { closest } from 'fastest-levenshtein';
 import { iconAddress, icons, pictureAddress, pictures } from '../../media';
 import { good } from '../../outcome';
-import { lengthReader, list, problem, type Reader } from './reading';
+import type { Rgba } from '../../colour';
+import { lengthReader, list, problem, readColour, type Reader } from './reading';
 
 const none = { kind: 'picture', css: 'none' } as const;
 
-/** Reads a picture by its name: one that the theme brings, or one of the media shelf. */
+const MOST_STOPS = 6;
+const directions: Readonly<Record<string, string>> = { down: '180deg', across: '90deg' };
+
+/**
+ * Reads colours that go over into one another (CSS Images 3, section 3.1): with `to` between, then which way, `down` where it is not said:
+ * `deep to tide`, `deep to #ffffff 40% across`, `glow to lamp 45deg`.
+ */
+const readGradient: Reader = (text, vocabulary) => {
+  const way = / (down|across|-?\d{1,3}deg)$/.exec(text);
+  const colours = (way ? text.slice(0, way.index) : text).split(' to ');
+  if (colours.length > MOST_STOPS) return problem('value-gradient', `There are ${colours.length} colours.`, `Use at most ${MOST_STOPS}.`);
+  const stops: Rgba[] = [];
+  const written: string[] = [];
+  for (const colour of colours) {
+    const read = readColour(colour.trim(), vocabulary);
+    if (!read.ok) return read;
+    if (read.value.kind !== 'colour') throw new TypeError('A colour reader gave something else');
+    stops.push(read.value.rgba);
+    written.push(read.value.css);
+  }
+  const angle = directions[way?.[1] ?? 'down'] ?? way?.[1] ?? '180deg';
+  return good({ kind: 'picture', css: `linear-gradient(${[angle, ...written].join(',')})`, stops });
+};
+
+/** Reads a picture by its name: one that the theme brings, or one of the media shelf; or colours that go over into one another. */
 export const readPicture: Reader = (text, vocabulary) => {
   if (text === 'none') return good(none);
+  if (text.includes(' to ')) return readGradient(text, vocabulary);
   const css = vocabulary.pictures?.get(text) ?? pictureAddress(text);
   if (css !== undefined) return good({ kind: 'picture', css });
   const names = [...(vocabulary.pictures?.keys() ?? []), ...pictures.map(({ name }) => name)];
-  return problem('value-picture', `There is no picture “${text}”.`, `Did you mean ${closest(text, names)}? Pictures: ${list(names)}; or none.`);
+  return problem(
+    'value-picture',
+    `There is no picture “${text}”.`,
+    `Did you mean ${closest(text, names)}? Pictures: ${list(names)}; colours such as #123c4d to #1d6b8f; or none.`,
+  );
 };
 
 export const readIcon: Reader = (text) => {

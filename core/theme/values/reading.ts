@@ -33,7 +33,12 @@ export type Value =
   | { readonly kind: 'line'; readonly css: string; readonly width: number; readonly style: LineStyle; readonly rgba: Rgba; readonly swatch?: string }
   | { readonly kind: 'number'; readonly css: string; readonly amount: number }
   | { readonly kind: 'band'; readonly css: string; readonly every: number; readonly from: number }
-  | { readonly kind: 'picture'; readonly css: string }
+  | {
+      readonly kind: 'picture';
+      readonly css: string;
+      /** Of one that goes from colour to colour: these, in their order. */
+      readonly stops?: readonly Rgba[];
+    }
   | { readonly kind: 'word'; readonly css: string };
 
 export const problem = (code: string, say: string, remedy: string): Outcome<never> => bad({ code, say, remedy } satisfies Problem);

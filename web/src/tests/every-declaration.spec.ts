@@ -173,18 +173,21 @@ const headTables: readonly (readonly [Table, Held])[] = Array.from({ length: 16 
  * An old page's own stylesheet: everything that a theme sets, and each element otherwise than what it stands in.
  * There are two, on pages with type of two sizes, so that what a theme says by chance like the one, it says unlike the other.
  */
-const houseSheets = [['math-auto', 'capitalize'] as const, ['uppercase', 'math-auto'] as const].map((cases, sheet): readonly [string, string] => {
-  const type = (family: string, n: number): string =>
-    `font:oblique ${10 + n}deg ${120 + n + sheet} ${15 + n / 10}px/1.2${n} ${family};font-variant-numeric:ordinal;font-variant-caps:unicase;hyphens:auto;text-shadow:${n}px 0 #123;color:#11${n}11${n};letter-spacing:.${n}px;` +
-    `text-transform:${cases[n % 2]};text-align:${n % 2 ? 'left' : 'right'};white-space:pre-line`;
-  const box =
-    'margin:1.3px;padding:1.5px;border:1.5px solid;border-radius:1.5px;background:#eee;box-shadow:1px 1px;text-decoration:overline;opacity:.99;width:70px';
-  const text =
-    `:host{${type('page', 1)}}table{border-collapse:collapse}th,td{height:7px;width:71px;vertical-align:text-top;${type('cell', 2)}}` +
-    `caption{padding:1.5px;${type('caption', 2)}}div{${type('bar', 3)};${box}}div div div{${type('inner', 4)}}` +
-    `span{${type('span', 6)}}a,button,input{${type('button', 5)};${box}}`;
-  return [text, ['17px', '8px'][sheet] ?? ''];
-});
+const houseSheets = [['math-auto', 'capitalize', 'auto', 'none'] as const, ['uppercase', 'math-auto', 'manual', 'auto'] as const].map(
+  ([...told], sheet): readonly [string, string] => {
+    const [cases, hyphens] = [told.slice(0, 2), told.slice(2)];
+    const type = (family: string, n: number): string =>
+      `font:oblique ${10 + n}deg ${120 + n + sheet} ${15 + n / 10}px/1.2${n} ${family};font-variant-numeric:ordinal;font-variant-caps:unicase;hyphens:${hyphens[n % 2]};text-shadow:${n}px 0 #123;color:#11${n}11${n};letter-spacing:.${n}px;` +
+      `text-transform:${cases[n % 2]};text-align:${n % 2 ? 'left' : 'right'};white-space:pre-line`;
+    const box =
+      'margin:1.3px;padding:1.5px;border:1.5px solid;border-radius:1.5px;background:#eee;box-shadow:1px 1px;text-decoration:overline;opacity:.99;width:70px';
+    const text =
+      `:host{${type('page', 1)}}table{border-collapse:collapse}th,td{height:7px;width:71px;vertical-align:text-top;${type('cell', 2)}}` +
+      `caption{padding:1.5px;${type('caption', 2)}}div{${type('bar', 3)};${box}}div div div{${type('inner', 4)}}` +
+      `span{${type('span', 6)}}a,button,input{${type('button', 5)};${box}}`;
+    return [text, ['17px', '8px'][sheet] ?? ''];
+  },
+);
 
 /** The hard specimens under every condition, on a page whose own sheet does what old stylesheets do to tables, links and buttons. */
 function hardPage(

@@ -10,21 +10,30 @@ export const colourFact = ({ r, g, b, alpha }: Rgba): string =>
 
 /** The name of a shelf picture in what a stylesheet or the browser says, so that data addresses can be compared. */
 export const pictureFact = (css: string): string => {
-  const found = pictures.find(({ svg }) => decodeURIComponent(css).includes(svg));
-  return found?.name ?? 'none';
+  const last = piecesOf(css).at(-1) ?? '';
+  if (last.startsWith('url(')) return pictures.find(({ svg }) => decodeURIComponent(last).includes(svg))?.name ?? 'none';
+  // Fills that are laid over a cell have one colour from 0 to 0.
+  if (!last.startsWith('linear-gradient(') || /\s0px[,)]/.test(last)) return 'none';
+  const parts = piecesOf(last.slice('linear-gradient('.length, -1));
+  return `${parts.length - (/deg$/.test(parts[0] ?? '') ? 1 : 0)} colours`;
 };
 export const iconFact = (css: string): string => icons.find(({ path }) => decodeURIComponent(css).includes(`'${path}'`))?.name ?? 'none';
 
-/** How many things there are between commas that stand in no brackets. */
-export const countOf = (css: string): number => {
-  let [depth, count] = [0, 1];
+/** What stands between commas that are in no brackets and no quotes, and how many of these there are. */
+const piecesOf = (css: string): readonly string[] => {
+  const pieces = [''];
+  let [depth, quote] = [0, ''];
   for (const letter of css) {
-    if (letter === '(') depth++;
-    if (letter === ')') depth--;
-    if (letter === ',' && depth === 0) count++;
+    if (quote !== '') quote = letter === quote ? '' : quote;
+    else if (letter === '"') quote = letter;
+    else if (letter === '(') depth++;
+    else if (letter === ')') depth--;
+    if (letter === ',' && depth === 0 && quote === '') pieces.push('');
+    else pieces[pieces.length - 1] += letter;
   }
-  return count;
+  return pieces.map((each) => each.trim());
 };
+export const countOf = (css: string): number => piecesOf(css).length;
 
 /** A shadow with its colour in bytes, however the browser writes it. */
 export const shadowsIn = (css: string): string => css.replace(/^(?:rgba?|color)\([^)]*\)/, (colour) => colourFact(read(colour)));
@@ -44,7 +53,7 @@ const side = (style: CSSStyleDeclaration, name: string): string => {
 /** The fill that is laid over a cell as a picture of one colour; nothing where there is none. */
 function overFill(style: CSSStyleDeclaration): Rgba {
   // A picture may lie below it, as a layer of its own.
-  const gradient = /^linear-gradient\((.+?) 0px, .+? 0px\)(?:, (?:url\(.*|none))?$/s.exec(style.backgroundImage)?.[1];
+  const gradient = /^linear-gradient\((.+?) 0px, .+? 0px\)(?:, (?:url\(.*|none|linear-gradient\(.*))?$/s.exec(style.backgroundImage)?.[1];
   return gradient === undefined ? TRANSPARENT : read(gradient);
 }
 
