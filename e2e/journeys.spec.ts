@@ -138,7 +138,7 @@ describe('From an empty data folder', () => {
     await person.click('gridcell', cell('Fill', 'Even'));
     await person.press(Key.ARROW_RIGHT, Key.ARROW_DOWN);
     const focused = await driver.executeScript<string>('return document.activeElement.getAttribute("aria-label")');
-    expect(focused).toMatch(/^Ink, First:/);
+    expect(focused).toMatch(/^Ink, Odd columns:/);
     await person.click('gridcell', cell('Fill', 'Hovered'));
     await person.chord(Key.CONTROL, 'c');
     await person.click('gridcell', cell('Fill', 'Last'));

@@ -106,7 +106,7 @@ describe('A table’s markup', () => {
   it('marks the first cell of a row that does not stand in the first column', () => {
     const merged = mergeCells(gridTable(3, 2, { headerRows: 0 }), { row: 0, column: 0 }, { row: 1, column: 0 });
     expect(merged.ok && writeHtml(tableElement(merged.value, { id: 't' }))).toContain(
-      '<tr class="zp-uneven"><td class="zp-inset zp-second zp-last">r1c1</td></tr>',
+      '<tr class="zp-uneven"><td class="zp-inset zp-second zp-last zp-even zp-end">r1c1</td></tr>',
     );
   });
   it('marks an empty cell among row headers, which is no header', () => {

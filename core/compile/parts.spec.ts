@@ -104,7 +104,7 @@ describe('The markup that the parts rely on', () => {
   it('marks corner, groups and the first cell beside the row headers', () => {
     const html = writeHtml(tableElement(table, { id: 't' }));
     expect(html).toContain(
-      '<tr class="zp-uneven"><th class="zp-corner" scope="col">r0c0</th><th class="zp-group zp-beside zp-second zp-even zp-even-group" scope="colgroup" colspan="2">',
+      '<tr class="zp-uneven"><th class="zp-corner" scope="col">r0c0</th><th class="zp-group zp-beside zp-second zp-even zp-end zp-even-group" scope="colgroup" colspan="2">',
     );
     expect(html).toContain('<td class="zp-beside">r2c1</td><td>r2c2</td>');
   });

@@ -127,6 +127,7 @@ export const orderlyText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
   family: (d) => d.pick(['page', 'serif', 'mono']),
   size: (d) => d.pick(['body', 'body+1', 'body-1', 'lead']),
   figures: (d) => d.pick(['as the font has them', 'tabular', 'old style']),
+  picture: (d) => d.pick(['none', 'waves', 'dots']),
   length: (d) => d.pick(['0', '4px', '8px', '12px', '16px', '24px']),
   line: (d) => (d.chance(0.25) ? 'none' : `${d.whole(1, 3)}px ${d.pick(['solid', 'dashed', 'dotted'])} ${orderly(d)}`),
 };

@@ -81,12 +81,12 @@ describe('A theme in its modes', () => {
     await person.click('button', 'Body rows');
     await person.choose('Mode', 'Bright');
     await person.find('button', 'Swatch paper, #fbfaf4');
-    await person.click('button', 'Its modes');
+    await person.choose('Mode', 'All, side by side');
     await person.find('region', 'The specimen in its modes');
     expect(await driver.executeScript("return [...document.querySelectorAll('zest-mode-specimens strong')].map((each) => each.textContent)")).toEqual(
       ['Bright', 'Dark'],
     );
-    await person.click('button', 'Its modes');
+    await person.choose('Mode', 'Bright');
     await person.gone('gridcell', /^Ink, At rest: #f4f1e8/);
     await person.untilKept();
     await person.click('button', /^Publish edition 2/);

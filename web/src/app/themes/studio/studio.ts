@@ -104,9 +104,6 @@ export class Studio implements OnInit {
   });
   /** Whether the specimen is seen in three containers at once, or in each of its modes. */
   protected readonly beside = signal<'widths' | 'modes' | ''>('');
-  protected besides(what: 'widths' | 'modes'): void {
-    this.beside.update((now) => (now === what ? '' : what));
-  }
   /** How the specimen does at each width. */
   protected readonly bands = signal<readonly Stretch[]>([]);
   private readonly stage = viewChild<ElementRef<HTMLElement>>('stage');

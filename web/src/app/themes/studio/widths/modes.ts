@@ -1,8 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, model } from '@angular/core';
 import { modeIn, modeNames, modes, type ModeName } from '../../../../../../core/theme';
 import { StudioState } from '../studio-state';
 
-/** The mode that the theme is looked at and set in. */
+/** The mode that the theme is looked at and set in; or all of them to be looked at side by side, while what is set stays in the last one. */
 @Component({
   selector: 'zest-modes',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -10,10 +10,11 @@ import { StudioState } from '../studio-state';
     <label
       >Mode
       <select class="zest-field" [title]="about()" (change)="choose($any($event.target).value)">
-        <option value="" [selected]="state.mode() === ''">Bright</option>
+        <option value="" [selected]="!beside() && state.mode() === ''">Bright</option>
         @for (mode of all(); track mode.name) {
-          <option [value]="mode.name" [selected]="state.mode() === mode.name">{{ mode.label }}{{ mode.count }}</option>
+          <option [value]="mode.name" [selected]="!beside() && state.mode() === mode.name">{{ mode.label }}{{ mode.count }}</option>
         }
+        <option value="beside" [selected]="beside()">All, side by side</option>
       </select>
     </label>
   `,
@@ -31,6 +32,8 @@ import { StudioState } from '../studio-state';
 })
 export class Modes {
   protected readonly state = inject(StudioState);
+  /** Whether the specimen is seen in all of them. */
+  readonly beside = model(false);
 
   protected readonly all = computed(() => {
     const theme = this.state.theme();
@@ -48,6 +51,8 @@ export class Modes {
   });
 
   protected choose(name: string): void {
+    this.beside.set(name === 'beside');
+    if (this.beside()) return;
     const mode: ModeName | '' = modeNames.find((each) => each === name) ?? '';
     this.state.mode.set(mode);
   }
