@@ -28,36 +28,7 @@ const SMALLEST = 0.45;
       <p>It is the same in every mode. A mode begins with the first value or swatch that is set in it, or derive its dark.</p>
     }
   `,
-  styles: `
-    :host {
-      display: flex;
-      gap: 16px;
-      overflow: auto;
-      background: #fff;
-      border: 1px solid var(--zest-line);
-      border-block-end: 0;
-      padding: 8px 12px;
-      color: #20261f;
-    }
-    figure {
-      margin: 0;
-      flex: none;
-      padding: 4px 8px;
-    }
-    figure.dark {
-      background: #121212;
-      color: #e9ece2;
-    }
-    figcaption {
-      contain: inline-size;
-      min-height: 36px;
-      line-height: 1.3;
-    }
-    strong {
-      font-family: var(--zest-mono);
-      margin-inline-end: 6px;
-    }
-  `,
+  styleUrl: './side-by-side.scss',
 })
 export class ModeSpecimens {
   protected readonly state = inject(StudioState);

@@ -26,36 +26,7 @@ const GAP = 16;
       </figure>
     }
   `,
-  styles: `
-    :host {
-      display: flex;
-      gap: 16px;
-      overflow: auto;
-      background: #fff;
-      border: 1px solid var(--zest-line);
-      border-block-end: 0;
-      padding: 8px 12px;
-      color: #20261f;
-    }
-    figure {
-      margin: 0;
-      flex: none;
-    }
-    figcaption {
-      contain: inline-size;
-      min-height: 36px;
-      line-height: 1.3;
-      color: #5d665a;
-    }
-    strong {
-      font-family: var(--zest-mono);
-      color: #20261f;
-      margin-inline-end: 6px;
-    }
-    .beyond {
-      color: #b3261e;
-    }
-  `,
+  styleUrl: './side-by-side.scss',
 })
 export class ThreeSpecimens {
   protected readonly state = inject(StudioState);
