@@ -17,20 +17,7 @@ export default defineConfig(
       'no-void': 'off',
     },
     languageOptions: {
-      parserOptions: {
-        tsconfigRootDir: import.meta.dirname,
-        project: [
-          'core/tsconfig.json',
-          'server/tsconfig.json',
-          'e2e/tsconfig.json',
-          'runtime/tsconfig.json',
-          'bench/tsconfig.json',
-          'prove/tsconfig.json',
-          'web/tsconfig.app.json',
-          'web/tsconfig.spec.json',
-          'web/tsconfig.worker.json',
-        ],
-      },
+      parserOptions: { tsconfigRootDir: import.meta.dirname, project: 'tsconfig.lint.json' },
     },
   },
   // A journey is one story, told from its beginning to its end.

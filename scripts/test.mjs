@@ -97,7 +97,7 @@ await two([
   // Short steps come last and fill up what is left.
   ['lint', [bin('eslint/bin/eslint.js'), '.']],
   ['format', [bin('prettier/bin/prettier.cjs'), '--check', '.']],
-  ...['core', 'server', 'runtime', 'e2e', 'bench', 'prove', 'web/tsconfig.worker.json'].map((project) => [`types of ${project}`, tsc(project)]),
+  ...['core', 'server', 'runtime', 'tsconfig.tools.json', 'web/tsconfig.worker.json'].map((project) => [`types of ${project}`, tsc(project)]),
   [
     'import directions',
     [

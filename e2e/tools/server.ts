@@ -17,6 +17,7 @@ export interface App {
 export const newFolder = (): string => fs.mkdtempSync(path.join(os.tmpdir(), 'zest-e2e-'));
 
 export interface StartOptions {
+  /** A folder that is begun anew, or is there; without it one as a first start leaves it. */
   readonly data?: string;
   readonly port?: number;
   readonly demo?: boolean;
@@ -24,10 +25,35 @@ export interface StartOptions {
   readonly backups?: boolean;
 }
 
-export async function startApp({ data = newFolder(), port = 0, demo = false, backups = false }: StartOptions = {}): Promise<App> {
+const built = 'dist/server/main.mjs';
+
+/**
+ * A folder as the first start leaves it, copied from one that is made once for each build: a first start takes four times as long as
+ * another, and what it does has journeys of its own (`hardships.spec.ts`), which name their folder.
+ */
+async function started(demo: boolean): Promise<string> {
+  const stamp = Math.round(fs.statSync(built).mtimeMs).toString(36);
+  const first = path.join(os.tmpdir(), `zest-first-${stamp}-${demo ? 'demo' : 'empty'}`);
+  if (!fs.existsSync(first)) {
+    const making = newFolder();
+    await (await startApp({ data: making, demo })).kill();
+    try {
+      fs.renameSync(making, first);
+    } catch {
+      // Another lane was quicker.
+      fs.rmSync(making, { recursive: true, force: true });
+    }
+  }
+  const data = newFolder();
+  fs.cpSync(first, data, { recursive: true });
+  return data;
+}
+
+export async function startApp({ data: named, port = 0, demo = false, backups = false }: StartOptions = {}): Promise<App> {
+  const data = named ?? (await started(demo));
   const child: ChildProcess = spawn(
     process.execPath,
-    ['dist/server/main.mjs', '--port', String(port), '--data', data, ...(demo ? [] : ['--empty']), ...(backups ? [] : ['--backups', 'none'])],
+    [built, '--port', String(port), '--data', data, ...(demo ? [] : ['--empty']), ...(backups ? [] : ['--backups', 'none'])],
     { stdio: ['ignore', 'pipe', 'pipe'] },
   );
   let text = '';

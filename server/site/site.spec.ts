@@ -153,7 +153,10 @@ describe('The practice site', () => {
     const reader = response.body?.getReader();
     const heard = async (wanted: RegExp): Promise<string> => {
       let text = '';
-      while (!wanted.test(text)) text += new TextDecoder().decode((await reader?.read())?.value as Uint8Array | undefined);
+      while (!wanted.test(text)) {
+        const bytes: Uint8Array | undefined = (await reader?.read())?.value;
+        text += new TextDecoder().decode(bytes);
+      }
       return text;
     };
     await heard(/: here/);
