@@ -182,7 +182,7 @@ function disagreements(whole: ThemeView, table: Table, held: Held, lean: boolean
 }
 
 describe('What core predicts is what Chromium computes', () => {
-  forSeeds('for random themes and tables', { all: 1000, usual: 400 }, (seed) => {
+  forSeeds('for random themes and tables', { all: 1000, usual: 250 }, (seed) => {
     const d = dice(seed);
     const theme = randomTheme(d, starterNames);
     const table = randomTable(d);
@@ -190,7 +190,7 @@ describe('What core predicts is what Chromium computes', () => {
     expect(found.slice(0, 5)).withContext(`seed ${seed}`).toEqual([]);
   });
 
-  forSeeds('for tables with exceptions', { all: 500, usual: 200 }, (seed) => {
+  forSeeds('for tables with exceptions', { all: 500, usual: 125 }, (seed) => {
     const d = dice(10_000 + seed);
     const theme = randomTheme(d, starterNames);
     const table = withExceptions(d, randomTable(d));
@@ -198,7 +198,7 @@ describe('What core predicts is what Chromium computes', () => {
     expect(found.slice(0, 5)).withContext(`seed ${seed}`).toEqual([]);
   });
 
-  forSeeds('for themes with width steps, at widths in and beside each', { all: 300, usual: 150 }, (seed) => {
+  forSeeds('for themes with width steps, at widths in and beside each', { all: 300, usual: 75 }, (seed) => {
     const d = dice(20_000 + seed);
     const theme = viewOf(withSteps(d, randomTheme(d, starterNames)));
     const table = d.chance(0.3) ? withExceptions(d, randomTable(d)) : randomTable(d);
@@ -208,7 +208,7 @@ describe('What core predicts is what Chromium computes', () => {
     expect(found.slice(0, 5)).withContext(`seed ${seed} at ${width}px`).toEqual([]);
   });
 
-  forSeeds('for themes that grow from up to four others, at widths in and beside each step', { all: 300, usual: 40 }, (seed) => {
+  forSeeds('for themes that grow from up to four others, at widths in and beside each step', { all: 300, usual: 20 }, (seed) => {
     const d = dice(30_000 + seed);
     const theme = randomGrown(d, starterNames, 1 + (seed % 4));
     const table = d.chance(0.3) ? withExceptions(d, randomTable(d)) : randomTable(d);
@@ -218,7 +218,7 @@ describe('What core predicts is what Chromium computes', () => {
     expect(found.slice(0, 5)).withContext(`seed ${seed} at ${width}px`).toEqual([]);
   });
 
-  forSeeds('for themes in their modes, at widths in and beside each step', { all: 300, usual: 40 }, (seed) => {
+  forSeeds('for themes in their modes, at widths in and beside each step', { all: 300, usual: 20 }, (seed) => {
     const d = dice(40_000 + seed);
     const whole = viewOf(withModes(d, d.chance(0.5) ? withSteps(d, randomTheme(d, starterNames)) : randomTheme(d, starterNames)));
     const mode = d.pick(whole.modes.length > 0 ? whole.modes : (['dark'] as const));

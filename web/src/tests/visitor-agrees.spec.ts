@@ -138,7 +138,7 @@ const paintIn = (box: HTMLElement, known: Map<string, string>, size: string): Sh
 };
 
 describe('What core predicts is what Chromium computes in a visitor’s hands', () => {
-  forSeeds('sorted, searched, paged and chosen', { all: 500, usual: 200 }, (seed) => {
+  forSeeds('sorted, searched, paged and chosen', { all: 500, usual: 125 }, (seed) => {
     const d = dice(20_000 + seed);
     const made = published(d, seed % 2 === 1);
     try {
