@@ -32,6 +32,13 @@ export function parseColour(text: string): Rgba | undefined {
   return { r: clamp(rgb.r), g: clamp(rgb.g), b: clamp(rgb.b), alpha: clamp(rgb.alpha ?? 1) };
 }
 
+/** Whether a colour can be said in sRGB without becoming another one: digits are rounded, none is cut off. */
+export function isInSrgb(text: string): boolean {
+  const parsed = parse(text.trim());
+  const rgb = parsed && toRgb(parsed);
+  return rgb !== undefined && [rgb.r, rgb.g, rgb.b].every((each) => each > -0.002 && each < 1.002);
+}
+
 /** The same colour with its alpha multiplied by `share` (0 to 1). */
 export const fade = (colour: Rgba, share: number): Rgba => ({ ...colour, alpha: colour.alpha * clamp(share) });
 

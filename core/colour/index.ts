@@ -1,3 +1,3 @@
-export { BLACK, TRANSPARENT, WHITE, fade, fromLch, parseColour, toBytes, toHex, toLch, type Rgba } from './colour';
+export { BLACK, TRANSPARENT, WHITE, fade, fromLch, isInSrgb, parseColour, toBytes, toHex, toLch, type Rgba } from './colour';
 export { blend, flatten } from './blend';
 export { contrast, luminance, nearestPassing, neededContrast } from './contrast';

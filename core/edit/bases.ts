@@ -1,4 +1,5 @@
 import {
+  NO_EXTRA,
   canFollow,
   isOfColumn,
   isThemeBase,
@@ -11,6 +12,7 @@ import {
   propertyOf,
   readValue,
   swatchesIn,
+  writeExtra,
   type Base,
   type Place,
   type Property,
@@ -20,6 +22,7 @@ import {
   type ThemeView,
 } from '../theme';
 import { scaleInWords, told, listChanges, stepChanges, type ThemeChange } from './changes';
+import { setExtraCss } from './extra-css';
 import { mapTexts, placeInWords, setValue } from './edit-theme';
 import { setSwatch } from './swatches';
 
@@ -50,8 +53,9 @@ export interface Detached {
  * A theme detached from what it grows from: what that says and the theme does not becomes its own, and it grows from what that grew
  * from. Nothing looks otherwise, but for what `stronger` counts. Undefined for one that grows from nothing, or from the ground.
  */
-export function detached({ chain: [theme, below], vocabulary, steps: inView }: ThemeView): Detached | undefined {
+export function detached({ chain: [theme, below], vocabulary, steps: inView, extras }: ThemeView): Detached | undefined {
   if (!below?.base) return undefined;
+  const extra = extras[1] ?? NO_EXTRA;
   const swatches = together(below.swatches, theme.swatches);
   const pictures = together(below.pictures ?? [], theme.pictures ?? []);
   const steps = [...(theme.widths ?? [])];
@@ -85,6 +89,8 @@ export function detached({ chain: [theme, below], vocabulary, steps: inView }: T
   mapTexts(below, (text, property, place) => {
     const { part, condition, step, mode } = place;
     const always: Place = { part, condition };
+    // What its extra CSS says is stronger than its steps, and taken below.
+    if (mode === undefined && extra.lineOf(part, condition, property) !== undefined) return text;
     // What a theme says itself is stronger than all that lies below, at wider steps and at every width too.
     const wider = inView.slice(
       0,
@@ -102,6 +108,15 @@ export function detached({ chain: [theme, below], vocabulary, steps: inView }: T
     }
     return text;
   });
+  mapTexts({ ...below, values: extra.values, widths: [], modes: [] }, (text, property, place) => {
+    if (!said(place, property)) {
+      made = setValue(made, place, property, text);
+      taken++;
+    }
+    return text;
+  });
+  const css = writeExtra(extra.rules, extra.keyframes);
+  if (css !== '') made = setExtraCss(made, [css, theme.css ?? ''].filter((each) => each !== '').join('\n'));
   return { theme: made, taken, stronger };
 }
 
@@ -121,6 +136,7 @@ export function lookChanges(before: ThemeView, after: ThemeView): readonly Theme
     ...told('Type scale', scaleInWords(before.scale), scaleInWords(after.scale)),
     ...listChanges('Swatch', before.swatches, after.swatches, ({ colour }) => colour),
     ...stepChanges(before.steps, after.steps),
+    ...told('Extra CSS', rawCss(before), rawCss(after)),
     ...inModes(before, after),
     ...steps.flatMap((step) => {
       const [was, is] = [before.at(step), after.at(step)];
@@ -136,6 +152,14 @@ export function lookChanges(before: ThemeView, after: ThemeView): readonly Theme
     }),
   ];
 }
+
+/** What a chain's extra CSS says that values do not; undefined where that is nothing. */
+const rawCss = ({ extras }: ThemeView): string | undefined =>
+  extras
+    .toReversed()
+    .map(({ rules, keyframes }) => writeExtra(rules, keyframes))
+    .filter((each) => each !== '')
+    .join('\n') || undefined;
 
 /** What looks otherwise in modes, at every width, where it does not in all of them. */
 function inModes(before: ThemeView, after: ThemeView): readonly ThemeChange[] {

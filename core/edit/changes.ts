@@ -41,6 +41,7 @@ export function changesBetween({ theme: before, ...was }: ThemeView, { theme: af
     ...valueChanges(before, after),
     ...widthChanges(before, after),
     ...modeChanges(before, after),
+    ...told('Extra CSS', before.css, after.css),
   ];
 }
 

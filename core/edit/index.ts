@@ -20,6 +20,7 @@ export { mergeAt, takeTheirs, threeWayMerge, type Conflict, type Merged } from '
 export { mergeThemes, takeTheirTheme } from './merging/merge-themes';
 export { mergeOrder } from './merging/order';
 export { dequal as same } from 'dequal/lite';
+export { setExtraCss } from './extra-css';
 export { inOneMode, placeInWords, resetValues, setValue, type Scope } from './edit-theme';
 export {
   deleteSwatch,

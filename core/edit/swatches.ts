@@ -9,6 +9,7 @@ import {
   type Theme,
   type ThemeView,
 } from '../theme';
+import { fixInExtraCss, linesReading, renameInExtraCss } from './extra-css';
 import { inOneMode, mapTexts, setValue } from './edit-theme';
 
 /** Adds a swatch, or gives the one of that name another colour: in a mode, there alone. */
@@ -47,7 +48,7 @@ export function renameSwatch(theme: Theme, name: string, to: string): Theme {
   const renamed = mapTexts(theme, (text, property) => (mayRefer(property) ? rename(text) : text));
   const named = (swatches: readonly Swatch[]): readonly Swatch[] =>
     swatches.map((swatch) => ({ name: swatch.name === name ? to : swatch.name, colour: rename(swatch.colour) }));
-  return { ...inEveryMode(renamed, named), swatches: named(theme.swatches) };
+  return renameInExtraCss({ ...inEveryMode(renamed, named), swatches: named(theme.swatches) }, name, to);
 }
 
 /** Moves an own swatch by so many places in the list; it stops at the ends. */
@@ -61,7 +62,11 @@ export function moveSwatch(theme: Theme, name: string, by: number): Theme {
 }
 
 /** A place of the theme, or a swatch of it, that refers to a swatch. */
-export type SwatchUse = { readonly place: Place; readonly property: PropertyName; readonly text: string } | { readonly swatch: string };
+export type SwatchUse =
+  | { readonly place: Place; readonly property: PropertyName; readonly text: string }
+  | { readonly swatch: string }
+  /** A line of the extra CSS, from 1. */
+  | { readonly line: number };
 
 /** Where the theme itself refers to a swatch. What its base theme does is not listed: it cannot be changed here. */
 export function usesOfSwatch(theme: Theme, name: string): readonly SwatchUse[] {
@@ -72,6 +77,7 @@ export function usesOfSwatch(theme: Theme, name: string): readonly SwatchUse[] {
     if (mayRefer(property) && refersTo(name).test(text)) uses.push({ place, property, text });
     return text;
   });
+  uses.push(...linesReading(theme, name).map((line) => ({ line })));
   return uses;
 }
 
@@ -87,11 +93,12 @@ export function replaceSwatch(view: ThemeView, name: string, instead: Instead): 
       (changed, use) => ('place' in use ? setValue(changed, use.place, use.property, undefined) : changed),
       without,
     );
-    return withTexts(cleared, name, colourOf(view, name));
+    return fixInExtraCss(withTexts(cleared, name, colourOf(view, name)), name, colourOf(view, name));
   }
   const to = instead.kind === 'swatch' ? instead.name : colourOf(view, name);
   const replaced = mapTexts(without, (text, property) => (mayRefer(property) ? text.replace(refersTo(name), `$1${to}`) : text));
-  return withTexts(replaced, name, to);
+  const inTexts = withTexts(replaced, name, to);
+  return instead.kind === 'swatch' ? renameInExtraCss(inTexts, name, to) : fixInExtraCss(inTexts, name, to);
 }
 
 /** The theme's swatches, in every mode, with a text in place of a swatch's name. */

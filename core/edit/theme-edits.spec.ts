@@ -54,9 +54,10 @@ describe('Resetting', () => {
 
 describe('A swatch', () => {
   it('knows where it is used, in values and in other swatches', () => {
-    const uses = usesOfSwatch(theme, 'deep').map((use) =>
-      'swatch' in use ? `swatch ${use.swatch}` : `${use.place.part} ${use.place.condition} ${use.property}`,
-    );
+    const uses = usesOfSwatch(theme, 'deep').map((use) => {
+      if ('line' in use) return `line ${use.line}`;
+      return 'swatch' in use ? `swatch ${use.swatch}` : `${use.place.part} ${use.place.condition} ${use.property}`;
+    });
     expect(uses.sort()).toEqual(['body-rows even ink', 'lines rest rows', 'swatch haze', 'table rest ink', 'table rest shadow']);
   });
   it('takes all of them along when it is renamed, and nothing else', () => {

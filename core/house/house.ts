@@ -2,7 +2,7 @@ import { object, string, type ObjectSchema } from 'yup';
 import { bad, good, type Outcome } from '../outcome';
 import { schemes, type Scheme } from '../page';
 import { checkShape } from '../problems-of';
-import { isTooDeep } from './cascade/nesting';
+import { isTooDeep } from '../too-deep';
 import { mannerOf, manners } from './manners';
 import { MOST_CHARACTERS } from './limits';
 

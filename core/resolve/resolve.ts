@@ -22,6 +22,8 @@ export interface Link {
   /** Where it is set; none for the initial value. */
   readonly place?: Place;
   readonly text: string;
+  /** The line of the theme's extra CSS, where that says it. */
+  readonly line?: number;
   /** `holds`: this is the value. `beaten`: a stronger one holds. `broken`: it cannot be read, so the next one is asked. */
   readonly state: 'holds' | 'beaten' | 'broken';
   /** For a broken one, what is wrong with it. */
@@ -73,7 +75,7 @@ export interface Resolved {
   readonly chain: readonly Link[];
 }
 
-type Saying = Pick<Link, 'source' | 'of' | 'place' | 'excepted' | 'text'> & { readonly read: Outcome<Value> };
+type Saying = Pick<Link, 'source' | 'of' | 'place' | 'excepted' | 'text' | 'line'> & { readonly read: Outcome<Value> };
 
 /** The value of a property of a slot, and the whole chain behind it. */
 export function resolve(view: ThemeView, slot: Slot, name: PropertyName): Resolved {

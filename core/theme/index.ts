@@ -26,6 +26,19 @@ export {
 } from './catalogue/properties';
 export { containerOf, places, placesFor, sayersFor, type Sayer, type Slot } from './catalogue/strength';
 export { edgeProperties, exceptionProperties, isExceptionProperty, type Excepted } from './catalogue/excepted';
+/* Extra CSS */
+export {
+  EXTRA_MOST,
+  NO_EXTRA,
+  writeExtra,
+  readExtra,
+  type Around,
+  type Extra,
+  type ExtraDeclaration,
+  type ExtraNotice,
+  type ExtraRule,
+  type Reached,
+} from './extra';
 /* Documents */
 export {
   THEME_FORMAT,

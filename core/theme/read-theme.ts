@@ -8,6 +8,7 @@ import { partNames, partOf, type PartName } from './catalogue/parts';
 import { canBeSet, propertiesOf, type Property } from './catalogue/properties';
 import type { Bases } from './chain';
 import { modeNames } from './catalogue/modes';
+import { EXTRA_MOST } from './extra/extra';
 import { THEME_FORMAT, isThemeBase, type Theme } from './theme';
 import { STEP_LEAST, STEP_MOST, WIDTHS_MOST } from './widths';
 
@@ -157,6 +158,7 @@ const themeSchema: ObjectSchema<Theme> = object({
     .optional()
     .default(undefined)
     .test('unique', 'Two modes have the same name.', (modes) => unique(modes)),
+  css: string().strict().optional().default(undefined).max(EXTRA_MOST, `Extra CSS has at most ${EXTRA_MOST} characters.`),
 }).noUnknown('A theme has no other fields.') as unknown as ObjectSchema<Theme>;
 
 /**

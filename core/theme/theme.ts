@@ -68,6 +68,8 @@ export interface Theme {
   readonly widths?: readonly WidthStep[];
   /** What differs in modes, each mode once. */
   readonly modes?: readonly Mode[];
+  /** Extra CSS, as it was typed: what the ledger cannot say. */
+  readonly css?: string;
 }
 
 export const THEME_FORMAT = 'zest-theme/2';

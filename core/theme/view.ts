@@ -7,6 +7,7 @@ import { propertyOf, type Property, type PropertyName } from './catalogue/proper
 import { columnPlaces, isOfColumn, meantAt, nothingToFollow } from './following';
 import type { Value, Vocabulary } from './values/reading';
 import { modeIn, type Picture, type Place, type Swatch, type Theme } from './theme';
+import { NO_EXTRA, readExtra, type Extra } from './extra';
 import type { TypeScale } from './type-scale';
 import type { ModeName } from './catalogue/modes';
 import { modesOf } from './modes';
@@ -23,6 +24,8 @@ export interface Saying {
   readonly place: Place;
   readonly text: string;
   readonly read: Outcome<Value>;
+  /** The line of the theme's extra CSS, where that says it. */
+  readonly line?: number;
 }
 
 /**
@@ -50,6 +53,8 @@ export interface ThemeView {
   readonly colours: ReadonlyMap<string, Outcome<Rgba>>;
   readonly scale: TypeScale;
   readonly pictures: readonly Picture[];
+  /** The extra CSS of the chain's themes, in their order. */
+  readonly extras: readonly Extra[];
   /** What is said for a property at a place, strongest source first. */
   readonly said: (place: Place, property: PropertyName) => readonly Saying[];
   /** The strongest value at a place that can be read; undefined where none is said. */
@@ -79,9 +84,10 @@ type ViewAt = (step: string, mode: ModeName | '') => ThemeView;
 
 /** The view of a chain at a step in a mode. `words` are what its values can refer to there, which every step shares. */
 function viewOf({ chain, steps, modes }: Grown, words: Words, step: string, mode: ModeName | '', viewAt: ViewAt): ThemeView {
+  const extras = chain.map(({ css }) => (css === undefined || css === '' ? NO_EXTRA : readExtra(css, words.names)));
   const layers = chain.flatMap((of, i) => {
     const source: Source = i === 0 ? 'theme' : i === chain.length - 1 ? 'ground' : 'base';
-    return layersAt(of, steps, step, mode).map(({ where, values }) => ({ source, of, where, values }));
+    return layersAt(of, steps, step, mode, extras[i] ?? NO_EXTRA).map((layer) => ({ source, of, ...layer }));
   });
   const textIn = (values: Theme['values'], { part, condition }: Place, property: PropertyName): string | undefined =>
     values[part]?.[condition]?.[property];
@@ -95,10 +101,13 @@ function viewOf({ chain, steps, modes }: Grown, words: Words, step: string, mode
   const textsAt = (place: Place, { name, kind }: Property): readonly Saying[] =>
     isSilent(place.part, name)
       ? []
-      : layers.flatMap(({ source, of, where, values }) => {
+      : layers.flatMap(({ source, of, where, values, extra }): readonly Saying[] => {
           const text = textIn(values, place, name);
           const { part, condition } = place;
-          return text === undefined ? [] : [{ source, of, place: { part, condition, ...where }, text, read: words.read(kind, text) }];
+          const line = extra?.lineOf(part, condition, name);
+          return text === undefined
+            ? []
+            : [{ source, of, place: { part, condition, ...where }, text, read: words.read(kind, text), ...(line === undefined ? {} : { line }) }];
         });
   const valueAt = (place: Place, property: Property): Value | undefined => {
     if (isSilent(place.part, property.name)) return undefined;
@@ -144,6 +153,7 @@ function viewOf({ chain, steps, modes }: Grown, words: Words, step: string, mode
     scale: words.scale,
     swatches: words.swatches,
     pictures: words.pictures,
+    extras,
     colours: words.colours,
     vocabulary: words.vocabulary,
     said,

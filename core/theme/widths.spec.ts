@@ -79,7 +79,7 @@ describe('Width steps', () => {
 
   it('are reached by a swatch’s new name, and named among its uses', () => {
     expect(ownText(renameSwatch(stepped, 'reed', 'moss'), place('narrow'), 'ink')).toBe('moss 50%');
-    expect(usesOfSwatch(stepped, 'reed').map((use) => ('place' in use ? (use.place.step ?? '') : use.swatch))).toEqual(['', 'narrow']);
+    expect(usesOfSwatch(stepped, 'reed').map((use) => ('place' in use ? (use.place.step ?? '') : '?'))).toEqual(['', 'narrow']);
   });
 
   it('are added, renamed, moved and taken away, each with what is set at it', () => {

@@ -1,4 +1,5 @@
 import type { ModeName } from './catalogue/modes';
+import { NO_EXTRA, type Extra } from './extra';
 import { modeIn, type Place, type Theme } from './theme';
 
 /** The steps that hold until a theme has some of its own: the width of a tablet's column, and of a phone. */
@@ -45,15 +46,20 @@ export const stepFor = (steps: readonly Step[], width: number): string => steps.
 export interface Layer {
   readonly where: Pick<Place, 'step' | 'mode'>;
   readonly values: Theme['values'];
+  /** The extra CSS that says them, where they are of that. */
+  readonly extra?: Extra;
 }
 
 /**
- * What a theme of a chain says at a step in a mode, strongest first: in the mode, then at the steps from there up, then what holds at
- * every width. Each step also has what the wider ones say. Paper has no width steps.
+ * What a theme of a chain says at a step in a mode, strongest first: in the mode, then in its extra CSS, then at the steps from there up,
+ * then what holds at every width. Each step also has what the wider ones say. Paper has no width steps.
  */
-export function layersAt(of: Theme, steps: readonly Step[], step: string, mode: ModeName | ''): readonly Layer[] {
+export function layersAt(of: Theme, steps: readonly Step[], step: string, mode: ModeName | '', extra: Extra): readonly Layer[] {
   const own = modeIn(of, mode);
-  const inMode: readonly Layer[] = own ? [{ where: { mode: own.name }, values: own.values }] : [];
+  const inMode: readonly Layer[] = [
+    ...(own ? [{ where: { mode: own.name }, values: own.values }] : []),
+    ...(extra === NO_EXTRA ? [] : [{ where: {}, values: extra.values, extra }]),
+  ];
   const always: Layer = { where: {}, values: of.values };
   if (step === '' || mode === 'print') return [...inMode, always];
   const upTo = steps.slice(0, steps.findIndex(({ name }) => name === step) + 1).reverse();

@@ -16,6 +16,8 @@ export interface Words {
   readonly swatches: readonly Swatch[];
   readonly pictures: readonly Picture[];
   readonly colours: ReadonlyMap<string, Outcome<Rgba>>;
+  /** Names of the swatches. */
+  readonly names: ReadonlySet<string>;
   readonly vocabulary: Vocabulary;
   readonly read: (kind: ValueKind, text: string) => Outcome<Value>;
   /** What they were made of, so that another state of the theme can tell whether they are its own too. */
@@ -58,7 +60,7 @@ export function wordsFor(chain: readonly Theme[], before?: Words, mode: ModeName
     ofKind.set(text, outcome);
     return outcome;
   };
-  return { scale, swatches, pictures, colours, vocabulary, read, madeOf };
+  return { scale, swatches, pictures, colours, names: new Set(colours.keys()), vocabulary, read, madeOf };
 }
 
 /** Where the server keeps a picture that somebody brought in. */

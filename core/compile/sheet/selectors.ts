@@ -123,6 +123,23 @@ export function cellsOf(options: SelectorOptions, { part, condition }: Place, on
 /** Whether a preview has to hold a condition open, since only a hand brings it. */
 export const isHeldOpen = (condition: ConditionName): boolean => conditionOf(condition).held === true;
 
+/** The cells of a part under several conditions at once; held open in a preview, where only a hand brings one of them. */
+export function cellsUnder(options: SelectorOptions, part: PartName, conditions: readonly ConditionName[], isHeld: boolean): string {
+  let [row, cell] = ['', standing.get(part)?.cell ?? ''];
+  for (const condition of conditions) {
+    const test = testOf(condition, isHeaderPart(part), options.band);
+    if (!isHeld || !isHeldOpen(condition)) {
+      row += test.row;
+      cell += test.cell;
+      continue;
+    }
+    const [brought, band] = conditionOf(condition).when ?? [condition];
+    if (isHeaderPart(part) || test.row === '') cell += heldBy(brought);
+    else row += `${band === undefined ? '' : testOf(band, false, options.band).row}${heldBy(brought)}`;
+  }
+  return `${rowsIn(options, part, row)}>${filter(cell)}`;
+}
+
 /** The same where the condition is held open in a preview: on the row, or for headers on the cell. */
 export function heldCellsOf(options: SelectorOptions, { part, condition }: Place, only: PartName = part, also = ''): string {
   // What follows from another is held open by that.
@@ -168,8 +185,12 @@ const ownTests: { readonly [condition in ConditionName]?: string } = {
 };
 
 /** What stands in cells or around the table, under a condition of its own. */
-export function thingsOf({ theme }: SelectorOptions, { part, condition }: Place, isHeld = false): string {
-  const test = isHeld ? heldBy(condition) : (ownTests[condition] ?? '');
+export const thingsOf = (options: SelectorOptions, { part, condition }: Place, isHeld = false): string =>
+  thingsUnder(options, part, [condition], isHeld);
+
+/** The same under several conditions at once. */
+export function thingsUnder({ theme }: SelectorOptions, part: PartName, conditions: readonly ConditionName[], isHeld: boolean): string {
+  const test = conditions.map((each) => (isHeld && isHeldOpen(each) ? heldBy(each) : (ownTests[each] ?? ''))).join('');
   const content = contents.get(part);
   if (content !== undefined) return `.${theme}>*>:where(tr)>*>:where(${content}${test})`;
   if (part === 'search-field') return `.${theme}-around>:where(.${contract.search}) :where(input${test})`;
@@ -177,6 +198,10 @@ export function thingsOf({ theme }: SelectorOptions, { part, condition }: Place,
   if (bar !== undefined) return `.${theme}-around>:where(.${bar}${test})`;
   return `.${theme}-around>:where(.${contract.pager}) :where(.${contract.pagerItem}${test})`;
 }
+
+/** What stands in cells, by its name behind a combinator in extra CSS, as the published elements. */
+export const withContents = (below: string): string =>
+  below.replace(/(?<=[ >+~(,])(links|buttons|icons)(?![\w-])/g, (name) => `:where(${contents.get(name as PartName) ?? name})`);
 
 export const aroundBars = ({ theme }: SelectorOptions): string =>
   `.${theme}-around>:where(${Object.values(aroundParts)

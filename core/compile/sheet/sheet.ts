@@ -4,6 +4,9 @@ import { arrangementRules } from '../rules/arrangement-rules';
 import { NOTHING_BESIDE, type Beside } from './beside';
 import { byMode } from './by-mode';
 import { byWidth } from './by-width';
+import { resolveAt } from '../../resolve';
+import { contract } from '../markup/contract';
+import { extraRules } from '../rules/extra-rules';
 import { forcedRules } from '../rules/forced-rules';
 import { headerRules } from '../rules/header-rules';
 import { paperRules } from '../rules/paper-rules';
@@ -92,6 +95,11 @@ export function sheetOf(
     ...byMode(base, recipe.modes ? modesFor(view, scheme) : [], whole, scheme === 'follows' ? mark : ''),
     ...(recipe.arranged ? forcedRules(view, key) : []),
     ...(recipe.modes ? [...paperRules(view, key), ...overProperty(view)] : []),
+    ...extraRules(base, {
+      theme: contract.theme(key),
+      held: recipe.held,
+      band: resolveAt(base, { part: 'body-rows', condition: 'rest' }, 'band').css,
+    }),
   ];
   // Rows are hidden for visitors alone.
   return recipe.around === 'asked' && !around ? withSelectors(sheet, withNoneHidden) : sheet;

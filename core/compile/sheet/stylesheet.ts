@@ -1,7 +1,7 @@
 /** A stylesheet as a tree. Selectors and values come from the catalogue and from values that were read, never from a person's text. */
 export type CssNode =
   | { readonly kind: 'rule'; readonly selector: string; readonly declarations: readonly Declaration[] }
-  | { readonly kind: 'media' | 'container' | 'keyframes'; readonly query: string; readonly rules: readonly CssNode[] };
+  | { readonly kind: 'media' | 'container' | 'supports' | 'keyframes'; readonly query: string; readonly rules: readonly CssNode[] };
 export type Declaration = readonly [property: string, value: string];
 export type Stylesheet = readonly CssNode[];
 

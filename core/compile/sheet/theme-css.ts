@@ -24,6 +24,7 @@ import { NOTHING_BESIDE, type Beside } from './beside';
 import { textLookRules } from '../rules/text-look-rules';
 import { valueMarkRules } from '../rules/value-marks';
 import { edgeRules, exceptedProperties, exceptionRules, ownIconRules, setsHeight, setsPicture } from '../rules/exception-rules';
+import { readByExtra } from '../rules/extra-rules';
 import { feltValues, type Felt } from './lean';
 import { iconSides } from '../rules/icon-sides';
 import { iconRules } from '../rules/icons';
@@ -89,7 +90,7 @@ export function themeCss(
     ...edgeRules(view, exceptions, options),
     ...cornerRules(view, options),
   ]);
-  return [...swatchRule(view, options, nodes, around), ...nodes];
+  return [...swatchRule(view, options, [...nodes, ...readByExtra(view)], around), ...nodes];
 }
 
 /**

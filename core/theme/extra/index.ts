@@ -1,0 +1,3 @@
+export { EXTRA_MOST, type Around, type Extra, type ExtraDeclaration, type ExtraNotice, type ExtraRule, type Reached } from './extra';
+export { NO_EXTRA, readExtra } from './read-extra';
+export { writeExtra } from './write-extra';
