@@ -1,4 +1,4 @@
-import { dice, randomGrown, starterNames } from '../tests/random';
+import { dice, randomGrown, starterNames, withExtra } from '../tests/random';
 import { starter, themeWith, viewOf } from '../tests/themes';
 import {
   CHAIN_MOST,
@@ -140,6 +140,21 @@ describe('Detaching a theme', () => {
       if (!done) continue;
       const after = viewOfChain([done.theme, ...view.chain.slice(2)]);
       expect(lookChanges(view, after)).withContext(`seed ${seed}`).toEqual([]);
+    }
+  });
+  it('holds with extra CSS at every level, whose rules come along', () => {
+    for (let seed = 100; seed < 120; seed++) {
+      const d = dice(seed);
+      const [theme, ...rest] = randomGrown(d, starterNames, 1 + (seed % 3)).chain;
+      const some = [theme, ...rest].map((each, i) =>
+        i <= rest.length - 2 && d.chance(0.7) ? { ...withExtra(d, each), css: `${withExtra(d, each).css}\nbody-rows b { order: ${i} }` } : each,
+      );
+      const view = viewOfChain([some[0] ?? theme, ...some.slice(1)]);
+      const done = detached(view);
+      if (!done) continue;
+      const after = viewOfChain([done.theme, ...view.chain.slice(2)]);
+      // With modes and steps, what is stronger is counted.
+      if (done.stronger === 0) expect(lookChanges(view, after)).withContext(`seed ${seed}`).toEqual([]);
     }
   });
 });

@@ -1,3 +1,4 @@
+import { toHex } from '../colour';
 import {
   Views,
   basesOver,
@@ -201,6 +202,25 @@ export function withModes(d: Dice, theme: Theme): Theme {
     return { name, swatches, values: d.chance(0.3) ? {} : Object.fromEntries(Object.entries(values).filter(() => d.chance(0.3))) };
   });
   return { ...theme, modes };
+}
+
+/** The theme with some of what it could say in the ledger said in extra CSS instead, and with texts there that the ledger has not. */
+export function withExtra(d: Dice, theme: Theme): Theme {
+  const said = new Views(starterBases).of(randomTheme(d, ['ground']));
+  const rules = parts.flatMap(({ name, conditions }) =>
+    conditions.flatMap((condition) => {
+      const declared = propertiesOf(name).flatMap((property) => {
+        const value = d.chance(0.3) ? said.valueAt({ part: name, condition }, property) : undefined;
+        if (value === undefined || property.css === undefined || value.kind === 'page') return [];
+        return [`${property.css}: ${value.kind === 'colour' ? toHex(value.rgba) : value.css}`];
+      });
+      const at = condition === 'rest' ? name : `${name}:${condition}`;
+      return declared.length === 0 || name === 'lines'
+        ? []
+        : [d.chance(0.2) ? `${name} { &${at.slice(name.length)} { ${declared.join('; ')} } }` : `${at} { ${declared.join(';')} }`];
+    }),
+  );
+  return { ...theme, css: rules.join('\n') };
 }
 
 /** The theme with up to three width steps, at which some values or many are others. */

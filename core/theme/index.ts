@@ -30,6 +30,7 @@ export { edgeProperties, exceptionProperties, isExceptionProperty, type Excepted
 export {
   EXTRA_MOST,
   NO_EXTRA,
+  uncountedIn,
   writeExtra,
   readExtra,
   type Around,
@@ -37,7 +38,9 @@ export {
   type ExtraDeclaration,
   type ExtraNotice,
   type ExtraRule,
+  type ExtraWritten,
   type Reached,
+  type Uncounted,
 } from './extra';
 /* Documents */
 export {

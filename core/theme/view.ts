@@ -7,7 +7,7 @@ import { propertyOf, type Property, type PropertyName } from './catalogue/proper
 import { columnPlaces, isOfColumn, meantAt, nothingToFollow } from './following';
 import type { Value, Vocabulary } from './values/reading';
 import { modeIn, type Picture, type Place, type Swatch, type Theme } from './theme';
-import { NO_EXTRA, readExtra, type Extra } from './extra';
+import { NO_EXTRA, asTheyHold, readExtra, type Extra } from './extra';
 import type { TypeScale } from './type-scale';
 import type { ModeName } from './catalogue/modes';
 import { modesOf } from './modes';
@@ -84,7 +84,8 @@ type ViewAt = (step: string, mode: ModeName | '') => ThemeView;
 
 /** The view of a chain at a step in a mode. `words` are what its values can refer to there, which every step shares. */
 function viewOf({ chain, steps, modes }: Grown, words: Words, step: string, mode: ModeName | '', viewAt: ViewAt): ThemeView {
-  const extras = chain.map(({ css }) => (css === undefined || css === '' ? NO_EXTRA : readExtra(css, words.names)));
+  const read = chain.map(({ css }) => (css === undefined || css === '' ? NO_EXTRA : readExtra(css, words.names)));
+  const extras = read.every((each) => each === NO_EXTRA) ? read : asTheyHold(chain, read);
   const layers = chain.flatMap((of, i) => {
     const source: Source = i === 0 ? 'theme' : i === chain.length - 1 ? 'ground' : 'base';
     return layersAt(of, steps, step, mode, extras[i] ?? NO_EXTRA).map((layer) => ({ source, of, ...layer }));

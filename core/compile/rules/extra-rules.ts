@@ -1,9 +1,9 @@
 import {
-  conditionNames,
   needsPointer,
-  partNames,
   partOf,
+  places,
   swatchVariable,
+  type ConditionName,
   type Extra,
   type ExtraDeclaration,
   type ExtraRule,
@@ -42,8 +42,11 @@ export const readByExtra = (view: ThemeView): readonly CssNode[] =>
     ),
   );
 
-const strengthOf = ({ reached: { part, conditions } }: ExtraRule): number =>
-  (partOf(part).depth * 100 + partNames.indexOf(part)) * 100 + Math.max(0, ...conditions.map((each) => conditionNames.indexOf(each)));
+/** Where a rule stands in the order of strength: by the strongest of its conditions. */
+function strengthOf({ reached: { part, conditions } }: ExtraRule): number {
+  const all: readonly ConditionName[] = conditions.length === 0 ? ['rest'] : conditions;
+  return Math.max(...all.map((condition) => places.findIndex((place) => place.part === part && place.condition === condition)));
+}
 
 /** Swatches as the theme's own custom properties, its pictures as what they stand for, keyframes by the names that they have outside. */
 function inWords(view: ThemeView, property: string, value: string, frames: ReadonlyMap<string, string>): string {

@@ -1,5 +1,7 @@
-import { generate, ident, lexer, walk, type CssNode, type Declaration } from 'css-tree';
-import { closest, distance } from 'fastest-levenshtein';
+import type { CssNode, Declaration } from 'css-tree';
+import generate from 'css-tree/generator';
+import { ident } from 'css-tree/utils';
+import walk from 'css-tree/walker';
 import type { PartName } from '../catalogue/parts';
 import { partOf } from '../catalogue/parts';
 import type { Reached } from './extra';
@@ -35,7 +37,7 @@ export function judgeDeclaration(declaration: Declaration, reached: Reached | un
     return out('position: fixed is left out: it would lie over the page, wherever the table stands. Use absolute, which stays within the table.');
   if (reached !== undefined && isOutermost(reached) && leaves(property, value))
     return out(`${property} is left out: the ${partOf(reached.part).label.toLowerCase()} would leave its place on the page.`);
-  return judgeValue(property, value, declaration);
+  return declaration.value.type === 'Raw' ? out(`“${shown(value)}” cannot be read as a value.`) : undefined;
 }
 
 /** What stands on the page itself: a table, and what stands around it. */
@@ -45,20 +47,6 @@ const isTable = (part: PartName): boolean => part === 'table';
 const leaves = (property: string, value: string): boolean =>
   (property === 'position' ? /^(?:absolute|sticky)/i.test(value) : LEAVES.has(property)) ||
   (/^(?:margin|inset)/.test(property) && /(?:^|[\s(,])-/.test(value));
-
-function judgeValue(property: string, value: string, { value: node }: Declaration): Verdict | undefined {
-  if (node.type === 'Raw') return out(`“${shown(value)}” cannot be read as a value.`);
-  if (/\b(?:var|env|attr|if|random)\(/i.test(value)) return undefined;
-  const { error } = lexer.matchProperty(property, node);
-  if (!error) return undefined;
-  if (error.name !== 'SyntaxReferenceError') return out(`“${shown(value)}” is no value that ${property} takes.`);
-  const near = closest(property, names());
-  if (distance(property, near) <= 2) return out(`There is no property “${property}”. Did you mean ${near}?`);
-  return { say: `“${property}” is not known here, and is passed on: browsers that know it take it.`, isLeftOut: false };
-}
-
-let known: readonly string[] | undefined;
-const names = (): readonly string[] => (known ??= Object.keys((lexer as unknown as { readonly properties: object }).properties));
 
 const shown = (text: string): string => (text.length > 60 ? `${text.slice(0, 60)}…` : text);
 

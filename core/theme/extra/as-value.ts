@@ -2,7 +2,7 @@ import { isInSrgb, parseColour, toHex } from '../../colour';
 import type { ConditionName } from '../catalogue/conditions';
 import type { PartName } from '../catalogue/parts';
 import { canBeSet, propertiesOf, type Property, type PropertyName } from '../catalogue/properties';
-import { readValue } from '../values/values';
+import { offersFor, readValue } from '../values/values';
 import { ground } from '../starters/ground';
 import type { Vocabulary } from '../values/reading';
 import type { ExtraDeclaration } from './extra';
@@ -25,8 +25,13 @@ export function asValue(
   const text = property.kind === 'colour' ? colourText(value, swatches) : value;
   if (text === undefined) return undefined;
   if (property.kind === 'colour') return { property: property.name, text };
-  const read = readValue(property.kind, text, neutral);
-  return read.ok && level(read.value.css) === level(value) ? { property: property.name, text } : undefined;
+  // The ledger has words of its own for what CSS calls otherwise: `as typed` is `none`.
+  const words = [text, ...offersFor(property.kind)];
+  const same = words.find((word) => {
+    const read = readValue(property.kind, word, neutral);
+    return read.ok && level(read.value.css) === level(value);
+  });
+  return same === undefined ? undefined : { property: property.name, text: same };
 }
 
 /** Properties that become that very CSS, and nothing else. */

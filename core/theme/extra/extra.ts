@@ -50,6 +50,14 @@ export interface ExtraNotice {
   readonly isLeftOut: boolean;
 }
 
+/** A declaration where it was typed, for what looks at it more closely (`core/css-check`). */
+export interface ExtraWritten {
+  readonly property: string;
+  readonly value: string;
+  readonly line: number;
+  readonly column: number;
+}
+
 /** Extra CSS as it was read. */
 export interface Extra {
   /** What the ledger can say as well, as its values. */
@@ -60,4 +68,6 @@ export interface Extra {
   readonly keyframes: readonly ExtraFrames[];
   /** In the order of their lines. */
   readonly notices: readonly ExtraNotice[];
+  /** Every declaration that is taken, once. */
+  readonly written: readonly ExtraWritten[];
 }

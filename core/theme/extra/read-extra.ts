@@ -1,4 +1,6 @@
-import { generate, parse, type Atrule, type Block, type CssLocation, type CssNode, type Declaration, type Rule, type Selector } from 'css-tree';
+import type { Atrule, Block, CssNode, Declaration, Rule, Selector } from 'css-tree';
+import generate from 'css-tree/generator';
+import parse from 'css-tree/parser';
 import { isTooDeep } from '../../too-deep';
 import { conditionNames, type ConditionName } from '../catalogue/conditions';
 import type { PartName } from '../catalogue/parts';
@@ -14,6 +16,7 @@ import {
   type ExtraFrames,
   type ExtraNotice,
   type ExtraRule,
+  type ExtraWritten,
   type Reached,
 } from './extra';
 import { isRefused, readSelector } from './read-selector';
@@ -42,7 +45,7 @@ export function readExtra(css: string, swatches: ReadonlySet<string>): Extra {
   return extra;
 }
 
-export const NO_EXTRA: Extra = { values: {}, lineOf: () => undefined, rules: [], keyframes: [], notices: [] };
+export const NO_EXTRA: Extra = { values: {}, lineOf: () => undefined, rules: [], keyframes: [], notices: [], written: [] };
 
 /** Where a reader stands: what the rules around reach, and the queries around them. */
 interface Within {
@@ -54,6 +57,7 @@ class Reading {
   private readonly rules: ExtraRule[] = [];
   private readonly keyframes: ExtraFrames[] = [];
   private readonly notices: ExtraNotice[] = [];
+  private readonly written: ExtraWritten[] = [];
   private readonly values = new Map<PartName, Map<ConditionName, Map<PropertyName, string>>>();
   private readonly lines = new Map<string, number>();
   private isFull = false;
@@ -76,6 +80,7 @@ class Reading {
       rules: this.rules,
       keyframes: this.keyframes,
       notices: this.notices.slice(0, NOTICES_MOST),
+      written: this.written,
     };
   }
 
@@ -203,7 +208,10 @@ class Reading {
     if (verdict !== undefined) this.tell(declaration, verdict.say, verdict.isLeftOut);
     if (verdict?.isLeftOut === true) return undefined;
     if (declaration.important !== false) this.tell(declaration, '!important is left out: extra CSS stands above what the theme says anyway.', false);
-    return [[nameOf(declaration), safe(generate(declaration.value).trim())]];
+    const [name, value] = [nameOf(declaration), safe(generate(declaration.value).trim())];
+    const { line, column } = startOf(declaration);
+    if (!this.written.some((each) => each.line === line && each.column === column)) this.written.push({ property: name, value, line, column });
+    return [[name, value]];
   }
 
   private declare(declarations: readonly Declaration[], { reached, around }: Within): void {
@@ -304,9 +312,22 @@ function inLonghands([name, value]: ExtraDeclaration): readonly ExtraDeclaration
       [`padding-${pair[1]}-start`, top],
       [`padding-${pair[1]}-end`, end],
     ];
-  if (name === 'background' && /^(?:#[0-9a-f]+|[a-z]+|(?:rgb|hsl|var|oklch)a?\([^()]*(?:\([^()]*\))?\))$/i.test(value) && value !== 'none')
-    return [['background-color', value]];
+  // Any other single word or function of a background is an image (CSS Backgrounds 3, section 3.10).
+  if (name === 'background' && isOneColour(value)) return [['background-color', value]];
   return [[name, value]];
+}
+
+const COLOUR_FUNCTION = /^(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color|color-mix|var|light-dark)\(/i;
+/** Whether a text is one colour alone: a word, digits, or one function whose brackets end with it. */
+function isOneColour(value: string): boolean {
+  if (/^(?:#[0-9a-f]+|[a-z]+)$/i.test(value)) return value !== 'none';
+  if (!COLOUR_FUNCTION.test(value)) return false;
+  let depth = 0;
+  for (let i = 0; i < value.length; i++) {
+    if (value[i] === '(') depth++;
+    else if (value[i] === ')' && --depth === 0) return i === value.length - 1;
+  }
+  return false;
 }
 
 const nameOf = ({ property }: Declaration): string => (property.startsWith('--') ? property : property.toLowerCase());

@@ -1,4 +1,6 @@
-import { generate, walk, type CssNode, type Selector } from 'css-tree';
+import type { CssNode, Selector } from 'css-tree';
+import generate from 'css-tree/generator';
+import walk from 'css-tree/walker';
 import { closest, distance } from 'fastest-levenshtein';
 import { conditionNames, type ConditionName } from '../catalogue/conditions';
 import { partNames, partOf, type PartName } from '../catalogue/parts';

@@ -25,6 +25,7 @@ import {
   randomTable,
   randomTheme,
   withExceptions,
+  withExtra,
   withModes,
   withSteps,
   starterNames,
@@ -228,6 +229,15 @@ describe('What core predicts is what Chromium computes', () => {
     const width = mode === 'print' ? 1000 : d.pick([d.pick(theme.steps).width, 1000, 300]);
     const found = disagreements(theme, table, randomHeld(d, table), seed % 2 === 1, width);
     expect(found.slice(0, 5)).withContext(`seed ${seed}, ${mode}, at ${width}px`).toEqual([]);
+  });
+
+  forSeeds('for themes with extra CSS, as far as the ledger has the same', { all: 300, usual: 25 }, (seed) => {
+    const d = dice(60_000 + seed);
+    const whole = viewOf(withExtra(d, d.chance(0.3) ? withSteps(d, randomTheme(d, starterNames)) : randomTheme(d, starterNames)));
+    const table = d.chance(0.3) ? withExceptions(d, randomTable(d)) : randomTable(d);
+    const width = d.pick([d.pick(whole.steps).width, 1000]);
+    const found = disagreements(whole, table, randomHeld(d, table), seed % 2 === 1, width);
+    expect(found.slice(0, 5)).withContext(`seed ${seed} at ${width}px`).toEqual([]);
   });
 
   it('sees a disagreement when there is one', () => {

@@ -6,6 +6,7 @@ import { sayProblem } from '../../../../../core/outcome';
 import type { Scheme } from '../../../../../core/page';
 import { previewOf, shownTable } from '../../../../../core/table';
 import {
+  NO_EXTRA,
   partOf,
   placeAt,
   properties,
@@ -13,6 +14,8 @@ import {
   propertyOf,
   stepFor,
   type ConditionName,
+  type Extra,
+  type ExtraNotice,
   type ModeName,
   type PartName,
   type Picture,
@@ -87,6 +90,16 @@ export class StudioState implements EditedLook {
   readonly part = computed<PartName>(() => this.parts()[0] ?? 'body-rows');
   readonly condition = signal<ConditionName>('rest');
   readonly row = signal<RowName>('fill');
+  /** What stands below the specimen. */
+  readonly lower = signal<'values' | 'css'>('values');
+  /** The place in the extra CSS that was asked for last. */
+  readonly lineAsked = signal<{ readonly line: number; readonly column?: number } | undefined>(undefined);
+  /** What was found when the extra CSS was looked at closely, which its editor does. */
+  readonly cssChecked = signal<{ readonly extra: Extra; readonly notices: readonly ExtraNotice[] } | undefined>(undefined);
+  readonly cssNotices = computed(() => {
+    const [extra = NO_EXTRA, checked] = [this.view()?.extras[0], this.cssChecked()];
+    return checked?.extra === extra ? checked.notices : extra.notices;
+  });
   /** Counts up when the ledger should take the focus. */
   readonly focusRequested = signal(0);
   /** Texts that were typed and cannot be read, by part, condition and row: kept in their cells until they are mended. */
@@ -237,12 +250,19 @@ export class StudioState implements EditedLook {
 
   /** Goes to where a value is set. */
   goTo({ part, condition, step = '', mode }: Place, row: RowName): void {
+    this.lower.set('values');
     if (step !== this.step()) this.goToStep(step);
     this.mode.set(mode ?? '');
     this.parts.set([part]);
     this.condition.set(condition);
     this.row.set(row);
     this.focusRequested.update((n) => n + 1);
+  }
+
+  /** Goes to a line of the theme's extra CSS. */
+  goToLine(line: number, column?: number): void {
+    this.lower.set('css');
+    this.lineAsked.set({ line, ...(column === undefined ? {} : { column }) });
   }
 
   /** Looks at a width step: the specimen is as wide as it holds at most, or as there is room. */

@@ -10,12 +10,14 @@ import { MatSnackBar } from '@angular/material/snack-bar';
 import { MatTooltipModule } from '@angular/material/tooltip';
 import { Router, RouterLink } from '@angular/router';
 import type { Stretch } from '../../../../../core/fit';
-import { bundles, conditionNames, countValues, idIn, modeNames, partNames, partOf, propertyNames } from '../../../../../core/theme';
+import { NO_EXTRA, bundles, conditionNames, countValues, idIn, modeNames, partNames, partOf, propertyNames } from '../../../../../core/theme';
 import { Name } from '../../controls/rename';
 import { Ruler } from '../../controls/ruler';
 import { UndoRedo } from '../../controls/undo-redo';
 import { followRoom } from '../../controls/follow-room';
 import { OpenDocument } from '../../documents/open-document';
+import { CssTold } from '../../controls/css/css-told';
+import { ExtraCss } from './extra/extra-css';
 import { Anatomy } from './specimen/anatomy';
 import { FitPanel } from './widths/fit-panel';
 import { Ledger } from './ledger/ledger';
@@ -44,6 +46,8 @@ import type { Moved, Moving } from './compare/base-dialog';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     Anatomy,
+    CssTold,
+    ExtraCss,
     FitPanel,
     Ledger,
     MatButtonModule,
@@ -78,6 +82,7 @@ export class Studio implements OnInit {
   private readonly snackBar = inject(MatSnackBar);
   private readonly sprouting = inject(Sprouting);
   protected readonly hard = hardSpecimens;
+  protected readonly none = NO_EXTRA;
   protected readonly columns = signal(true);
   protected readonly shown = computed(() => {
     const theme = this.state.theme();

@@ -101,6 +101,7 @@ function cellOf(view: ThemeView, part: PartName, condition: ConditionName, row: 
   const { step, mode } = view;
   const isOwn = ({ from }: Resolved): boolean =>
     from.source === 'theme' &&
+    from.line === undefined &&
     from.place?.part === part &&
     from.place.condition === condition &&
     (from.place.mode ?? '') === mode &&
@@ -122,9 +123,9 @@ function cellOf(view: ThemeView, part: PartName, condition: ConditionName, row: 
 const chip = (rgba: Rgba | undefined): string | undefined => (rgba && rgba.alpha > 0 ? toHex(blend(rgba, WHITE)) : undefined);
 
 /** Where a value comes from, as the ledger and the why panel say it. */
-export function sourceInWords({ source, of, place }: Pick<Link, 'source' | 'of' | 'place'>): string {
+export function sourceInWords({ source, of, place, line }: Pick<Link, 'source' | 'of' | 'place' | 'line'>): string {
   if (!place) return 'nothing set';
-  const where = placeInWords(place);
+  const where = line === undefined ? placeInWords(place) : `Extra CSS, line ${line}`;
   if (source === 'theme') return where;
   return source === 'base' ? `${where}, in ${of?.name ?? ''}` : `${where}, as every theme starts`;
 }

@@ -10,8 +10,9 @@ import { ValueEditor } from '../../../values/value-editor';
 import { cellInWords, conditionLabel, ledgerCell, ledgerRows, sharedConditions, type LedgerRow, type ShownCell, type ShownRow } from './ledger-rows';
 import { fill, fillAcross, pasteInto, rangeBetween, rangeText, type At, type Range } from './ledger-range';
 import { failingTogether } from './findings';
-import { silenceOf } from './silence';
+import { beatenByCss, silenceOf } from './silence';
 import type { RowName } from '../../../values/rows';
+import { LowerSwitch } from '../extra/lower-switch';
 import { StudioState, type Entry } from '../studio-state';
 import { suggestionsFor } from '../../../values/suggestions';
 
@@ -32,7 +33,7 @@ const REST_MS = 200;
 @Component({
   selector: 'zest-ledger',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [A11yModule, MatButtonModule, MatIconModule, MatMenuModule, OverlayModule, ValueEditor],
+  imports: [A11yModule, LowerSwitch, MatButtonModule, MatIconModule, MatMenuModule, OverlayModule, ValueEditor],
   templateUrl: './ledger.html',
   styleUrl: './ledger.scss',
 })
@@ -67,7 +68,8 @@ export class Ledger {
   protected readonly conditions = computed(() => sharedConditions(this.state.parts()));
   protected readonly silence = computed(() => {
     const view = this.state.view();
-    return view ? silenceOf(view, this.state.parts(), this.state.table()) : '';
+    if (!view) return '';
+    return silenceOf(view, this.state.parts(), this.state.table()) || beatenByCss(view, this.state.parts(), this.state.condition(), this.state.row());
   });
   protected readonly rows = computed<readonly ShownRow[]>(() => {
     const view = this.state.view();

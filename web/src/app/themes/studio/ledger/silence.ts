@@ -1,5 +1,6 @@
 import { gridOf, partOfCell, numberColumns, type Table } from '../../../../../../core/table';
-import { outsideParts, partOf, type PartName, type ThemeView } from '../../../../../../core/theme';
+import { outsideParts, partOf, type ConditionName, type PartName, type ThemeView } from '../../../../../../core/theme';
+import { sidesOf, type RowName } from '../../../values/rows';
 
 /** Why what is set for the picked parts shows nothing at the moment; empty where it shows. */
 export function silenceOf(view: ThemeView, parts: readonly PartName[], table: Table): string {
@@ -7,6 +8,13 @@ export function silenceOf(view: ThemeView, parts: readonly PartName[], table: Ta
   if (off.length > 0) return `The own look of ${off.join(' and ').toLowerCase()} is off: what is set here does nothing until it is on.`;
   const lacking = parts.filter((part) => !isIn(table, part)).map((part) => partOf(part).label.toLowerCase());
   return lacking.length > 0 ? `The table that is shown has no ${lacking.join(' and no ')}: choose another to see it.` : '';
+}
+
+/** That the extra CSS says the value that has the focus, where it does; empty where it does not. */
+export function beatenByCss(view: ThemeView, parts: readonly PartName[], condition: ConditionName, row: RowName): string {
+  const [own] = view.extras;
+  const lines = parts.flatMap((part) => sidesOf(row).flatMap((side) => own?.lineOf(part, condition, side) ?? []));
+  return lines.length === 0 ? '' : `Line ${lines[0]} of the extra CSS says this value: what is set here does nothing until it says so no more.`;
 }
 
 function isIn(table: Table, part: PartName): boolean {

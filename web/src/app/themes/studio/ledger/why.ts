@@ -15,6 +15,8 @@ interface Step {
   readonly text: string;
   readonly state: Link['state'];
   readonly place: Link['place'];
+  /** The line of this theme's own extra CSS. */
+  readonly line?: number;
   readonly say?: string;
   /** The theme below that says it, where it can be opened, and the place there. */
   readonly in?: { readonly id: string; readonly name: string; readonly place: Params };
@@ -30,7 +32,9 @@ interface Step {
     <ol>
       @for (step of steps(); track $index) {
         <li [class.holds]="step.state === 'holds'">
-          @if (step.place; as place) {
+          @if (step.line; as line) {
+            <button type="button" class="goto" [attr.aria-label]="'Go to ' + step.where" (click)="state.goToLine(line)">{{ step.where }}</button>
+          } @else if (step.place; as place) {
             <button type="button" class="goto" [attr.aria-label]="'Go to ' + step.where" (click)="state.goTo(place, property())">
               {{ step.where }}
             </button>
@@ -194,6 +198,7 @@ export class Why {
       text: link.text,
       state: link.state,
       place: link.place,
+      ...(link.source === 'theme' && link.line !== undefined ? { line: link.line } : {}),
       say: link.say,
       in: this.below(view, link),
     }));

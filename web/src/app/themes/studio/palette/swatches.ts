@@ -62,11 +62,12 @@ export class Swatches {
   protected readonly uses = computed(() => {
     const theme = this.state.theme();
     if (!theme || this.opened() === '') return [];
-    return usesOfSwatch(theme, this.opened()).map((use) =>
-      'swatch' in use
+    return usesOfSwatch(theme, this.opened()).map((use) => {
+      if ('line' in use) return { name: `extra CSS, line ${use.line}`, go: () => this.state.goToLine(use.line) };
+      return 'swatch' in use
         ? { name: `swatch ${use.swatch}` }
-        : { name: placeInWords(use.place, use.property), go: () => this.state.goTo(use.place, use.property) },
-    );
+        : { name: placeInWords(use.place, use.property), go: () => this.state.goTo(use.place, use.property) };
+    });
   });
   protected readonly below = computed(() => this.state.view()?.chain[1]?.name ?? 'nothing');
   /** Themes that grow from this one and refer to the swatch that is open. */

@@ -1,0 +1,1 @@
+export { checkExtra } from './check-extra';
