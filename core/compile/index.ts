@@ -17,6 +17,8 @@ export { rule, walk, writeCss, type CssNode, type Declaration, type Stylesheet }
 export { sheetOf, type SheetFor, type SheetUse } from './sheet/sheet';
 export { arrangementRules, leavesOut, stacks, turns } from './rules/arrangement-rules';
 export { byMode } from './sheet/by-mode';
+export { extraBeside } from './rules/extra-rules';
+export { selectorsFor } from './sheet/selectors-for';
 export { byWidth } from './sheet/by-width';
 export { columnLabels, labelRules } from './markup/labels';
 export { besideIn, besideOf, type Beside } from './sheet/beside';

@@ -1,10 +1,10 @@
 import type { Theme } from '../theme';
 
-/** The theme with other extra CSS; where nothing is left of it, without. */
-export function setExtraCss(theme: Theme, css: string): Theme {
-  if ((theme.css ?? '') === css) return theme;
-  const { css: _, ...rest } = theme;
-  return css.trim() === '' ? rest : { ...rest, css };
+/** A theme or a table with other extra CSS; where nothing is left of it, without. */
+export function setExtraCss<T extends { readonly css?: string }>(document: T, css: string): T {
+  if ((document.css ?? '') === css) return document;
+  const { css: _, ...rest } = document;
+  return (css.trim() === '' ? rest : { ...rest, css }) as T;
 }
 
 const readsSwatch = (name: string): RegExp => new RegExp(`(?<=var\\(\\s{0,20})--${name}(?=\\s{0,20}[,)])`, 'g');

@@ -4,6 +4,8 @@ import {
   turns,
   besideCss,
   besideIn,
+  extraBeside,
+  selectorsFor,
   boxed,
   byWidth,
   type KeyedView,
@@ -56,7 +58,11 @@ export const themeFile = (view: ThemeView, key: string): string => themeFiles(vi
  * stand after the theme's stylesheet.
  */
 export function tableFile(table: Table, dress: KeyedView | undefined): string {
-  const rules = dress ? byWidth(dress.view, (at) => besideCss(at, dress.key, besideIn(dress.view, [table]))) : [];
+  const beside = dress && besideIn(dress.view, [table]);
+  const rules =
+    dress && beside
+      ? [...byWidth(dress.view, (at) => besideCss(at, dress.key, beside)), ...extraBeside(dress.view, selectorsFor(dress.view, dress.key), beside)]
+      : [];
   // Nothing that a value says can end the style.
   const style = rules.length === 0 ? '' : `<style>\n${writeCss(rules).trim().replaceAll('</', '<\\/')}\n</style>\n`;
   // Shares beside fixed lengths are told from the box's width, with no stylesheet as well.

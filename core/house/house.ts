@@ -2,6 +2,7 @@ import { object, string, type ObjectSchema } from 'yup';
 import { bad, good, type Outcome } from '../outcome';
 import { schemes, type Scheme } from '../page';
 import { checkShape } from '../problems-of';
+import { EXTRA_MOST } from '../theme';
 import { isTooDeep } from '../too-deep';
 import { mannerOf, manners } from './manners';
 import { MOST_CHARACTERS } from './limits';
@@ -19,6 +20,8 @@ export interface House {
   readonly scheme?: Scheme;
   /** A class or an attribute of the root or the body by which the site is dark (`.dark`, `[data-look="dark"]`); without it, it is as the visitor has it. */
   readonly mark?: string;
+  /** Extra CSS for every table of the site, in the words of a theme's. */
+  readonly extra?: string;
 }
 
 export const HOUSE_FORMAT = 'zest-house/1';
@@ -64,6 +67,7 @@ const houseSchema = object({
     .oneOf([...schemes], 'It is light, dark, or follows the visitor.')
     .optional(),
   mark: string().strict().matches(DARK_MARK, DARK_MARK_SAYS).optional(),
+  extra: string().strict().optional().max(EXTRA_MOST, `Extra CSS has at most ${EXTRA_MOST} characters.`),
 }).noUnknown('A house stylesheet has no other fields.') as unknown as ObjectSchema<House>;
 
 /** What is said of a stylesheet that is too long, or whose brackets stand too deep in one another, to be read; undefined where it is not. */

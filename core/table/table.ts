@@ -58,6 +58,8 @@ export interface Table {
   readonly language: string;
   /** Id of the theme that the editor dresses it in; empty for none. */
   readonly theme: string;
+  /** Extra CSS for this table alone, as it was typed; in the words of a theme's (`theme/extra`). */
+  readonly css?: string;
 }
 
 /** A table without its rows, as large ones are sent and kept. */

@@ -13,6 +13,8 @@ export interface Parts {
   readonly scheme: Scheme | undefined;
   /** The class or attribute by which the site is dark. */
   readonly mark: string | undefined;
+  /** Extra CSS for every table of the site. */
+  readonly extra: string | undefined;
   /** By what placements name. */
   readonly tables: readonly (readonly [ref: string, json: string])[];
   readonly themes: readonly (readonly [ref: string, theme: { readonly key: string; readonly chain: ThemeView['chain'] }])[];
@@ -59,12 +61,13 @@ export interface Compiled {
 /** Does a job. Undefined where the placement is not on the page. */
 export const compiled = (job: Job): Compiled | undefined => (job.kind === 'page' ? ofPage(job) : ofPlacement(job));
 
-function inputOf({ page, site, scheme, mark, tables, themes }: Parts): PageInput {
+function inputOf({ page, site, scheme, mark, extra, tables, themes }: Parts): PageInput {
   return {
     page,
     ...(site ? { site } : {}),
     ...(scheme ? { scheme } : {}),
     ...(mark ? { mark } : {}),
+    ...(extra ? { extra } : {}),
     tables: new Map(tables.map(([ref, json]) => [ref, JSON.parse(json) as Table])),
     themes: new Map(themes.map(([ref, { key, chain }]) => [ref, { key, view: viewOfChain(chain) }])),
   };

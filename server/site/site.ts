@@ -29,6 +29,7 @@ interface HouseFiles {
   /** How the site's tables go with dark. */
   readonly scheme: Scheme | undefined;
   readonly mark: string | undefined;
+  readonly extra: string | undefined;
   readonly css: Served;
 }
 
@@ -64,7 +65,7 @@ export class Site {
     return (this.houseKept ??= this.options.house.get().then(({ document }) => {
       const text = cssOf(document);
       const read = readHouse(text);
-      return { text, scheme: document.scheme, mark: document.mark, css: served(read.ok ? read.value.css : '') };
+      return { text, scheme: document.scheme, mark: document.mark, extra: document.extra, css: served(read.ok ? read.value.css : '') };
     }));
   }
 
@@ -75,8 +76,8 @@ export class Site {
     const whole = dressed(page, site);
     const placed = tablesOn(whole);
     const of = new Set(documentKinds.pages.follows(whole).map(({ kind, id }) => `${documentKinds[kind].word}/${id}`));
-    const { scheme, mark } = await this.house();
-    return { parts: { page, tables: [...tables], site, scheme, mark, themes: await this.themesOf(placed) }, all, of };
+    const { scheme, mark, extra } = await this.house();
+    return { parts: { page, tables: [...tables], site, scheme, mark, extra, themes: await this.themesOf(placed) }, all, of };
   }
 
   /** Each placement's theme: its newest edition, or the one at which it is held, under a class of its own. One that is gone gives way to the newest. */

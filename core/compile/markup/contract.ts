@@ -52,6 +52,8 @@ export const contract = {
   yields: { first: 'zp-first-away', second: 'zp-second-away' },
   open: 'zp-open',
   left: 'zp-left',
+  /** On a table with extra CSS of its own, and around it. */
+  own: (css: string): string => `zp-own-${css}`,
   /** In a cell: what its column is called, shown where rows are stacked. Not part of its text. */
   label: 'zp-label',
   /** In a cell: what a merged cell of the rows above says for its row too, shown and heard where rows are stacked. Not part of its text. */

@@ -31,6 +31,7 @@ import { exceptionClasses } from '../rules/exception-rules';
 import { totalOnPage } from './found-totals';
 import { columnLabels, isPlain, labelOf } from './labels';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
+import { shortHash } from '../sheet/short-hash';
 import { contract } from './contract';
 import { saidAgain } from './said-again';
 import { canSort, filterKind, sortValue } from './sort-values';
@@ -154,11 +155,12 @@ export function turnedElements(table: Table, options: TableHtmlOptions): readonl
 export const boxed = (framed: Element, id?: string, style?: string): Element => element('div', { class: contract.box, id, style }, framed);
 
 /** What this table asks for beside its theme: where its caption stands, and a first column that stays. */
-export function ownClasses({ caption, captionSide, captionAlign, pinned }: Table): readonly string[] {
+export function ownClasses({ caption, captionSide, captionAlign, pinned, css = '' }: Table): readonly string[] {
   return [
     captionSide !== '' && caption !== '' ? contract.caption(captionSide) : '',
     captionAlign !== '' && caption !== '' ? contract.caption(captionAlign) : '',
     pinned ? contract.pinned : '',
+    css === '' ? '' : contract.own(shortHash(css)),
   ].filter((name) => name !== '');
 }
 

@@ -4,6 +4,7 @@ import type { ThemeView } from '../../theme';
 import { isRightToLeft, wordingOf, type Visitor } from '../../page';
 import { columnNames, type Table } from '../../table';
 import { element, type Element } from './markup';
+import { shortHash } from '../sheet/short-hash';
 import { contract } from './contract';
 import { rule, type CssNode } from '../sheet/stylesheet';
 
@@ -53,7 +54,8 @@ export function visitedTable(framed: Element, table: Table, visitor: Visitor, { 
     'div',
     {
       id,
-      class: theme === undefined ? undefined : contract.around(theme),
+      class:
+        theme === undefined ? undefined : [contract.around(theme), ...(table.css ? [`${contract.own(shortHash(table.css))}-around`] : [])].join(' '),
       'data-visitor': can.join(' '),
       'data-rows': pageRows > 0 ? pageRows : undefined,
       'data-sizes': pageRows > 0 && visitor.sizes ? '' : undefined,

@@ -138,7 +138,7 @@ function themesIn(input: PageInput): Stylesheet {
       key,
       scheme,
       ...(input.mark === undefined ? {} : { mark: input.mark }),
-      beside: besideIn(view, dressedIn),
+      beside: { ...besideIn(view, dressedIn), site: input.extra ?? '' },
       around: blocks.some(({ visitor }) => visitor !== null),
       pinned: dressedIn.some(({ pinned }) => pinned),
       header: blocks.some(({ visitor }) => visitor?.header === true),

@@ -15,6 +15,8 @@ export interface PageInput {
   readonly scheme?: Scheme;
   /** The class or attribute by which the site is dark; without it, it is as the visitor has it. */
   readonly mark?: string;
+  /** Extra CSS for every table of the site. */
+  readonly extra?: string;
   readonly tables: ReadonlyMap<string, Table>;
   readonly themes: ReadonlyMap<string, KeyedView>;
 }

@@ -2,6 +2,7 @@ import {
   needsPointer,
   partOf,
   places,
+  readExtra,
   swatchVariable,
   type ConditionName,
   type Extra,
@@ -10,6 +11,9 @@ import {
   type Reached,
   type ThemeView,
 } from '../../theme';
+import { contract } from '../markup/contract';
+import type { Beside } from '../sheet/beside';
+import { shortHash } from '../sheet/short-hash';
 import { familyOf } from '../sheet/families';
 import { captionOf, cellsUnder, isHeldOpen, thingsUnder, withContents, type SelectorOptions } from '../sheet/selectors';
 import { rule, type CssNode, type Declaration, type Stylesheet } from '../sheet/stylesheet';
@@ -18,9 +22,9 @@ import { rule, type CssNode, type Declaration, type Stylesheet } from '../sheet/
  * What a theme's extra CSS says that the ledger cannot: behind all that the theme says, so that it holds. What lies below comes first,
  * then part by part and condition by condition in the order of strength, then as it was typed.
  */
-export function extraRules(view: ThemeView, options: SelectorOptions): Stylesheet {
-  if (view.extras.every(({ rules, keyframes }) => rules.length === 0 && keyframes.length === 0)) return [];
-  const lowestFirst = view.extras.toReversed();
+export function extraRules(view: ThemeView, options: SelectorOptions, extras = view.extras): Stylesheet {
+  if (extras.every(({ rules, keyframes }) => rules.length === 0 && keyframes.length === 0)) return [];
+  const lowestFirst = extras.toReversed();
   const all = lowestFirst.flatMap(({ rules }) => [...rules].sort((a, b) => strengthOf(a) - strengthOf(b)));
   const frames = lowestFirst.flatMap(({ keyframes }) => keyframes);
   const names = new Map(frames.map(({ name }) => [name, `${options.theme}-${name}`]));
@@ -34,9 +38,16 @@ export function extraRules(view: ThemeView, options: SelectorOptions): Styleshee
   ];
 }
 
+/** What is said beside the theme, for all tables of the site and for some of them alone, above the theme's own. */
+export const extraBeside = (view: ThemeView, options: SelectorOptions, { site, extras }: Beside): Stylesheet => [
+  ...(site === '' ? [] : extraRules(view, options, [asideOf(view, site)])),
+  ...extras.flatMap((css) => extraRules(view, { ...options, theme: contract.own(shortHash(css)) }, [asideOf(view, css)])),
+];
+const asideOf = (view: ThemeView, css: string): Extra => readExtra(css, new Set(view.colours.keys()), true);
+
 /** Names of the custom properties that it reads, so that the theme's swatches among them are said. */
-export const readByExtra = (view: ThemeView): readonly CssNode[] =>
-  view.extras.flatMap(({ rules, keyframes }) =>
+export const readByExtra = (view: ThemeView, { site, extras }: Beside): readonly CssNode[] =>
+  [...view.extras, ...[site, ...extras].filter((css) => css !== '').map((css) => asideOf(view, css))].flatMap(({ rules, keyframes }) =>
     [...rules, ...keyframes.flatMap(({ frames }) => frames)].map(({ declarations }) =>
       rule('', ...declarations.map(([property, value]): Declaration => [property, inWords(view, property, value, new Map())])),
     ),

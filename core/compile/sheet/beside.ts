@@ -10,8 +10,11 @@ export interface Beside {
   readonly exceptions: readonly Exception[];
   readonly worn: readonly Worn[];
   readonly texts: readonly TextLook[];
+  /** Extra CSS of tables, each once, and of the whole site; empty for none. */
+  readonly extras: readonly string[];
+  readonly site: string;
 }
-export const NOTHING_BESIDE: Beside = { exceptions: [], worn: [], texts: [] };
+export const NOTHING_BESIDE: Beside = { exceptions: [], worn: [], texts: [], extras: [], site: '' };
 
 /** What tables have beside a theme in which they are dressed; what stands turned beside a table has its looks the other way round. */
 export const besideIn = (view: ThemeView, tables: readonly Table[]): Beside =>
@@ -19,10 +22,12 @@ export const besideIn = (view: ThemeView, tables: readonly Table[]): Beside =>
 
 /** `texts` are the looks of marked text, where the rows are not to be looked through for them. */
 export const besideOf = (
-  tables: readonly (Pick<Table, 'exceptions' | 'dressings'> & { readonly rows?: Table['rows'] })[],
+  tables: readonly (Pick<Table, 'exceptions' | 'dressings' | 'css'> & { readonly rows?: Table['rows'] })[],
   texts: readonly TextLook[] = textLooksOf(tables),
 ): Beside => ({
   exceptions: exceptionsIn(tables),
   worn: wornIn(tables),
   texts,
+  extras: [...new Set(tables.flatMap(({ css }) => css ?? []))],
+  site: '',
 });

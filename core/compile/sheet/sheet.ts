@@ -4,15 +4,14 @@ import { arrangementRules } from '../rules/arrangement-rules';
 import { NOTHING_BESIDE, type Beside } from './beside';
 import { byMode } from './by-mode';
 import { byWidth } from './by-width';
-import { resolveAt } from '../../resolve';
-import { contract } from '../markup/contract';
-import { extraRules } from '../rules/extra-rules';
+import { extraBeside, extraRules } from '../rules/extra-rules';
 import { forcedRules } from '../rules/forced-rules';
 import { headerRules } from '../rules/header-rules';
 import { paperRules } from '../rules/paper-rules';
 import { overProperty } from '../rules/transition-rules';
 import { pinnedRules } from '../rules/pinned-rules';
 import { withNoneHidden } from './selectors';
+import { selectorsFor } from './selectors-for';
 import { withSelectors, type Stylesheet } from './stylesheet';
 import { themeCss } from './theme-css';
 import { sortIconRules } from '../markup/visitor-html';
@@ -91,15 +90,13 @@ export function sheetOf(
   // Paper has no width steps.
   const whole = (each: ThemeView): Stylesheet => (recipe.widths && each.mode !== 'print' ? byWidth(each, at) : at(each));
   const base = recipe.modes && scheme === 'dark' ? view.in('dark') : view;
+  const options = selectorsFor(base, key, recipe.held);
   const sheet = [
     ...byMode(base, recipe.modes ? modesFor(view, scheme) : [], whole, scheme === 'follows' ? mark : ''),
     ...(recipe.arranged ? forcedRules(view, key) : []),
     ...(recipe.modes ? [...paperRules(view, key), ...overProperty(view)] : []),
-    ...extraRules(base, {
-      theme: contract.theme(key),
-      held: recipe.held,
-      band: resolveAt(base, { part: 'body-rows', condition: 'rest' }, 'band').css,
-    }),
+    ...extraRules(base, options),
+    ...extraBeside(base, options, beside),
   ];
   // Rows are hidden for visitors alone.
   return recipe.around === 'asked' && !around ? withSelectors(sheet, withNoneHidden) : sheet;

@@ -34,6 +34,7 @@ import { GRADUAL_LAYER, isGradual, transitionRules } from '../rules/transition-r
 import { hasPicture, isPictureShared, laidOver, pictureBehind, pictureInCells, pictureUnder, picturedCells } from '../rules/pictures';
 import { aroundBars, captionOf, cellsOf, everyCell, groupsOf, heldCellsOf, isHeldOpen, notWithin, rowsOf, type SelectorOptions } from './selectors';
 import { contract } from '../markup/contract';
+import { selectorsFor } from './selectors-for';
 import { rule, tidied, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
 
 export interface ThemeCssOptions {
@@ -61,7 +62,7 @@ export function themeCss(
   { key, held = false, around = false, lean = false, clears = false, beside = NOTHING_BESIDE }: ThemeCssOptions,
 ): Stylesheet {
   const { exceptions, worn, texts } = beside;
-  const options: SelectorOptions = { theme: contract.theme(key), held, band: resolveAt(view, { part: 'body-rows', condition: 'rest' }, 'band').css };
+  const options = selectorsFor(view, key, held);
   const felt = lean ? feltBeside(view, around, exceptions) : undefined;
   const isOwn = setsPicture(exceptions);
   const rulesOf = (isHand: boolean): readonly CssNode[] =>
@@ -90,7 +91,7 @@ export function themeCss(
     ...edgeRules(view, exceptions, options),
     ...cornerRules(view, options),
   ]);
-  return [...swatchRule(view, options, [...nodes, ...readByExtra(view)], around), ...nodes];
+  return [...swatchRule(view, options, [...nodes, ...readByExtra(view, beside)], around), ...nodes];
 }
 
 /**
@@ -99,12 +100,8 @@ export function themeCss(
  */
 export function besideCss(view: ThemeView, key: string, beside: Beside): Stylesheet {
   const { exceptions, worn, texts } = beside;
-  if (exceptions.length === 0 && worn.length === 0 && texts.length === 0) return [];
-  const options: SelectorOptions = {
-    theme: contract.theme(key),
-    held: false,
-    band: resolveAt(view, { part: 'body-rows', condition: 'rest' }, 'band').css,
-  };
+  if (exceptions.length === 0 && worn.length === 0 && texts.length === 0 && beside.extras.length === 0) return [];
+  const options = selectorsFor(view, key);
   const { under, over } = exceptionRules(view, exceptions, options);
   const hand = under.length === 0 ? [] : handRules(view, options, setsPicture(exceptions));
   const height = setsHeight(exceptions) ? [rule(everyCell(options), ['box-sizing', 'border-box'])] : [];
@@ -118,7 +115,7 @@ export function besideCss(view: ThemeView, key: string, beside: Beside): Stylesh
     ...ownIconRules(view, exceptions, options),
     ...edgeRules(view, exceptions, options),
   ]);
-  return [...swatchRule(view, options, nodes, false), ...nodes];
+  return [...swatchRule(view, options, [...nodes, ...readByExtra({ ...view, extras: [] }, beside)], false), ...nodes];
 }
 
 const handRules = (view: ThemeView, options: SelectorOptions, isOwn: boolean): readonly CssNode[] =>

@@ -1,6 +1,6 @@
 import { array, boolean, mixed, number, object, string } from 'yup';
 import { dataTypeNames, dateOrders, dateStyles, isLanguage, negativeStyles, totalNames } from '../../data-types';
-import { isExceptionProperty, nameSchema } from '../../theme';
+import { EXTRA_MOST, isExceptionProperty, nameSchema } from '../../theme';
 import { readColumnWidth } from '../columns/column';
 import { LIMITS } from './limits';
 import { exceptionReaches } from '../looks/exception';
@@ -176,4 +176,5 @@ export const headFields = {
     .defined('The language is missing; it may be empty.')
     .test('language', 'A language is a code such as en, de or ar-EG, or empty.', (code) => code === '' || isLanguage(code)),
   theme: string().strict().defined('The theme is missing; it may be empty.').max(100),
+  css: string().strict().optional().max(EXTRA_MOST, `Extra CSS has at most ${EXTRA_MOST} characters.`),
 };

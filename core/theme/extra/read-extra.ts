@@ -33,13 +33,13 @@ const REMEMBERED = 60;
 
 /**
  * Reads a theme's extra CSS. As browsers do, it goes on after a mistake (CSS Syntax 3, section 2.2); whatever is left out is told with
- * its place. Nothing that is read reaches beyond the tables that wear the theme, fetches, or runs.
+ * its place. Beside a theme, as that of one table or of the site (`isAside`), nothing of it is a value of the ledger. Nothing that is read reaches beyond the tables that wear the theme, fetches, or runs.
  */
-export function readExtra(css: string, swatches: ReadonlySet<string>): Extra {
-  const key = `${[...swatches].join(' ')}\n${css}`;
+export function readExtra(css: string, swatches: ReadonlySet<string>, isAside = false): Extra {
+  const key = `${isAside} ${[...swatches].join(' ')}\n${css}`;
   const known = read.get(key);
   if (known) return known;
-  const extra = new Reading(swatches).all(css);
+  const extra = new Reading(swatches, isAside).all(css);
   if (read.size >= REMEMBERED) read.clear();
   read.set(key, extra);
   return extra;
@@ -62,7 +62,10 @@ class Reading {
   private readonly lines = new Map<string, number>();
   private isFull = false;
 
-  constructor(private readonly swatches: ReadonlySet<string>) {}
+  constructor(
+    private readonly swatches: ReadonlySet<string>,
+    private readonly isAside: boolean,
+  ) {}
 
   private source = '';
 
@@ -233,7 +236,7 @@ class Reading {
 
   /** Takes a declaration as a value of the ledger, where it is one. */
   private set({ part, conditions, also, below }: Reached, made: ExtraDeclaration, line: number): boolean {
-    if (also !== '' || below !== '' || conditions.length > 1) return false;
+    if (this.isAside || also !== '' || below !== '' || conditions.length > 1) return false;
     const [condition = 'rest'] = conditions;
     const values = inLonghands(made).map((each) => asValue(part, condition, each, this.swatches));
     if (values.some((each) => each === undefined)) return false;

@@ -89,8 +89,9 @@ function atPart(part: PartName, node: CssNode): Begun {
 
 const notAPart = (name: string): string => {
   const near = closest(name, [...partNames]);
-  const meant = distance(name, near) <= 3 ? ` Did you mean ${near}?` : '';
-  return `“${name}” is no part of a table.${meant} A selector begins with one: ${partNames.filter((each) => each !== 'lines').join(', ')}.`;
+  const isNear = distance(name, near) <= 3;
+  const all = partNames.filter((each) => each !== 'lines').join(', ');
+  return `“${name}” is no part of a table. ${isNear ? `Did you mean ${near}?` : `A selector begins with one: ${all}.`}`;
 };
 
 /** What a nested selector goes on from. */

@@ -58,8 +58,8 @@ export class StandsOn {
       themes.set(themeRef(block), held ? { key: heldKey(now.key, edition), view: held } : now);
     }
     const site = siteDress([page, ...this.otherPages()]);
-    const { scheme, mark } = this.under.kept()?.document ?? {};
-    return { page, tables: new Map([...this.fullTables(), ...this.heldTables()]), themes, site, scheme, mark };
+    const { scheme, mark, extra } = this.under.kept()?.document ?? {};
+    return { page, tables: new Map([...this.fullTables(), ...this.heldTables()]), themes, site, scheme, mark, extra };
   });
 
   /** The themes of what is placed on the page, each once, whose swatches its blocks can have. */

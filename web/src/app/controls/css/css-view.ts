@@ -60,7 +60,7 @@ export const cssView = ({ parent, text, label, describedBy, nonce, swatches, cha
         lintGutter(),
         css(),
         syntaxHighlighting(inks),
-        autocompletion({ override: [completionsOf(swatches), cssCompletionSource] }),
+        autocompletion({ interactionDelay: 0, override: [completionsOf(swatches), cssCompletionSource] }),
         keymap.of([...closeBracketsKeymap, ...completionKeymap, ...defaultKeymap, ...historyKeymap]),
         EditorView.lineWrapping,
         EditorView.contentAttributes.of({ 'aria-label': label, 'aria-describedby': describedBy, spellcheck: 'false' }),

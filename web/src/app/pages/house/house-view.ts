@@ -7,6 +7,7 @@ import type { PageInput } from '../../../../../core/compile';
 import { cssOf, HOUSE_FORMAT, houseIn, manners, readDarkMark, type House, type Standing } from '../../../../../core/house';
 import { tablesOn, type Page } from '../../../../../core/page';
 import type { Table } from '../../../../../core/table';
+import { ExtraCssDialog } from '../../controls/css/extra-css-dialog';
 import { followRoom } from '../../controls/follow-room';
 import { Ruler } from '../../controls/ruler';
 import { Deleting } from '../../controls/deleting';
@@ -30,6 +31,7 @@ export class HouseView {
   private readonly views = inject(ThemeViews);
   private readonly deleting = inject(Deleting);
   private readonly snackBar = inject(MatSnackBar);
+  private readonly css = inject(ExtraCssDialog);
   protected readonly under = inject(UnderHouse);
   protected readonly manners = manners;
   protected readonly pages = signal<readonly KeptPage[]>([]);
@@ -51,6 +53,7 @@ export class HouseView {
       page,
       scheme: this.under.house()?.scheme,
       mark: this.under.house()?.mark,
+      extra: this.under.house()?.extra,
       tables: this.tables(),
       themes: new Map(this.themes().map(({ id, key, document }) => [id, { key, view: this.views.of(document) }])),
     };
@@ -91,10 +94,27 @@ export class HouseView {
   protected onlyTold = (standing: Standing): Standing => ({ ...standing, settles: undefined });
 
   protected readonly wrongMark = signal('');
-  /** How tables go with dark, whichever stylesheet it is. */
-  private dark(): Pick<House, 'scheme' | 'mark'> {
-    const { scheme, mark } = this.under.house() ?? {};
-    return { scheme, mark };
+  /** What is said of the site's tables, whichever stylesheet it is. */
+  private ofTables(): Pick<House, 'scheme' | 'mark' | 'extra'> {
+    const { scheme, mark, extra } = this.under.house() ?? {};
+    return { scheme, mark, extra };
+  }
+  /** How much extra CSS there is for all tables, in words. */
+  protected readonly extraSize = computed(() => {
+    const count = (this.under.house()?.extra ?? '').split('\n').filter((line) => line.trim() !== '').length;
+    return count === 0 ? '' : count === 1 ? '1 line' : `${count} lines`;
+  });
+  protected writeExtra(): void {
+    void this.css.open({
+      title: 'Extra CSS of the site’s tables',
+      about: 'For every table of the site, above what its theme says. The site has it once this house stylesheet is used.',
+      css: this.under.house()?.extra ?? '',
+      swatches: [...new Set(this.themes().flatMap(({ document }) => this.views.of(document).swatches.map(({ name }) => name)))],
+      changed: (css) => {
+        const house = this.under.house();
+        if (house) this.under.tried.set({ ...house, extra: css.trim() === '' ? undefined : css });
+      },
+    });
   }
   /** What the stylesheet in sight does in the dark that the tables do not. */
   protected readonly goesDark = computed(() => {
@@ -107,11 +127,11 @@ export class HouseView {
 
   protected isPicked = (manner: string): boolean => this.under.house()?.manner === manner;
   protected pick(manner: string): void {
-    this.under.tried.set({ ...(manner === '' ? this.own() : houseIn(manner)), ...this.dark() });
+    this.under.tried.set({ ...(manner === '' ? this.own() : houseIn(manner)), ...this.ofTables() });
   }
   protected write(css: string, name = this.own().name || 'Pasted'): void {
     this.own.set({ ...this.own(), css, name: name.slice(0, 200) });
-    this.under.tried.set({ ...this.own(), ...this.dark() });
+    this.under.tried.set({ ...this.own(), ...this.ofTables() });
   }
   protected go(typed: string): void {
     const house = this.under.house();
@@ -143,4 +163,4 @@ export class HouseView {
 }
 
 const isSame = (a: House | undefined, b: House | undefined): boolean =>
-  a?.manner === b?.manner && a?.css === b?.css && a?.name === b?.name && a?.scheme === b?.scheme && a?.mark === b?.mark;
+  a?.manner === b?.manner && a?.css === b?.css && a?.name === b?.name && a?.scheme === b?.scheme && a?.mark === b?.mark && a?.extra === b?.extra;

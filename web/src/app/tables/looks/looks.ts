@@ -32,6 +32,8 @@ import { EditedLook } from '../../values/edited-look';
 import { readRow, sidesOf, type RowName } from '../../values/rows';
 import { suggestionsFor } from '../../values/suggestions';
 import { ValueEditor } from '../../values/value-editor';
+import { setExtraCss } from '../../../../../core/edit';
+import { ExtraCssDialog } from '../../controls/css/extra-css-dialog';
 import { UnreadableList, type UnreadableText } from '../../controls/unreadable-list';
 import { bandOf } from '../grid/band';
 import type { Asked } from '../columns/column-form';
@@ -51,6 +53,7 @@ const kinds: readonly ExceptionKind[] = ['column', 'row', 'cell'];
 })
 export class Looks implements EditedLook {
   private readonly dialog = inject(MatDialog);
+  private readonly css = inject(ExtraCssDialog);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   readonly table = input.required<Table>();
   readonly view = input.required<ThemeView | undefined>();
@@ -118,6 +121,17 @@ export class Looks implements EditedLook {
     this.change(dressing === '' ? 'show values plainly' : `show values as ${dressing}`, '', (each) => ({ ...each, dressing }));
   }
   /** Makes and changes dressings; one that was added is put on what is chosen. */
+  /** Extra CSS for this table alone: it stands above its theme's. */
+  protected writeCss(): void {
+    void this.css.open({
+      title: 'Extra CSS of this table',
+      about: 'For this table alone, above what its theme says. Parts are written as elements, conditions as pseudo-classes of them.',
+      css: this.table().css ?? '',
+      swatches: this.view()?.swatches.map(({ name }) => name) ?? [],
+      changed: (css) => this.changed.emit({ label: 'write extra CSS', touches: 'css', make: (each) => setExtraCss(each, css) }),
+    });
+  }
+
   protected async editValueMarks(): Promise<void> {
     const { ValueMarkDialog } = await import('./value-mark-dialog');
     const table = this.table();
