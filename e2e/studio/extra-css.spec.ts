@@ -42,6 +42,8 @@ describe('Extra CSS', () => {
     // As it is pasted: the editor closes brackets that are typed.
     await person.paste(await person.find('textbox', name), { 'text/plain': text });
     expect(await field(name)).toBeTrue();
+    const stands = 'return document.querySelector(".cm-content").innerText.trim().startsWith(arguments[0])';
+    await person.until('what was written', async () => (await driver.executeScript(stands, text.slice(0, 20))) || undefined);
   };
   const shown = (selector: string, property: string): Promise<string> =>
     driver.executeScript<string>(
@@ -115,6 +117,7 @@ describe('Extra CSS', () => {
     await person.click('button', /^Extra CSS of this table/);
     await write('Extra CSS of this table', 'body-rows { text-indent: 3px }\nbody { display: none }');
     await person.untilText(/Line 2\s*“body” is no part of a table/);
+    expect(await driver.executeScript<string>('return document.querySelector(".cm-content").innerText')).toContain('text-indent: 3px');
     await person.click('button', 'Close');
     const indented = `return getComputedStyle(document.querySelector('zest-grid').shadowRoot.querySelector('tbody td')).textIndent`;
     await person.until('the table in the editor', async () => ((await driver.executeScript(indented)) === '3px' ? true : undefined));

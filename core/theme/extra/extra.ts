@@ -60,6 +60,8 @@ export interface ExtraWritten {
 
 /** Extra CSS as it was read. */
 export interface Extra {
+  /** Whether it stands beside a theme, so that nothing of it is a value of the ledger. */
+  readonly isAside: boolean;
   /** What the ledger can say as well, as its values. */
   readonly values: Theme['values'];
   /** On which line each of these stands. */

@@ -45,7 +45,7 @@ export function readExtra(css: string, swatches: ReadonlySet<string>, isAside = 
   return extra;
 }
 
-export const NO_EXTRA: Extra = { values: {}, lineOf: () => undefined, rules: [], keyframes: [], notices: [], written: [] };
+export const NO_EXTRA: Extra = { isAside: false, values: {}, lineOf: () => undefined, rules: [], keyframes: [], notices: [], written: [] };
 
 /** Where a reader stands: what the rules around reach, and the queries around them. */
 interface Within {
@@ -78,6 +78,7 @@ class Reading {
     } else if (css.trim() !== '') this.block(this.parsed(css), { reached: undefined, around: [] });
     this.notices.sort((a, b) => a.line - b.line || a.column - b.column);
     return {
+      isAside: this.isAside,
       values: valuesOf(this.values),
       lineOf: (part, condition, property) => this.lines.get(`${part} ${condition} ${property}`),
       rules: this.rules,

@@ -12,9 +12,11 @@ export interface Uncounted {
 }
 
 /** What has to be looked at, since contrast and the checks do not see it. */
-export const uncountedIn = ({ rules }: Extra): readonly Uncounted[] =>
+export const uncountedIn = ({ rules, isAside }: Extra): readonly Uncounted[] =>
   rules.flatMap((rule) =>
-    rule.declarations.flatMap(([property]) => (READING.test(property) ? [{ line: rule.line, property, why: whyOf(rule) }] : [])),
+    rule.declarations.flatMap(([property]) =>
+      READING.test(property) ? [{ line: rule.line, property, why: isAside ? 'it stands beside the theme' : whyOf(rule) }] : [],
+    ),
   );
 
 function whyOf({ around, reached: { below, also, conditions } }: ExtraRule): string {

@@ -28,7 +28,7 @@ export interface CssDialogData {
       <p class="zest-note">{{ data.about }}</p>
       <div class="both">
         <zest-css-editor
-          [text]="data.css"
+          [text]="css()"
           [label]="data.title"
           [notices]="notices()"
           [swatches]="data.swatches"
@@ -70,7 +70,7 @@ export interface CssDialogData {
 })
 export class CssDialog {
   protected readonly data = inject<CssDialogData>(MAT_DIALOG_DATA);
-  private readonly css = signal(this.data.css);
+  protected readonly css = signal(this.data.css);
   protected readonly place = signal<{ readonly line: number; readonly column?: number } | undefined>({ line: 1 });
   protected readonly extra = computed(() => readExtra(this.css(), new Set(this.data.swatches), true));
   protected readonly notices = computed(() => checkExtra(this.extra()));

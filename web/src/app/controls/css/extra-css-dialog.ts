@@ -14,6 +14,7 @@ export class ExtraCssDialog {
       maxWidth: '96vw',
       position: { bottom: '16px' },
       backdropClass: 'cdk-overlay-transparent-backdrop',
+      panelClass: 'zest-raised',
       data,
     });
   }
