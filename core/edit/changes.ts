@@ -42,6 +42,8 @@ export function changesBetween({ theme: before, ...was }: ThemeView, { theme: af
     ...widthChanges(before, after),
     ...modeChanges(before, after),
     ...told('Extra CSS', before.css, after.css),
+    ...told('Collection', before.collection, after.collection),
+    ...told('Tags', before.tags?.join(', '), after.tags?.join(', ')),
   ];
 }
 

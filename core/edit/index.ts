@@ -33,6 +33,7 @@ export {
   type Instead,
   type SwatchUse,
 } from './swatches';
+export { crossed, type Across, type Crossed } from './across';
 export { applyBrand } from './brand';
 export { staysBehind, takenAlong, type Behind } from './behind';
 export { baseInWords, changesBetween, type ThemeChange } from './changes';

@@ -88,6 +88,15 @@ const modeSchema = object({
   values: mixed<Theme['values']>().required('A mode has values, even if none is set.').test('values', valuesAreRight),
 }).noUnknown('A mode has a name, swatches and values only.');
 
+const COLLECTION_MOST = 60;
+export const TAGS_MOST = 20;
+/** A tag: one word or several, 1 to 40 characters. */
+export const tagSchema = string()
+  .strict()
+  .required('A tag is a word.')
+  .trim('A tag has no spaces around it.')
+  .max(40, 'A tag has at most 40 characters.');
+
 const scaleSchema = object({
   base: number().strict().required().min(6, 'The base size is at least 6 px.').max(60, 'The base size is at most 60 px.'),
   ratio: number().strict().required().min(1, 'The ratio is at least 1.').max(2, 'The ratio is at most 2.'),
@@ -159,6 +168,20 @@ const themeSchema: ObjectSchema<Theme> = object({
     .default(undefined)
     .test('unique', 'Two modes have the same name.', (modes) => unique(modes)),
   css: string().strict().optional().default(undefined).max(EXTRA_MOST, `Extra CSS has at most ${EXTRA_MOST} characters.`),
+  collection: string()
+    .strict()
+    .optional()
+    .default(undefined)
+    .trim('A collection’s name has no spaces around it.')
+    .min(1, 'A collection has a name.')
+    .max(COLLECTION_MOST, `A collection’s name has at most ${COLLECTION_MOST} characters.`),
+  tags: array()
+    .strict()
+    .of(tagSchema)
+    .optional()
+    .default(undefined)
+    .max(TAGS_MOST, `A theme has at most ${TAGS_MOST} tags.`)
+    .test('unique', 'Two tags are the same.', (tags) => new Set(tags).size === (tags?.length ?? 0)),
 }).noUnknown('A theme has no other fields.') as unknown as ObjectSchema<Theme>;
 
 /**

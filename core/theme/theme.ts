@@ -70,9 +70,17 @@ export interface Theme {
   readonly modes?: readonly Mode[];
   /** Extra CSS, as it was typed: what the ledger cannot say. */
   readonly css?: string;
+  /** Where it lies in the library; no part of what is published. */
+  readonly collection?: string;
+  readonly tags?: readonly string[];
 }
 
 export const THEME_FORMAT = 'zest-theme/2';
+
+/** The theme without where it lies in the library: what is published. */
+export function withoutOrder({ collection: _collection, tags: _tags, ...theme }: Theme): Theme {
+  return theme;
+}
 
 /** A place where a value can be set. */
 export interface Place {

@@ -1,4 +1,4 @@
-import { keyFrom, type Theme } from '../../core/theme';
+import { keyFrom, withoutOrder, type Theme } from '../../core/theme';
 import { documentKinds, type Changed, type Edition, type EditionRef, type Kept, type ThemeEdition } from '../../core/documents';
 import { changesOf } from '../changes/changes';
 import type { Database, Queries } from '../database/database';
@@ -90,7 +90,7 @@ export class ThemeStore extends DocumentStore<Theme> {
     );
     const found = await this.database.query<{ id: string; name: string; number: number; revision: number }>(
       `select t.id, t.revision, t.document ->> 'name' as name, e.number from themes t join theme_editions e on e.theme_id = t.id
-       where t.id = any($1) and t.deleted_at is null and e.document <> t.document
+       where t.id = any($1) and t.deleted_at is null and e.document <> t.document - 'collection' - 'tags'
        and e.number = (select max(number) from theme_editions where theme_id = t.id) order by t.id`,
       [all.map(({ id }) => id)],
     );
@@ -117,7 +117,7 @@ export class ThemeStore extends DocumentStore<Theme> {
       this.sayPublished(id, done);
       return done;
     }
-    const { document } = await this.get(id, queries);
+    const document = withoutOrder((await this.get(id, queries)).document);
     const first: Carried[] = [];
     const standsOn = await standing(queries, id, document.base, async (below) => {
       const { number, carried } = await this.publish(below, queries);

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { MatButtonModule } from '@angular/material/button';
 import { MAT_DIALOG_DATA, type MatDialog, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { firstValueFrom } from 'rxjs';
+import { isNameTaken } from '../../../../core/free-name';
 import { nameSchema } from '../../../../core/theme';
 import { ApiError } from '../documents/api';
 
@@ -9,6 +10,8 @@ export interface NameQuestion {
   readonly title: string;
   readonly name: string;
   readonly action: string;
+  /** Names that others have: that one is taken is said, and no reason not to take it. */
+  readonly taken?: readonly string[];
   /** Keeps what is called so; false where it could not and that has been said. The dialog stays until it is kept. */
   readonly keep: (name: string) => Promise<unknown>;
 }
@@ -30,11 +33,12 @@ export const askName = (dialog: MatDialog, question: NameQuestion): Promise<stri
           <input
             class="zest-field"
             [value]="question.name"
-            (input)="typed = $any($event.target).value; wrong.set('')"
+            (input)="typed = $any($event.target).value; wrong.set(''); isTaken.set(isNameTaken(typed, question.taken ?? []))"
             [attr.aria-invalid]="wrong() ? true : null"
             aria-describedby="wrong-name"
         /></label>
         <p id="wrong-name" class="zest-wrong" role="alert">{{ wrong() }}</p>
+        <p class="zest-note" role="status">{{ isTaken() ? 'Another is called so already.' : '' }}</p>
       </mat-dialog-content>
       <mat-dialog-actions>
         <button mat-button type="button" mat-dialog-close>Leave it</button>
@@ -47,6 +51,8 @@ class NameDialog {
   protected readonly question = inject<NameQuestion>(MAT_DIALOG_DATA);
   private readonly dialog = inject<MatDialogRef<NameDialog, string>>(MatDialogRef);
   protected readonly wrong = signal('');
+  protected readonly isTaken = signal(false);
+  protected readonly isNameTaken = isNameTaken;
   protected readonly isBusy = signal(false);
   protected typed = this.question.name;
 

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, ElementRef, inject, input, output, 
 import { MatIconModule } from '@angular/material/icon';
 import { MatButtonModule } from '@angular/material/button';
 import { MatTooltipModule } from '@angular/material/tooltip';
+import { isNameTaken } from '../../../../core/free-name';
 import { nameSchema } from '../../../../core/theme';
 
 /** A document's name as a heading that can be edited in place. */
@@ -21,9 +22,10 @@ import { nameSchema } from '../../../../core/theme';
         (keydown.enter)="$event.preventDefault(); finish($event, true)"
         (keydown.escape)="finish($event, false)"
         (blur)="finish($event, true)"
-        (input)="wrong.set('')"
+        (input)="wrong.set(''); isTaken.set(isNameTaken($any($event.target).value, taken()))"
       />
       <span id="name-wrong" class="zest-wrong" role="alert">{{ wrong() }}</span>
+      <span class="zest-note" role="status">{{ isTaken() ? 'Another is called so already.' : '' }}</span>
     } @else {
       <h1>{{ name() }}</h1>
       <button mat-icon-button (click)="start()" [attr.aria-label]="'Rename ' + name()" matTooltip="Rename"><mat-icon svgIcon="edit" /></button>
@@ -55,7 +57,11 @@ import { nameSchema } from '../../../../core/theme';
 export class Name {
   readonly name = input.required<string>();
   readonly label = input('Name');
+  /** Names that others have: that one is taken is said, and no reason not to take it. */
+  readonly taken = input<readonly string[]>([]);
   readonly renamed = output<string>();
+  protected readonly isTaken = signal(false);
+  protected readonly isNameTaken = isNameTaken;
   protected readonly editing = signal(false);
   protected readonly wrong = signal('');
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
@@ -63,6 +69,7 @@ export class Name {
   protected start(): void {
     this.editing.set(true);
     this.wrong.set('');
+    this.isTaken.set(false);
     setTimeout(() => this.host.querySelector('input')?.select());
   }
 

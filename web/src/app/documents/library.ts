@@ -67,6 +67,7 @@ export abstract class Library<K extends KindName, Item extends Kept<Documents[K]
       title: `Rename the ${documentKinds[this.kind].word}`,
       name: item.document.name,
       action: 'Rename',
+      taken: this.items().flatMap(({ id, document }) => (id === item.id ? [] : [document.name])),
       keep: (name) => this.named(item, name),
     });
     // Whether it was renamed or somebody else was faster: as it is now.

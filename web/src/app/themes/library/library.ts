@@ -1,17 +1,23 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import { firstValueFrom } from 'rxjs';
 import { MatButtonModule } from '@angular/material/button';
+import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { RouterLink } from '@angular/router';
-import { countValues, idIn, standingOn } from '../../../../../core/theme';
+import { NOTHING_WANTED, collectionsOf, isWanted, lookOf, tagsOf, usesOf, wantsNothing, type Look, type Use } from '../../../../../core/shelf';
+import { countValues, idIn, standingOn, type Theme, type ThemeView } from '../../../../../core/theme';
 import { CardWall } from '../../controls/card-wall';
 import { Dressed } from '../../controls/dressed/dressed';
 import { sampleTable } from '../../controls/dressed/sample-table';
 import type { KeptTheme } from '../../documents/api';
 import { Library } from '../../documents/library';
 import type { BringThemes } from '../files/bring-themes-dialog';
+import type { AcrossData } from './across-dialog';
+import type { OrderData } from './order-dialog';
 import type { MakeTheme } from './starter-dialog';
+import { WantedBar } from './wanted-bar';
 import { ShownOn } from '../shown-on';
 import { Sprouting } from '../sprouting';
 import { ThemeViews } from '../../controls/dressed/theme-views';
@@ -19,7 +25,7 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
 @Component({
   selector: 'zest-theme-library',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CardWall, Dressed, MatButtonModule, MatIconModule, MatMenuModule, RouterLink],
+  imports: [CardWall, Dressed, MatButtonModule, MatCheckboxModule, MatIconModule, MatMenuModule, RouterLink, WantedBar],
   template: `
     <div class="zest-bar">
       <h1>Themes</h1>
@@ -33,10 +39,26 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
         [value]="search()"
         (input)="search.set($any($event.target).value)"
       />
+      <button mat-button [attr.aria-expanded]="isLooking()" (click)="isLooking.set(!isLooking())">By look and use</button>
+      <button mat-button [attr.aria-pressed]="isChoosing()" (click)="toggleChoosing()" [disabled]="items().length === 0">
+        {{ isChoosing() ? 'Choose no more' : 'Choose several' }}
+      </button>
       <button mat-button (click)="save(items())" [disabled]="items().length === 0">Save all as a file</button>
       <button mat-stroked-button (click)="bring()">Bring in</button>
       <button mat-flat-button (click)="create()">New theme</button>
     </div>
+    @if (isLooking()) {
+      <zest-wanted-bar [(wanted)]="wanted" [collections]="collections()" [tags]="tags()" [fonts]="fonts()" />
+    }
+    @if (isChoosing()) {
+      <div class="chosen" role="group" aria-label="What is done to those chosen">
+        <span role="status">{{ chosen().length === 1 ? '1 chosen' : chosen().length + ' chosen' }}</span>
+        <button mat-button (click)="chooseFound()">Choose all that are seen</button>
+        <button mat-stroked-button (click)="order(chosen())" [disabled]="chosen().length === 0">Collection and tags</button>
+        <button mat-stroked-button (click)="changeAcross()" [disabled]="chosen().length === 0">Change in all</button>
+        <button mat-stroked-button (click)="save(chosen())" [disabled]="chosen().length === 0">Save as a file</button>
+      </div>
+    }
     <div class="zest-view">
       @if (loaded() && items().length === 0) {
         <p>No themes yet. Begin with a starter: <button mat-stroked-button (click)="create()">Choose a starter</button></p>
@@ -50,6 +72,9 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
                 <h2>
                   <a [routerLink]="['/themes', theme.id]">{{ theme.document.name }}</a>
                 </h2>
+                @if (lies(theme); as where) {
+                  <p class="zest-note lies">{{ where }}</p>
+                }
                 <p class="zest-note">
                   {{ about(theme) }}
                   @if (baseId(theme); as id) {
@@ -64,6 +89,13 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
                   </button>
                 }
               </div>
+              @if (isChoosing()) {
+                <mat-checkbox
+                  [checked]="ids().has(theme.id)"
+                  [aria-label]="'Choose ' + theme.document.name"
+                  (change)="choose(theme.id, $event.checked)"
+                />
+              }
               <button
                 mat-icon-button
                 [matMenuTriggerFor]="menu"
@@ -81,18 +113,43 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
           <button mat-menu-item (click)="rename(theme)">Rename</button>
           <button mat-menu-item (click)="duplicate(theme)">Duplicate</button>
           <button mat-menu-item (click)="sprouting.from(theme)">Grow a theme from it</button>
+          <button mat-menu-item (click)="order([theme])">Collection and tags</button>
           <button mat-menu-item (click)="save([theme])">Save as a file</button>
           <button mat-menu-item (click)="remove(theme)">Delete</button>
         </ng-template>
       </mat-menu>
       @if (loaded() && items().length > 0 && found().length === 0) {
-        <p role="status">No theme has these words. <button mat-button (click)="search.set('')">Show all</button></p>
+        <p role="status">
+          {{ isWords() ? 'No theme has these words.' : 'No theme is all of this.' }} <button mat-button (click)="showAll()">Show all</button>
+        </p>
+      } @else if (found().length < items().length) {
+        <p role="status" class="few">{{ found().length }} of {{ count() }} <button mat-button (click)="showAll()">Show all</button></p>
       }
     </div>
   `,
   styles: `
     .find {
-      width: 220px;
+      width: 200px;
+    }
+    .chosen {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+      align-items: center;
+      padding: 8px 20px;
+      border-block-end: 1px solid var(--zest-line);
+      background: var(--zest-glow);
+    }
+    .chosen [role='status'] {
+      font-weight: 650;
+      margin-inline-end: 8px;
+    }
+    mat-checkbox {
+      position: relative;
+      z-index: 1;
+    }
+    .few {
+      margin-block-start: 14px;
     }
     .names a:not(h2 a) {
       position: relative;
@@ -123,13 +180,131 @@ export class ThemeLibrary extends Library<'themes', KeptTheme> {
   private readonly snackBar = inject(MatSnackBar);
   protected readonly kind = 'themes';
   protected readonly ask = this.api.themes;
-  /** Themes whose name or base theme has every word of the search. */
-  protected readonly found = computed(() => this.items().filter((theme) => this.isFound(theme)));
+  protected readonly wanted = signal(NOTHING_WANTED);
+  protected readonly isLooking = signal(false);
+  /** Pages and tables, by which it is told where themes are used: asked for when that is looked for. */
+  private readonly users = signal<ReadonlyMap<string, Use> | undefined>(undefined);
+  private readonly looks = new WeakMap<ThemeView, Look>();
+  private lookAt(view: ThemeView): Look {
+    const look = this.looks.get(view) ?? lookOf(view);
+    this.looks.set(view, look);
+    return look;
+  }
+  /** Themes that are what is looked for: words of their names and what they stand on, and whatever else is wanted. */
+  protected readonly found = computed(() => {
+    const wanted = { ...this.wanted(), words: this.search() };
+    if (wantsNothing(wanted)) return this.items();
+    const uses = this.users();
+    return this.items().filter((theme) =>
+      isWanted(
+        {
+          theme: theme.document,
+          said: this.said(theme),
+          use: uses?.get(theme.id) ?? { live: 0, kinds: [] },
+          look: () => this.lookAt(this.views.of(theme.document)),
+        },
+        wanted,
+      ),
+    );
+  });
+  protected isWords = (): boolean => wantsNothing(this.wanted());
+  protected showAll(): void {
+    this.search.set('');
+    this.wanted.set(NOTHING_WANTED);
+  }
+  private readonly documents = computed(() => this.items().map(({ document }) => document));
+  protected readonly collections = computed(() => collectionsOf(this.documents()));
+  protected readonly tags = computed(() => tagsOf(this.documents()));
+  protected readonly fonts = computed(() => [...new Set(this.documents().flatMap((each) => this.lookAt(this.views.of(each)).fonts))].sort());
+  protected lies = ({ document: { collection, tags = [] } }: KeptTheme): string =>
+    [...(collection === undefined ? [] : [`In ${collection}`]), ...tags].join(' · ');
   protected readonly sample = sampleTable;
 
   constructor() {
     super();
     void this.load();
+    effect(() => {
+      if (this.isLooking() && this.users() === undefined) void this.askUses();
+    });
+  }
+
+  private async askUses(): Promise<void> {
+    await this.deleting.attempt(async () => {
+      const [pages, tables] = await Promise.all([firstValueFrom(this.api.pages()), firstValueFrom(this.api.tables())]);
+      this.users.set(usesOf(pages, tables));
+    });
+  }
+
+  protected readonly isChoosing = signal(false);
+  protected readonly ids = signal<ReadonlySet<string>>(new Set());
+  protected readonly chosen = computed(() => this.items().filter(({ id }) => this.ids().has(id)));
+  protected toggleChoosing(): void {
+    this.isChoosing.set(!this.isChoosing());
+    this.ids.set(new Set());
+  }
+  protected choose(id: string, is: boolean): void {
+    this.ids.update((ids) => new Set(is ? [...ids, id] : [...ids].filter((each) => each !== id)));
+  }
+  protected chooseFound(): void {
+    this.ids.set(new Set(this.found().map(({ id }) => id)));
+  }
+
+  /** Puts themes into a collection and gives them tags. Tags that only some of them have stay theirs, unless they are given to all. */
+  protected async order(themes: readonly KeptTheme[]): Promise<void> {
+    const { OrderDialog } = await import('./order-dialog');
+    const shared = (themes[0]?.document.tags ?? []).filter((tag) => themes.every(({ document }) => document.tags?.includes(tag)));
+    const collections = new Set(themes.map(({ document }) => document.collection ?? ''));
+    const data: OrderData = {
+      title: themes.length === 1 ? `Where ${themes[0]?.document.name ?? ''} lies` : `Where ${themes.length} themes lie`,
+      collection: collections.size === 1 ? ([...collections][0] ?? '') : '',
+      tags: shared,
+      collections: this.collections(),
+      known: this.tags(),
+      keep: ({ collection, tags }) => {
+        const changed = themes.map(({ document }): readonly [Theme, Theme] => {
+          const { collection: before, tags: had = [], ...rest } = document;
+          const all = [...had.filter((tag) => tags.includes(tag) || !shared.includes(tag)), ...tags.filter((tag) => !had.includes(tag))];
+          // Of several that lie in several, nothing typed leaves each where it is.
+          const into = collection === '' && collections.size > 1 ? before : collection === '' ? undefined : collection;
+          return [document, { ...rest, ...(into === undefined ? {} : { collection: into }), ...(all.length === 0 ? {} : { tags: all }) }];
+        });
+        return this.keepAll(new Map(changed));
+      },
+    };
+    this.dialog.open<InstanceType<typeof OrderDialog>, OrderData>(OrderDialog, { width: '460px', data });
+  }
+
+  protected async changeAcross(): Promise<void> {
+    const { AcrossDialog } = await import('./across-dialog');
+    const data: AcrossData = { views: this.chosen().map(({ document }) => this.views.of(document)), keep: (changed) => this.keepAll(changed) };
+    this.dialog.open<InstanceType<typeof AcrossDialog>, AcrossData>(AcrossDialog, { width: '920px', maxWidth: '96vw', data });
+  }
+
+  /** Keeps themes that became others; it can be taken back. What somebody else changed meanwhile stays as it is, and that is said. */
+  private async keepAll(changed: ReadonlyMap<Theme, Theme>, isUndo = false): Promise<boolean> {
+    const before = new Map<string, Theme>();
+    await this.deleting.attempt(async () => {
+      for (const { id, revision, document } of this.items()) {
+        const next = changed.get(document);
+        if (next === undefined) continue;
+        await firstValueFrom(this.api.save('themes', id, revision, next));
+        before.set(id, document);
+      }
+    });
+    await this.load();
+    if (before.size > 0 && !isUndo)
+      this.snackBar
+        .open(before.size === 1 ? '1 theme is changed.' : `${before.size} themes are changed.`, 'Undo', { duration: 12_000 })
+        .onAction()
+        .subscribe(() => void this.takeBack(before));
+    return before.size === changed.size;
+  }
+  private takeBack(before: ReadonlyMap<string, Theme>): Promise<boolean> {
+    const now = this.items().flatMap(({ id, document }): readonly (readonly [Theme, Theme])[] => {
+      const was = before.get(id);
+      return was === undefined ? [] : [[document, was]];
+    });
+    return this.keepAll(new Map(now), true);
   }
 
   /** Its name, and those of all that it stands on: the ground, under every theme, says nothing. */

@@ -15,6 +15,7 @@ import { Name } from '../../controls/rename';
 import { Ruler } from '../../controls/ruler';
 import { UndoRedo } from '../../controls/undo-redo';
 import { followRoom } from '../../controls/follow-room';
+import { ThemeDrafts } from '../../documents/theme-drafts';
 import { OpenDocument } from '../../documents/open-document';
 import { CssTold } from '../../controls/css/css-told';
 import { ExtraCss } from './extra/extra-css';
@@ -220,6 +221,11 @@ export class Studio implements OnInit {
     this.state.lookBack(event.type === 'keydown');
   }
 
+  private readonly drafts = inject(ThemeDrafts);
+  protected readonly otherNames = computed(() => {
+    const own = this.state.session()?.id;
+    return this.drafts.all().flatMap(({ id, document }) => (id === own ? [] : [document.name]));
+  });
   protected rename(name: string): void {
     this.state.change('rename the theme', 'name', (theme) => ({ ...theme, name }));
   }
