@@ -2,6 +2,7 @@ import { strFromU8, unzipSync } from 'fflate';
 import { entryNames, isZip, plainPackage } from '../intake';
 import { bad, good, type Outcome, type Problem } from '../outcome';
 import { THEME_FORMAT, isThemeBase, loopThrough, readTheme, type Bases, type Theme } from '../theme';
+import { areTokens, readTokens } from '../tokens';
 import { withBases, type FiledTheme } from './filed';
 import { THEMES_MOST, THEME_FILE_MOST, THEME_FILE_UNPACKED_MOST, THEME_MOST } from './limits';
 
@@ -28,8 +29,10 @@ export function readThemeFile(name: string, bytes: Uint8Array, bases: Bases): Ou
   if (!isZip(bytes)) {
     const read = readOne(name, bytes, bases);
     if (!read.ok) return read;
-    const { themes, problems } = standing([{ id: nameIn(name), theme: read.value }], () => name);
-    return themes.length === 0 ? bad(...problems) : good({ themes, pictures: new Map(), problems: lacking(themes, new Map()) });
+    const { themes, problems } = standing([{ id: nameIn(name), theme: read.value.theme }], () => name);
+    return themes.length === 0
+      ? bad(...problems)
+      : good({ themes, pictures: new Map(), problems: [...read.value.told, ...lacking(themes, new Map())] });
   }
   const names = entryNames(bytes) ?? [];
   const found = names.filter((each) => THEME_ENTRY.test(each));
@@ -49,10 +52,10 @@ export function readThemeFile(name: string, bytes: Uint8Array, bases: Bases): Ou
   const pictures = new Map([...entries].flatMap(([at, content]) => (PICTURE_ENTRY.exec(at)?.[1] ? [[at.slice('pictures/'.length), content]] : [])));
   const reads = found.map((at) => ({ id: nameIn(at), read: readOne(at, entries.get(at) ?? new Uint8Array(), bases) }));
   const { themes, problems: loose } = standing(
-    reads.flatMap(({ id, read }) => (read.ok ? [{ id, theme: read.value }] : [])),
+    reads.flatMap(({ id, read }) => (read.ok ? [{ id, theme: read.value.theme }] : [])),
     (id) => found.find((at) => nameIn(at) === id) ?? id,
   );
-  const problems = [...reads.flatMap(({ read }) => (read.ok ? [] : read.problems)), ...loose];
+  const problems = [...reads.flatMap(({ read }) => (read.ok ? read.value.told : read.problems)), ...loose];
   return themes.length === 0 ? bad(...problems) : good({ themes, pictures, problems: [...problems, ...lacking(themes, pictures)] });
 }
 
@@ -88,14 +91,26 @@ function standing(themes: readonly FiledTheme[], at: (id: string) => string): Pi
 const inMB = (bytes: number): string => `${(bytes / 1_000_000).toFixed(1).replace(/\.0$/, '')} MB`;
 const refuse = (say: string, remedy: string, at?: string): Outcome<never> => bad({ code: 'theme-file', say, remedy, ...(at ? { at } : {}) });
 
+/** A theme, and what is to be known of it. */
+interface ReadOne {
+  readonly theme: Theme;
+  readonly told: readonly Problem[];
+}
+
 /** One theme, with the file's name before the path of whatever is wrong in it. */
-function readOne(name: string, bytes: Uint8Array, bases: Bases): Outcome<Theme> {
+function readOne(name: string, bytes: Uint8Array, bases: Bases): Outcome<ReadOne> {
   if (bytes.length > THEME_MOST) return refuse(`This theme is ${inMB(bytes.length)} of JSON.`, `A theme is at most ${inMB(THEME_MOST)}.`, name);
   let json: unknown;
   try {
     json = JSON.parse(strFromU8(bytes).replace(/^\uFEFF/, ''));
   } catch {
     return refuse('This is not JSON.', 'A theme is saved as a file in the library, or written as docs/theme-format.md says.', name);
+  }
+  if (areTokens(json)) {
+    const tokens = readTokens(name, json, bases);
+    return tokens.ok
+      ? good({ theme: tokens.value.theme, told: tokens.value.told.map((each) => ({ ...each, at: each.at ? `${name}: ${each.at}` : name })) })
+      : tokens;
   }
   const newer = newerFormat(json);
   if (newer !== undefined)
@@ -105,7 +120,9 @@ function readOne(name: string, bytes: Uint8Array, bases: Bases): Outcome<Theme> 
       name,
     );
   const read = readTheme(json, bases);
-  return read.ok ? read : bad(...read.problems.map((problem) => ({ ...problem, at: problem.at ? `${name}: ${problem.at}` : name })));
+  return read.ok
+    ? good({ theme: read.value, told: [] })
+    : bad(...read.problems.map((problem) => ({ ...problem, at: problem.at ? `${name}: ${problem.at}` : name })));
 }
 
 function newerFormat(json: unknown): string | undefined {

@@ -182,6 +182,14 @@ const themeSchema: ObjectSchema<Theme> = object({
     .default(undefined)
     .max(TAGS_MOST, `A theme has at most ${TAGS_MOST} tags.`)
     .test('unique', 'Two tags are the same.', (tags) => new Set(tags).size === (tags?.length ?? 0)),
+  extensions: mixed<NonNullable<Theme['extensions']>>()
+    .optional()
+    .default(undefined)
+    .test(
+      'extensions',
+      'What other programs keep with tokens is an object of objects, 150 kB at most.',
+      (value) => value === undefined || areExtensions(value),
+    ),
 }).noUnknown('A theme has no other fields.') as unknown as ObjectSchema<Theme>;
 
 /**
@@ -215,6 +223,9 @@ function valuesAreRight(value: unknown, context: TestContext): true | Validation
 }
 
 const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** By path, what is kept there, within bounds. Nobody looks into it. */
+const areExtensions = (value: unknown): boolean => isRecord(value) && Object.values(value).every(isRecord) && JSON.stringify(value).length <= 150_000;
 
 /** Values at places that do not exist, and values that are no text. What a text means is checked where it is read. */
 function misplaced(values: unknown): Problem[] {

@@ -73,12 +73,14 @@ export interface Theme {
   /** Where it lies in the library; no part of what is published. */
   readonly collection?: string;
   readonly tags?: readonly string[];
+  /** What other programs keep with design tokens (`$extensions`), by the tokens' paths; given back, and never read. */
+  readonly extensions?: Readonly<Record<string, unknown>>;
 }
 
 export const THEME_FORMAT = 'zest-theme/2';
 
-/** The theme without where it lies in the library: what is published. */
-export function withoutOrder({ collection: _collection, tags: _tags, ...theme }: Theme): Theme {
+/** The theme without where it lies in the library, and what others keep with it: what is published. */
+export function withoutOrder({ collection: _collection, tags: _tags, extensions: _extensions, ...theme }: Theme): Theme {
   return theme;
 }
 

@@ -95,4 +95,34 @@ describe('Themes as files', () => {
     await person.click('button', 'Leave it');
     await person.gone('dialog', 'Bring themes in');
   }, 720_000);
+
+  it('go out as design tokens with what these have no word for, and come in from other programs', async () => {
+    await person.open(`${app.url}/themes`);
+    await person.click('button', 'More for Harbour dusk');
+    await person.click('menuitem', 'Save as design tokens');
+    await person.find('list', 'What tokens have no word for');
+    expect(await axeFindings(driver)).toEqual([]);
+    const file = await saved(() => person.click('button', 'Save the file'));
+    expect(path.basename(file)).toBe('Harbour-dusk.tokens.json');
+    const tokens = JSON.parse(fs.readFileSync(file, 'utf8')) as { readonly swatch: Readonly<Record<string, { $value: unknown }>> };
+    expect(Object.keys(tokens.swatch)).toContain('lamp');
+    await bring(empty.url, file);
+    await person.click('button', 'Keep the theme');
+    await person.find('grid', /Values of/);
+    const opened = /themes\/([\w-]+)/.exec(await driver.getCurrentUrl())?.[1];
+    const [was] = (await themesOf(app.url)).filter((each) => each.document.name === 'Harbour dusk');
+    const again = (await themesOf(empty.url)).find(({ id }) => id === opened)?.document as { values?: unknown; swatches?: unknown } | undefined;
+    expect([again?.values, again?.swatches]).toEqual([(was?.document as typeof again)?.values, (was?.document as typeof again)?.swatches]);
+
+    const others = path.join(folder, 'Sea.tokens.json');
+    const wide = { colorSpace: 'display-p3', components: [0, 1, 0] };
+    const brand = { colorSpace: 'srgb', components: [0.0706, 0.2353, 0.302] };
+    const colours = { $type: 'color', brand: { $value: brand }, accent: { $value: '{colour.brand}' }, wide: { $value: wide } };
+    fs.writeFileSync(others, JSON.stringify({ colour: colours, space: { $type: 'dimension', $value: { value: 4, unit: 'px' } } }));
+    await bring(empty.url, others);
+    await person.untilText(/colour\.wide\s*Colours in display-p3 would become others here/);
+    await person.untilText(/Sea\.tokens\.json: space/);
+    await person.click('button', 'Keep the theme');
+    await person.untilText(/colour-accent/);
+  }, 720_000);
 });

@@ -33,7 +33,9 @@ interface Found {
   template: `
     <h2 mat-dialog-title>Bring themes in</h2>
     <mat-dialog-content (dragover)="$event.preventDefault()" (drop)="drop($event)">
-      <p class="zest-note">A theme as JSON, or a ZIP of several with their pictures, as “Save as a file” makes them. Drop it here, or open it.</p>
+      <p class="zest-note">
+        A theme as JSON, or a ZIP of several with their pictures, as “Save as a file” makes them; or design tokens. Drop it here, or open it.
+      </p>
       <input #file type="file" accept=".json,.zip,application/json,application/zip" hidden (change)="open(file)" />
       <button mat-stroked-button type="button" (click)="file.click()">{{ read() ? 'Open another file' : 'Open a file' }}</button>
       <p class="zest-wrong" role="alert">{{ wrong() }}</p>

@@ -1,5 +1,6 @@
 import { picturesOf, themeFile, withBases } from '../../../../../core/theme-file';
 import type { Kept } from '../../../../../core/documents';
+import { offerFile } from './offer-file';
 import type { Theme } from '../../../../../core/theme';
 
 /** Saves themes as a file, with what they grow from among `all`, and the pictures that they bring; gives a sentence about those that are not there any more, if any. */
@@ -14,13 +15,7 @@ export async function saveThemes(chosen: readonly Kept<Theme>[], all: readonly K
     else gone.push(id);
   }
   const { name, type, content } = themeFile(themes, pictures, chosen.length === 1);
-  const address = URL.createObjectURL(new Blob([content], { type }));
-  const link = document.createElement('a');
-  link.href = address;
-  link.download = name;
-  link.click();
-  // The browser has begun to save it by then.
-  setTimeout(() => URL.revokeObjectURL(address), 60_000);
+  offerFile(name, new Blob([content], { type }));
   if (gone.length === 0) return `Saved as ${name}.`;
   return `Saved as ${name}, without ${gone.length === 1 ? 'a picture that is' : `${gone.length} pictures that are`} not here any more.`;
 }

@@ -115,6 +115,7 @@ import { ThemeViews } from '../../controls/dressed/theme-views';
           <button mat-menu-item (click)="sprouting.from(theme)">Grow a theme from it</button>
           <button mat-menu-item (click)="order([theme])">Collection and tags</button>
           <button mat-menu-item (click)="save([theme])">Save as a file</button>
+          <button mat-menu-item (click)="saveTokens(theme)">Save as design tokens</button>
           <button mat-menu-item (click)="remove(theme)">Delete</button>
         </ng-template>
       </mat-menu>
@@ -348,6 +349,10 @@ export class ThemeLibrary extends Library<'themes', KeptTheme> {
       kept: (ids, isAll) => void (isAll && ids.length === 1 && ids[0] ? this.router.navigate(['/themes', ids[0]]) : this.load()),
     };
     this.dialog.open<InstanceType<typeof BringThemesDialog>, BringThemes>(BringThemesDialog, { width: '860px', maxWidth: '94vw', data });
+  }
+  protected async saveTokens({ document }: KeptTheme): Promise<void> {
+    const { TokensDialog } = await import('../files/tokens-dialog');
+    this.dialog.open(TokensDialog, { width: '620px', maxWidth: '94vw', data: this.views.of(document) });
   }
   protected async save(themes: readonly KeptTheme[]): Promise<void> {
     const { saveThemes } = await import('../files/save-themes');
