@@ -3,6 +3,7 @@ import { entryNames, isZip, plainPackage } from '../intake';
 import { bad, good, type Outcome, type Problem } from '../outcome';
 import { THEME_FORMAT, isThemeBase, loopThrough, readTheme, type Bases, type Theme } from '../theme';
 import { areTokens, readTokens } from '../tokens';
+import { setApart } from './apart';
 import { withBases, type FiledTheme } from './filed';
 import { THEMES_MOST, THEME_FILE_MOST, THEME_FILE_UNPACKED_MOST, THEME_MOST } from './limits';
 
@@ -113,17 +114,17 @@ function readOne(name: string, bytes: Uint8Array, bases: Bases): Outcome<ReadOne
       : tokens;
   }
   const newer = newerFormat(json);
-  if (newer !== undefined)
-    return refuse(
-      `This theme is of the format ${newer}, which is newer than ${THEME_FORMAT}.`,
-      'Bring it in where the tool is as new as it is.',
-      name,
-    );
-  const read = readTheme(json, bases);
+  const read = readTheme(newer === undefined ? json : setApart(json as Readonly<Record<string, unknown>>, newer), bases);
   return read.ok
-    ? good({ theme: read.value, told: [] })
+    ? good({ theme: read.value, told: newer === undefined ? [] : [keptApart(name, newer)] })
     : bad(...read.problems.map((problem) => ({ ...problem, at: problem.at ? `${name}: ${problem.at}` : name })));
 }
+
+const keptApart = (name: string, format: string): Problem => ({
+  code: 'newer-format',
+  say: `This theme is of the format ${format}, which is newer than ${THEME_FORMAT}. What is not known here is kept apart, and goes out with it again.`,
+  at: name,
+});
 
 function newerFormat(json: unknown): string | undefined {
   if (typeof json !== 'object' || json === null || !Object.hasOwn(json, 'format')) return undefined;

@@ -61,6 +61,31 @@ describe('A file of themes', () => {
     expect(says(JSON.stringify({ ...themeWith({}), base: { starter: 'gone', version: 1 } }))).toMatch(/There is no version 1 of gone/);
     expect(says(JSON.stringify({ ...themeWith({}), format: 'zest-theme/9' }))).toContain(`newer than ${THEME_FORMAT}`);
   });
+  it('keeps apart what a newer format has and this one does not, and gives it back', () => {
+    const newer = {
+      ...themeWith({ 'body-rows': { rest: { ink: 'deep' } } }),
+      format: 'zest-theme/9',
+      sound: { hover: 'click' },
+      swatches: [{ name: 'deep', colour: '#123c4d', note: 'of the brand' }],
+      values: { 'body-rows': { rest: { ink: 'deep', glow: '3px' }, tapped: { ink: '#000000' } }, sidebar: { rest: { fill: 'deep' } } },
+      widths: [{ name: 'phone', width: 400, values: { caption: { rest: { size: '14px', glow: '1px' } } }, angle: 3 }],
+    };
+    const outcome = read(JSON.stringify(newer));
+    if (!outcome.ok) throw new Error(JSON.stringify(outcome.problems));
+    const [{ theme } = { theme: themeWith({}) }] = outcome.value.themes;
+    expect([theme.format, theme.values, theme.widths]).toEqual([
+      THEME_FORMAT,
+      { 'body-rows': { rest: { ink: 'deep' } } },
+      [{ name: 'phone', width: 400, values: { caption: { rest: { size: '14px' } } } }],
+    ]);
+    expect(JSON.parse(String(themeFile(filed([theme]), new Map()).content))).toEqual(newer);
+    // What is changed here holds; what was left out here is gone with what was said of it.
+    const changed = { ...theme, name: 'Sea', swatches: [] };
+    expect(JSON.parse(String(themeFile(filed([changed]), new Map()).content))).toEqual({ ...newer, name: 'Sea', swatches: [] });
+    const hostile = JSON.stringify(newer).replace('"sound"', '"__proto__"').replace('"sidebar"', '"__proto__"');
+    expect(says(hostile)).toMatch(/^read/);
+    expect(({} as { hover?: string }).hover).toBeUndefined();
+  });
   const grown = (name: string, base: string): FiledTheme => ({ id: `${name} id`, theme: themeWith({}, { name, base: { theme: `${base} id` } }) });
   const brand: FiledTheme = { id: 'Brand id', theme: themeWith({}, { name: 'Brand' }) };
   it('brings along what themes grow from, each under the name of its JSON', () => {

@@ -1,5 +1,6 @@
 import { strToU8, zipSync } from 'fflate';
 import { isThemeBase, keyFrom, type Theme } from '../theme';
+import { withApart } from './apart';
 import type { FiledTheme } from './filed';
 
 /** A file to be saved. */
@@ -9,7 +10,7 @@ export interface FileOut {
   readonly content: string | Uint8Array<ArrayBuffer>;
 }
 
-const jsonOf = (theme: Theme): string => `${JSON.stringify(theme, null, 2)}\n`;
+const jsonOf = (theme: Theme): string => `${JSON.stringify(withApart(theme), null, 2)}\n`;
 const free = (): boolean => false;
 
 /** The pictures that themes bring themselves, by the ids under which they are kept. */

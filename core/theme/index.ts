@@ -68,7 +68,7 @@ export { plainestOf } from './plainest';
 export { STEP_LEAST, STEP_MOST, WIDTHS_MOST, hasSteps, placeAt, stepFor, type Step } from './widths';
 export { modeNames, modeOf, modes, type ModeName } from './catalogue/modes';
 export { modesOf, swatchesIn } from './modes';
-export { PICTURES_MOST, SWATCH_NAME, TAGS_MOST, nameSchema, readTheme, tagSchema, upgradeTheme } from './read-theme';
+export { PICTURES_MOST, SWATCH_NAME, TAGS_MOST, nameSchema, readTheme, tagSchema, themeFields, upgradeTheme } from './read-theme';
 export { ground, newestOf, shippedStarters, starterBases, starters, type Starter } from './starters';
 export { keyFrom } from './key';
 export { readSwatches, refersToSwatch } from './read-swatches';

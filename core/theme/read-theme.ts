@@ -190,7 +190,18 @@ const themeSchema: ObjectSchema<Theme> = object({
       'What other programs keep with tokens is an object of objects, 150 kB at most.',
       (value) => value === undefined || areExtensions(value),
     ),
+  apart: mixed<NonNullable<Theme['apart']>>()
+    .optional()
+    .default(undefined)
+    .test(
+      'apart',
+      'What is kept apart of a newer format is that format and its fields, 200 kB at most.',
+      (value) => value === undefined || isApart(value),
+    ),
 }).noUnknown('A theme has no other fields.') as unknown as ObjectSchema<Theme>;
+
+/** What the fields of a theme are called. */
+export const themeFields: readonly string[] = Object.keys(themeSchema.fields);
 
 /**
  * Reads a theme document from JSON that came from anywhere; one of an older format is brought up to this one. A starter that it grows
@@ -223,6 +234,14 @@ function valuesAreRight(value: unknown, context: TestContext): true | Validation
 }
 
 const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+const isApart = (value: unknown): boolean =>
+  isRecord(value) &&
+  Object.keys(value).length === 2 &&
+  typeof value['format'] === 'string' &&
+  /^zest-theme\/\d{1,4}$/.test(value['format']) &&
+  isRecord(value['fields']) &&
+  JSON.stringify(value).length <= 200_000;
 
 /** By path, what is kept there, within bounds. Nobody looks into it. */
 const areExtensions = (value: unknown): boolean => isRecord(value) && Object.values(value).every(isRecord) && JSON.stringify(value).length <= 150_000;

@@ -75,12 +75,14 @@ export interface Theme {
   readonly tags?: readonly string[];
   /** What other programs keep with design tokens (`$extensions`), by the tokens' paths; given back, and never read. */
   readonly extensions?: Readonly<Record<string, unknown>>;
+  /** Of a theme that came in a newer format: that, and the fields of it that are not known here; given back, and never read. */
+  readonly apart?: { readonly format: string; readonly fields: Readonly<Record<string, unknown>> };
 }
 
 export const THEME_FORMAT = 'zest-theme/2';
 
 /** The theme without where it lies in the library, and what others keep with it: what is published. */
-export function withoutOrder({ collection: _collection, tags: _tags, extensions: _extensions, ...theme }: Theme): Theme {
+export function withoutOrder({ collection: _collection, tags: _tags, extensions: _extensions, apart: _apart, ...theme }: Theme): Theme {
   return theme;
 }
 

@@ -90,7 +90,7 @@ export class ThemeStore extends DocumentStore<Theme> {
     );
     const found = await this.database.query<{ id: string; name: string; number: number; revision: number }>(
       `select t.id, t.revision, t.document ->> 'name' as name, e.number from themes t join theme_editions e on e.theme_id = t.id
-       where t.id = any($1) and t.deleted_at is null and e.document <> t.document - 'collection' - 'tags' - 'extensions'
+       where t.id = any($1) and t.deleted_at is null and e.document <> t.document - 'collection' - 'tags' - 'extensions' - 'apart'
        and e.number = (select max(number) from theme_editions where theme_id = t.id) order by t.id`,
       [all.map(({ id }) => id)],
     );
