@@ -1,16 +1,19 @@
 /** The parts of css-tree that can be loaded by themselves: its typings describe the whole alone. */
 declare module 'css-tree/parser' {
-  const parse: typeof import('css-tree').parse;
-  export default parse;
+  import type { parse } from 'css-tree';
+  const read: typeof parse;
+  export default read;
 }
 declare module 'css-tree/generator' {
-  const generate: typeof import('css-tree').generate;
-  export default generate;
+  import type { generate } from 'css-tree';
+  const write: typeof generate;
+  export default write;
 }
 declare module 'css-tree/walker' {
-  const walk: typeof import('css-tree').walk;
-  export default walk;
+  import type { walk } from 'css-tree';
+  const visit: typeof walk;
+  export default visit;
 }
 declare module 'css-tree/utils' {
-  export const ident: typeof import('css-tree').ident;
+  export { ident } from 'css-tree';
 }

@@ -1,5 +1,5 @@
 import type { ThemeView } from '../theme';
-import { propertyOf, type PropertyName } from '../theme';
+import { propertyOf, type PropertyName, type ValueKind } from '../theme';
 import { colourText, colourValue } from './colours';
 import { fieldOf, type Dimension } from './format';
 
@@ -29,34 +29,48 @@ function colour(text: string, view: ThemeView): unknown {
   return text === 'none' ? colourValue('rgb(0 0 0 / 0)') : colourValue(text);
 }
 
-/** A text of the ledger as a token's value; undefined where tokens have no word for it. */
-export function saidAs(property: PropertyName, text: string, view: ThemeView): Said | undefined {
-  const { kind } = propertyOf(property);
-  const length = dimension(text);
-  switch (kind) {
-    case 'colour': {
+type Saying = (text: string, view: ThemeView, property: PropertyName) => Said | undefined;
+const asDimension: Saying = (text) => {
+  const value = dimension(text);
+  return value && { type: 'dimension', value };
+};
+const number =
+  (type: string, test: RegExp): Saying =>
+  (text) =>
+    test.test(text) ? { type, value: Number(text) } : undefined;
+
+/** Kinds of values that tokens have a type of their own for; of the others, lengths are dimensions. */
+const sayings = new Map<ValueKind, Saying>([
+  [
+    'colour',
+    (text, view) => {
       const value = colour(text, view);
       return value === undefined ? undefined : { type: 'color', value };
-    }
-    case 'weight':
-      return /^\d{1,4}$/.test(text) ? { type: 'fontWeight', value: Number(text) } : undefined;
-    case 'leading':
-      return /^\d*\.?\d+$/.test(text) ? { type: 'number', value: Number(text) } : length && { type: 'dimension', value: length };
-    case 'family': {
+    },
+  ],
+  ['weight', number('fontWeight', /^\d{1,4}$/)],
+  ['leading', (text, ...at) => number('number', /^\d*\.?\d+$/)(text, ...at) ?? asDimension(text, ...at)],
+  [
+    'family',
+    (text, view, property) => {
       const read = view.read(propertyOf(property), text);
-      return read.ok && read.value.kind === 'word'
-        ? { type: 'fontFamily', value: read.value.css.split(',').map((each) => each.trim().replace(/^"(.*)"$/, '$1')) }
-        : undefined;
-    }
-    case 'line': {
+      if (!read.ok || read.value.kind !== 'word') return undefined;
+      return { type: 'fontFamily', value: read.value.css.split(',').map((each) => each.trim().replace(/^"(.*)"$/, '$1')) };
+    },
+  ],
+  [
+    'line',
+    (text, view) => {
       const [, width = '', style = '', ink = ''] = /^(\S+) (solid|dashed|dotted|double|groove|ridge|outset|inset) (.+)$/.exec(text) ?? [];
       const [size, value] = [dimension(width), ink === '' ? undefined : colour(ink, view)];
       return size && value !== undefined ? { type: 'border', value: { color: value, width: size, style } } : undefined;
-    }
-    default:
-      return length && { type: 'dimension', value: length };
-  }
-}
+    },
+  ],
+]);
+
+/** A text of the ledger as a token's value; undefined where tokens have no word for it. */
+export const saidAs = (property: PropertyName, text: string, view: ThemeView): Said | undefined =>
+  (sayings.get(propertyOf(property).kind) ?? asDimension)(text, view, property);
 
 /** The name of a swatch that a reference is to; undefined for anything else. */
 export const swatchIn = (value: unknown): string | undefined =>

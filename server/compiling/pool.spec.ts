@@ -23,7 +23,7 @@ const jobOf = (rows: number): PageJob => {
     kind: 'page',
     scheme: undefined,
     mark: undefined,
-  extra: undefined,
+    extra: undefined,
     page: { ...emptyPage('Boats', 'boats'), blocks: [block] },
     site: undefined,
     tables: [['t', JSON.stringify(table)]],

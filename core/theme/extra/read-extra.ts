@@ -19,7 +19,9 @@ import {
   type ExtraWritten,
   type Reached,
 } from './extra';
+import { inLonghands } from './longhands';
 import { isRefused, readSelector } from './read-selector';
+import { after, before, endOfBlock, startOf, type Start } from './source';
 
 /** So many rules are read, each selector of a list for itself; nested lists multiply. */
 const RULES_MOST = 2000;
@@ -260,78 +262,6 @@ class Reading {
         this.rules[i] = { reached, around, declarations: declarations.filter(([name]) => name !== property), line };
     }
   }
-}
-
-interface Start {
-  readonly offset: number;
-  readonly line: number;
-  readonly column: number;
-}
-const startOf = ({ loc }: CssNode): Start => loc?.start ?? { offset: 0, line: 1, column: 1 };
-const before = ({ offset, line, column }: Start): Start => ({ offset: offset - 1, line, column: column - 1 });
-/** Where a text ends that begins somewhere. */
-function after({ offset, line, column }: Start, text: string): Start {
-  const lines = text.split('\n');
-  const last = lines.at(-1) ?? '';
-  return { offset: offset + text.length, line: line + lines.length - 1, column: lines.length > 1 ? last.length + 1 : column + last.length };
-}
-
-/** Where the first block of a text ends, behind its closing brace; below 0 where it has none. */
-function endOfBlock(text: string): number {
-  let depth = 0;
-  let quote = '';
-  for (let i = 0; i < text.length; i++) {
-    const letter = text[i] ?? '';
-    if (letter === '\\') i++;
-    else if (quote !== '') quote = letter === quote || letter === '\n' ? '' : quote;
-    else if (letter === '"' || letter === "'") quote = letter;
-    else if (letter === '/' && text[i + 1] === '*') {
-      const end = text.indexOf('*/', i + 2);
-      if (end < 0) return -1;
-      i = end + 1;
-    } else if (letter === '{') depth++;
-    else if (letter === '}' && --depth === 0) return i + 1;
-  }
-  return -1;
-}
-
-/** What the ledger has in longhands only, as these (CSS Box 3, section 4.2; Backgrounds 3, section 3.10); anything else as it is. */
-function inLonghands([name, value]: ExtraDeclaration): readonly ExtraDeclaration[] {
-  const sides = value.split(/\s+/);
-  const [top = '', end = top, bottom = top, start = end] = sides;
-  const are = (count: number): boolean => sides.length <= count && !value.includes('(');
-  if (name === 'padding' && are(4)) {
-    // Which of two sides that differ is the first in a line depends on the direction of the table.
-    if (end !== start) return [[name, value]];
-    return [
-      ['padding-block-start', top],
-      ['padding-inline-end', end],
-      ['padding-block-end', bottom],
-      ['padding-inline-start', start],
-    ];
-  }
-  const pair = /^padding-(block|inline)$/.exec(name);
-  if (pair && are(2))
-    return [
-      [`padding-${pair[1]}-start`, top],
-      [`padding-${pair[1]}-end`, end],
-    ];
-  // Any other single word or function of a background is an image (CSS Backgrounds 3, section 3.10).
-  if (name === 'background' && isOneColour(value)) return [['background-color', value]];
-  return [[name, value]];
-}
-
-const COLOUR_FUNCTION = /^(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color|color-mix|var|light-dark)\(/i;
-/** Whether a text is one colour alone: a word, digits, or one function whose brackets end with it. */
-function isOneColour(value: string): boolean {
-  if (/^(?:#[0-9a-f]+|[a-z]+)$/i.test(value)) return value !== 'none';
-  if (!COLOUR_FUNCTION.test(value)) return false;
-  let depth = 0;
-  for (let i = 0; i < value.length; i++) {
-    if (value[i] === '(') depth++;
-    else if (value[i] === ')' && --depth === 0) return i === value.length - 1;
-  }
-  return false;
 }
 
 const nameOf = ({ property }: Declaration): string => (property.startsWith('--') ? property : property.toLowerCase());

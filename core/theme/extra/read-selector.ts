@@ -105,24 +105,17 @@ function within(parent: Reached, first: CssNode | undefined): Begun {
   return { part, conditions, also, below: `${below}${DESCENDANT}`, isJoined: true };
 }
 
+const NARROWS = new Set<CssNode['type']>(['ClassSelector', 'AttributeSelector', 'IdSelector']);
+
 function step(at: At, node: CssNode): void {
-  switch (node.type) {
-    case 'Combinator':
-      return join(at, node.name.trim() === '' ? DESCENDANT : node.name, node);
-    case 'NestingSelector':
-      throw new Wrong('“&” stands at the beginning of a selector: what is around the part is not reached.', node);
-    case 'TypeSelector':
-      return element(at, node.name, node);
-    case 'PseudoClassSelector':
-      return pseudoClass(at, node.name.toLowerCase(), node);
-    case 'PseudoElementSelector':
-    case 'ClassSelector':
-    case 'AttributeSelector':
-    case 'IdSelector':
-      return more(at, generate(node), node.type === 'PseudoElementSelector');
-    default:
-      throw new Wrong(`“${generate(node)}” cannot stand in a selector here.`, node);
-  }
+  if (node.type === 'Combinator') join(at, node.name.trim() === '' ? DESCENDANT : node.name, node);
+  else if (node.type === 'TypeSelector') element(at, node.name, node);
+  else if (node.type === 'PseudoClassSelector') pseudoClass(at, node.name.toLowerCase(), node);
+  else if (node.type === 'PseudoElementSelector') more(at, generate(node), true);
+  else if (NARROWS.has(node.type)) more(at, generate(node));
+  else if (node.type === 'NestingSelector')
+    throw new Wrong('“&” stands at the beginning of a selector: what is around the part is not reached.', node);
+  else throw new Wrong(`“${generate(node)}” cannot stand in a selector here.`, node);
 }
 
 function join(at: At, combinator: string, node: CssNode): void {

@@ -2,7 +2,7 @@ import {
   CSP_NONCE,
   ChangeDetectionStrategy,
   Component,
-  ElementRef,
+  type ElementRef,
   afterNextRender,
   effect,
   inject,

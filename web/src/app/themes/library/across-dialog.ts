@@ -236,7 +236,7 @@ export class AcrossDialog {
         return parseColour(this.colour()) ? { is: 'swatch', name: this.swatch(), colour: this.colour().trim() } : undefined;
       case 'font':
         return this.to() === '' ? undefined : { is: 'font', from: this.from(), to: this.to() };
-      default:
+      case 'value':
         if (this.text().trim() === '' || !this.properties().some(({ name }) => name === this.property())) return undefined;
         return { is: 'value', place: { part: this.part(), condition: this.condition() }, property: this.property(), text: this.text().trim() };
     }

@@ -7,15 +7,14 @@ import { MatMenuModule } from '@angular/material/menu';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { RouterLink } from '@angular/router';
 import { NOTHING_WANTED, collectionsOf, isWanted, lookOf, tagsOf, usesOf, wantsNothing, type Look, type Use } from '../../../../../core/shelf';
-import { countValues, idIn, standingOn, type Theme, type ThemeView } from '../../../../../core/theme';
+import { countValues, idIn, standingOn, type ThemeView } from '../../../../../core/theme';
 import { CardWall } from '../../controls/card-wall';
 import { Dressed } from '../../controls/dressed/dressed';
 import { sampleTable } from '../../controls/dressed/sample-table';
 import type { KeptTheme } from '../../documents/api';
 import { Library } from '../../documents/library';
 import type { BringThemes } from '../files/bring-themes-dialog';
-import type { AcrossData } from './across-dialog';
-import type { OrderData } from './order-dialog';
+import { Changing } from './changing';
 import type { MakeTheme } from './starter-dialog';
 import { WantedBar } from './wanted-bar';
 import { ShownOn } from '../shown-on';
@@ -250,63 +249,11 @@ export class ThemeLibrary extends Library<'themes', KeptTheme> {
     this.ids.set(new Set(this.found().map(({ id }) => id)));
   }
 
-  /** Puts themes into a collection and gives them tags. Tags that only some of them have stay theirs, unless they are given to all. */
-  protected async order(themes: readonly KeptTheme[]): Promise<void> {
-    const { OrderDialog } = await import('./order-dialog');
-    const shared = (themes[0]?.document.tags ?? []).filter((tag) => themes.every(({ document }) => document.tags?.includes(tag)));
-    const collections = new Set(themes.map(({ document }) => document.collection ?? ''));
-    const data: OrderData = {
-      title: themes.length === 1 ? `Where ${themes[0]?.document.name ?? ''} lies` : `Where ${themes.length} themes lie`,
-      collection: collections.size === 1 ? ([...collections][0] ?? '') : '',
-      tags: shared,
-      collections: this.collections(),
-      known: this.tags(),
-      keep: ({ collection, tags }) => {
-        const changed = themes.map(({ document }): readonly [Theme, Theme] => {
-          const { collection: before, tags: had = [], ...rest } = document;
-          const all = [...had.filter((tag) => tags.includes(tag) || !shared.includes(tag)), ...tags.filter((tag) => !had.includes(tag))];
-          // Of several that lie in several, nothing typed leaves each where it is.
-          const into = collection === '' && collections.size > 1 ? before : collection === '' ? undefined : collection;
-          return [document, { ...rest, ...(into === undefined ? {} : { collection: into }), ...(all.length === 0 ? {} : { tags: all }) }];
-        });
-        return this.keepAll(new Map(changed));
-      },
-    };
-    this.dialog.open<InstanceType<typeof OrderDialog>, OrderData>(OrderDialog, { width: '460px', data });
-  }
-
-  protected async changeAcross(): Promise<void> {
-    const { AcrossDialog } = await import('./across-dialog');
-    const data: AcrossData = { views: this.chosen().map(({ document }) => this.views.of(document)), keep: (changed) => this.keepAll(changed) };
-    this.dialog.open<InstanceType<typeof AcrossDialog>, AcrossData>(AcrossDialog, { width: '920px', maxWidth: '96vw', data });
-  }
-
-  /** Keeps themes that became others; it can be taken back. What somebody else changed meanwhile stays as it is, and that is said. */
-  private async keepAll(changed: ReadonlyMap<Theme, Theme>, isUndo = false): Promise<boolean> {
-    const before = new Map<string, Theme>();
-    await this.deleting.attempt(async () => {
-      for (const { id, revision, document } of this.items()) {
-        const next = changed.get(document);
-        if (next === undefined) continue;
-        await firstValueFrom(this.api.save('themes', id, revision, next));
-        before.set(id, document);
-      }
-    });
-    await this.load();
-    if (before.size > 0 && !isUndo)
-      this.snackBar
-        .open(before.size === 1 ? '1 theme is changed.' : `${before.size} themes are changed.`, 'Undo', { duration: 12_000 })
-        .onAction()
-        .subscribe(() => void this.takeBack(before));
-    return before.size === changed.size;
-  }
-  private takeBack(before: ReadonlyMap<string, Theme>): Promise<boolean> {
-    const now = this.items().flatMap(({ id, document }): readonly (readonly [Theme, Theme])[] => {
-      const was = before.get(id);
-      return was === undefined ? [] : [[document, was]];
-    });
-    return this.keepAll(new Map(now), true);
-  }
+  private readonly changing = inject(Changing);
+  private readonly shelf = { items: this.items, load: () => this.load() };
+  protected order = (themes: readonly KeptTheme[]): Promise<void> =>
+    this.changing.order(themes, { ...this.shelf, collections: this.collections(), tags: this.tags() });
+  protected changeAcross = (): Promise<void> => this.changing.across(this.chosen(), this.shelf);
 
   /** Its name, and those of all that it stands on: the ground, under every theme, says nothing. */
   protected said = ({ document }: KeptTheme): readonly string[] =>
