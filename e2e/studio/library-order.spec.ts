@@ -28,7 +28,7 @@ describe('The library of themes', () => {
     await person.press(Key.TAB);
     await person.until('Harbour dusk', async () => ((await names()).includes('Harbour dusk') && (await names()).length < 7 ? true : undefined));
     await person.click('button', 'Show all');
-    await person.choose('Used', 'By pricing tables');
+    await person.choose('Used', 'By tables: pricing');
     await person.until('those of pricing tables', async () =>
       (await names()).includes('Thistle ledger') && (await names()).length < 7 ? true : undefined,
     );

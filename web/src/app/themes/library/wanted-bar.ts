@@ -7,9 +7,9 @@ const uses: readonly (readonly [UseAsked, string])[] = [
   ['', 'Used or not'],
   ['live', 'On live pages'],
   ['tables', 'By tables'],
-  ['data', 'By data tables'],
-  ['pricing', 'By pricing tables'],
-  ['dashboard', 'By dashboard tables'],
+  ['data', 'By tables: data'],
+  ['pricing', 'By tables: pricing'],
+  ['dashboard', 'By tables: dashboard'],
   ['nowhere', 'Nowhere'],
 ];
 
