@@ -3,7 +3,7 @@ import { bad, good, type Outcome } from '../outcome';
 import { schemes, type Scheme } from '../page';
 import { checkShape } from '../problems-of';
 import { EXTRA_MOST } from '../theme';
-import { isTooDeep } from '../too-deep';
+import { isTooDeep } from '../css-brackets';
 import { mannerOf, manners } from './manners';
 import { MOST_CHARACTERS } from './limits';
 

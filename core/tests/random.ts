@@ -212,7 +212,7 @@ export function withExtra(d: Dice, theme: Theme): Theme {
       const declared = propertiesOf(name).flatMap((property) => {
         const value = d.chance(0.3) ? said.valueAt({ part: name, condition }, property) : undefined;
         if (value === undefined || property.css === undefined || value.kind === 'page') return [];
-        return [`${property.css}: ${value.kind === 'colour' ? toHex(value.rgba) : value.css}`];
+        return [`${property.css}: ${value.kind === 'colour' ? toHex(value.rgba) : value.css.replaceAll('var(--zp-', 'var(--')}`];
       });
       const at = condition === 'rest' ? name : `${name}:${condition}`;
       return declared.length === 0 || name === 'lines'

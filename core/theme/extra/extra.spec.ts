@@ -129,6 +129,17 @@ describe('Extra CSS that tries to leave its place', () => {
     '@page { margin: 0 }',
     '@property --x { syntax: "*"; inherits: false }',
     'body-rows { position: fixed; inset: 0 }',
+    'body-rows { pos\\69tion: fixed }',
+    'body-rows b { position: fix\\65d }',
+    'body-rows { --p: fixed; position: var(--p) }',
+    'table { animation: away 1s infinite } @keyframes away { to { transform: translateX(-99vw) } }',
+    'table { inset-block-start: 4000px; position: relative }',
+    'table { margin: var(--far) }',
+    'table { box-shadow: 0 0 0 9999px red }',
+    'table { outline: 50vw solid red }',
+    'pager { filter: drop-shadow(0 0 2000px red) }',
+    'body-rows { --\\7a p-deep: red }',
+    'body-rows { --\\7ap-deep: red }',
     'table { position: absolute; top: 0 }',
     'table { margin-top: -400px }',
     'table { transform: translateX(-50vw) }',
@@ -147,9 +158,17 @@ describe('Extra CSS that tries to leave its place', () => {
       const extra = read(css);
       expect(extra.notices.some(({ isLeftOut }) => isLeftOut)).toBeTrue();
       const text = writeExtra(extra.rules, extra.keyframes);
-      expect(text).not.toMatch(/fixed|example|absolute|-400|translate|float|<\/|--zp|behavior|@layer|@page|@import|@font/);
+      expect(text).not.toMatch(
+        /position: (?:fix|var|absolute)|example|-400|float|<\/|--zp|behavior|@layer|@page|@import|@font|9999px|50vw|2000px|4000px|animation:/,
+      );
       for (const { reached } of extra.rules) expect(reached.part).toMatch(/^(?:body-rows|table|pager)$/);
     });
+
+  it('ends no style that it may stand in, wherever it says so', () => {
+    const extra = read('body-rows[title="</style>"] b[x="</style>"]::after { content: "</style>" }');
+    expect(writeExtra(extra.rules, [])).not.toContain('</');
+    expect(extra.rules.length).toBe(1);
+  });
 
   it('ends, whatever is nested in what', () => {
     expect(told(`body-rows { color: red } ${' '.repeat(EXTRA_MOST)}`)[0]).toMatch(/at most 50,000 characters/);

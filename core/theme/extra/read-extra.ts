@@ -1,12 +1,12 @@
 import type { Atrule, Block, CssNode, Declaration, Rule, Selector } from 'css-tree';
 import generate from 'css-tree/generator';
 import parse from 'css-tree/parser';
-import { isTooDeep } from '../../too-deep';
+import { isTooDeep } from '../../css-brackets';
 import { conditionNames, type ConditionName } from '../catalogue/conditions';
 import type { PartName } from '../catalogue/parts';
 import type { PropertyName } from '../catalogue/properties';
 import type { Theme } from '../theme';
-import { judgeDeclaration } from './allowed';
+import { judgeDeclaration, propertyNameOf } from './allowed';
 import { asValue } from './as-value';
 import {
   EXTRA_MOST,
@@ -21,6 +21,7 @@ import {
 } from './extra';
 import { inLonghands } from './longhands';
 import { isRefused, readSelector } from './read-selector';
+import { safe } from './safe';
 import { after, before, endOfBlock, startOf, type Start } from './source';
 
 /** So many rules are read, each selector of a list for itself; nested lists multiply. */
@@ -210,11 +211,11 @@ class Reading {
 
   /** A declaration as it is written, if it may stand where it does. */
   private taken(declaration: Declaration, reached: Reached | undefined): [ExtraDeclaration] | undefined {
-    const verdict = judgeDeclaration(declaration, reached);
+    const verdict = judgeDeclaration(declaration, reached, this.swatches);
     if (verdict !== undefined) this.tell(declaration, verdict.say, verdict.isLeftOut);
     if (verdict?.isLeftOut === true) return undefined;
     if (declaration.important !== false) this.tell(declaration, '!important is left out: extra CSS stands above what the theme says anyway.', false);
-    const [name, value] = [nameOf(declaration), safe(generate(declaration.value).trim())];
+    const [name, value] = [propertyNameOf(declaration), safe(generate(declaration.value).trim())];
     const { line, column } = startOf(declaration);
     if (!this.written.some((each) => each.line === line && each.column === column)) this.written.push({ property: name, value, line, column });
     return [[name, value]];
@@ -264,10 +265,7 @@ class Reading {
   }
 }
 
-const nameOf = ({ property }: Declaration): string => (property.startsWith('--') ? property : property.toLowerCase());
 const declarationsOf = (block: Block): readonly Declaration[] => block.children.toArray().filter((each) => each.type === 'Declaration');
-/** What would end a style element, should the text stand in one; within a string a stroke after a backslash is a stroke. */
-const safe = (text: string): string => text.replaceAll('</', '<\\/');
 const lower = (message: string): string => message.charAt(0).toLowerCase() + message.slice(1);
 
 /** Why an at-rule cannot stand here. */

@@ -5,6 +5,7 @@ import { closest, distance } from 'fastest-levenshtein';
 import { conditionNames, type ConditionName } from '../catalogue/conditions';
 import { partNames, partOf, type PartName } from '../catalogue/parts';
 import type { Reached } from './extra';
+import { safe } from './safe';
 
 /** What is wrong with a selector, and at which of its nodes. */
 export interface Refused {
@@ -172,7 +173,7 @@ function conditionIn(node: CssNode): string | undefined {
 }
 
 function more(at: At, text: string, isPseudo = false): void {
-  if (at.below === '' && !isPseudo) at.also += text;
-  else at.below += text;
+  if (at.below === '' && !isPseudo) at.also += safe(text);
+  else at.below += safe(text);
   at.isJoined = false;
 }

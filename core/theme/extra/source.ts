@@ -1,4 +1,5 @@
 import type { CssNode } from 'css-tree';
+import { visitBrackets } from '../../css-brackets';
 
 /** Where something begins in a text, as css-tree counts: lines and columns from 1. */
 export interface Start {
@@ -18,19 +19,11 @@ export function after({ offset, line, column }: Start, text: string): Start {
 
 /** Where the first block of a text ends, behind its closing brace; below 0 where it has none. */
 export function endOfBlock(text: string): number {
-  let depth = 0;
-  let quote = '';
-  for (let i = 0; i < text.length; i++) {
-    const letter = text[i] ?? '';
-    if (letter === '\\') i++;
-    else if (quote !== '') quote = letter === quote || letter === '\n' ? '' : quote;
-    else if (letter === '"' || letter === "'") quote = letter;
-    else if (letter === '/' && text[i + 1] === '*') {
-      const end = text.indexOf('*/', i + 2);
-      if (end < 0) return -1;
-      i = end + 1;
-    } else if (letter === '{') depth++;
-    else if (letter === '}' && --depth === 0) return i + 1;
-  }
-  return -1;
+  let [depth, end] = [0, -1];
+  visitBrackets(text, (bracket, at) => {
+    if (bracket === '{') depth++;
+    else if (bracket === '}' && --depth === 0) end = at + 1;
+    return end >= 0;
+  });
+  return end;
 }
