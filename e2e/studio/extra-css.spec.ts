@@ -65,7 +65,7 @@ describe('Extra CSS', () => {
     await person.untilText(/cannot be read/);
     await person.click('button', 'Line 2');
     const line = `const { anchorNode: at } = getSelection(); return (at.nodeType === 1 ? at : at.parentElement).closest('.cm-line').textContent`;
-    expect(await driver.executeScript<string>(line)).toContain('body-row {');
+    await person.until('the cursor in line 2', async () => (await driver.executeScript<string>(line)).includes('body-row {') || undefined);
     await write('Extra CSS', 'body-rows { color: navy; word-spacing: 7px }\n@media (min-width: 1px) { footer { color: #101010 } }\n');
     await person.untilText(/Line 2\s*color: it holds under @media only/);
     expect(await person.isThere('list', 'What is wrong in the extra CSS')).toBeFalse();
@@ -80,6 +80,13 @@ describe('Extra CSS', () => {
     await person.click('button', 'Go to Extra CSS, line 1');
     await person.find('textbox', 'Extra CSS');
     await person.untilKept();
+    // Also from a theme that grew from it.
+    const grown = await post('/themes', { format: 'zest-theme/2', name: 'Night signal', base: { theme }, swatches: [], values: {} });
+    await person.open(`${app.url}/themes/${grown}?part=body-rows&condition=rest&property=ink`);
+    await person.untilText(/Extra CSS, line 1, in Signal/);
+    await person.click('link', 'Set it in Signal');
+    await person.find('textbox', 'Extra CSS');
+    await person.untilText(/body-rows \{ color: navy/);
   }, 720_000);
 
   it('is completed with the keyboard, and Tab leaves it', async () => {

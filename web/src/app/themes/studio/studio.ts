@@ -96,6 +96,8 @@ export class Studio implements OnInit {
   readonly property = input<string>();
   readonly step = input<string>();
   readonly mode = input<string>();
+  /** A line of the theme's extra CSS, in place of a value. */
+  readonly line = input<string>();
 
   /** As in studio.scss: the parts of the studio stand one below the other. */
   private readonly narrowView = toSignal(inject(BreakpointObserver).observe('(max-width: 900px)'));
@@ -132,6 +134,7 @@ export class Studio implements OnInit {
     if (condition && partOf(this.state.part()).conditions.includes(condition)) this.state.condition.set(condition);
     const row = [...propertyNames, ...bundles.map(({ name }) => name)].find((name) => name === this.property());
     if (row) this.state.row.set(row);
+    if (/^\d{1,5}$/.test(this.line() ?? '')) this.state.goToLine(Number(this.line()));
     this.state.mode.set(modeNames.find((name) => name === this.mode()) ?? '');
     void this.state.open(this.id()).then(() => this.state.goToStep(this.stepAsked()));
   }

@@ -203,9 +203,10 @@ export class Why {
       in: this.below(view, link),
     }));
   });
-  private below({ chain }: ThemeView, { of, place, source }: Link): Step['in'] {
+  private below({ chain }: ThemeView, { of, place, source, line }: Link): Step['in'] {
     const id = of && source === 'base' ? idIn(chain, of) : undefined;
     if (!of || !place || id === undefined) return undefined;
+    if (line !== undefined) return { id, name: of.name, place: { line } };
     const { part, condition, step = null, mode = null } = place;
     return { id, name: of.name, place: { part, condition, step, mode, property: this.state.row() } };
   }
