@@ -47,6 +47,21 @@ describe('Words with a look of their own', () => {
     expect(sheet).toMatch(/p :where\(\.zp-t-\w+\)\{color:#b3261e\}/);
     expect(sheet.match(/zp-t-/g)?.length).toBe(1);
   });
+  it('stand in texts of pages in swatches of themes on the page, and go with dark', () => {
+    const theme = themeWith({}, { modes: [{ name: 'dark', swatches: [{ name: 'lamp', colour: '#ffb38a' }], values: {} }] });
+    const block = { id: 'a', kind: 'text', text: cell('Late again', ink('lamp of brand')) } as Block;
+    const table = { id: 'b', kind: 'table', shows: { kind: 'tables', id: 't' }, dress: { kind: 'themes', id: 'brand' } };
+    const placed = { ...table, width: 'fill', align: 'start', room: '0', visitor: null } as unknown as Block;
+    const sheetOfPage = (scheme?: 'follows'): string => {
+      const page = { ...emptyPage('P', 'p'), blocks: [block, placed], ...(scheme ? { scheme } : {}) };
+      const themes = new Map([['brand', { key: 'brand', view: viewOf(theme) }]]);
+      const tables = new Map([['t', tableOf('T', [['A']])]]);
+      return writeCss(compilePage({ page, tables, themes }, { stylesheet: '', siteName: 'S' }).css, 'compact');
+    };
+    expect(sheetOfPage()).toMatch(/p :where\(\.zp-t-\w+\)\{color:#e2590a\}/);
+    const dark = sheetOfPage('follows');
+    expect(dark).toMatch(/@media [^{]*prefers-color-scheme:dark\)[^{]*\{p :where\(\.zp-t-\w+\)\{color:#ffb38a\}/);
+  });
   it('are kept, parted and read; what is no colour and no height is refused', () => {
     const kept = (mark: object): boolean =>
       readTable(tableOf('x', [['A']], { rows: [[{ text: 'Late', marks: [{ from: 0, to: 4, ...mark }] } as unknown as Cell]] })).ok;

@@ -42,7 +42,6 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
     ...(tables.some(isBleed) ? [rule('html', ['container-type', 'inline-size'])] : []),
     ...(page.wide ? [rule('body.zp-wide,body.zp-wide>#content', ['max-width', 'none'])] : []),
     ...blockSheet(input, placeOf),
-    ...pageTextRules([...textLooksIn(everyBlock(page.blocks).map((block) => (block.kind === 'text' ? block.text : undefined))).values()]),
     ...frameRules,
     ...(features ? visitorRules : []),
     ...themeSheets,
@@ -94,8 +93,11 @@ const isLaid = (block: TableBlock, input: PageInput): boolean => {
 
 /** The rules of what stands beside the tables. Where the page goes with dark, so do colours that are swatches of its themes; paper is bright. */
 function blockSheet(input: PageInput, placeOf: (block: { readonly id: string }) => string): Stylesheet {
-  const rulesIn = (mode: ModeName | ''): Stylesheet =>
-    input.page.blocks.flatMap((block) => blockRules(block, { placeOf, colourOf: colourOn(input, mode) }));
+  const texts = [...textLooksIn(everyBlock(input.page.blocks).map((block) => (block.kind === 'text' ? block.text : undefined))).values()];
+  const rulesIn = (mode: ModeName | ''): Stylesheet => {
+    const colourOf = colourOn(input, mode);
+    return [...input.page.blocks.flatMap((block) => blockRules(block, { placeOf, colourOf })), ...pageTextRules(texts, colourOf)];
+  };
   const scheme = input.page.scheme ?? input.scheme ?? 'light';
   if (scheme === 'light') return rulesIn('');
   const always = ([member = 0]: readonly number[], rules: Stylesheet): Stylesheet => [

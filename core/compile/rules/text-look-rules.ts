@@ -1,4 +1,3 @@
-import { parseColour, toHex } from '../../colour';
 import { propertyOf, type ThemeView } from '../../theme';
 import { selectorOf, type TextLook } from '../markup/text-looks';
 import { rule, type CssNode } from '../sheet/stylesheet';
@@ -22,11 +21,6 @@ export const textLookRules = (view: ThemeView, looks: readonly TextLook[], theme
     }),
   );
 
-/** The same for texts of a page, where no theme's names are known. */
-export const pageTextRules = (looks: readonly TextLook[]): readonly CssNode[] =>
-  looks.flatMap((look) =>
-    ruleOf(look, 'p ', (text) => {
-      const colour = parseColour(text);
-      return colour && toHex(colour);
-    }),
-  );
+/** The same for texts of a page. `colourOf` is what a colour comes to there: one of CSS, or a swatch of a theme on the page. */
+export const pageTextRules = (looks: readonly TextLook[], colourOf: (text: string) => string | undefined): readonly CssNode[] =>
+  looks.flatMap((look) => ruleOf(look, 'p ', colourOf));

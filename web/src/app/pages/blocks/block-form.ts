@@ -8,7 +8,7 @@ import { mediaAddress } from '../../../../../core/theme';
 import { Deleting } from '../../controls/deleting';
 import { Api } from '../../documents/api';
 import type { TextData } from '../../tables/text/text-dialog';
-import { GroundForm, type PageTheme } from './ground-form';
+import { GroundForm, coloursOn, type PageTheme } from './ground-form';
 
 type Fields = Readonly<Record<string, unknown>>;
 
@@ -58,7 +58,7 @@ export class BlockForm {
   /** The text in the editor that tables' cells have. */
   protected async mark(text: Cell): Promise<void> {
     const { TextDialog } = await import('../../tables/text/text-dialog');
-    const data: TextData = { cell: text, where: 'the page' };
+    const data: TextData = { cell: text, where: 'the page', colours: coloursOn(this.themes()) };
     const taken = await firstValueFrom(
       this.dialog.open<unknown, TextData, Cell>(TextDialog, { width: '620px', autoFocus: '.ProseMirror', data }).afterClosed(),
     );

@@ -25,6 +25,14 @@ const fields: Readonly<Record<GroundField, { readonly label: string; readonly hi
   line: { label: 'Line around', hint: '1px solid #d9dde2', isColour: false },
 };
 
+/** Every swatch of the page's themes, as a block or a text of the page names it, with what it comes to where it is bright. */
+export const coloursOn = (themes: readonly PageTheme[]): ReadonlyMap<string, string> =>
+  new Map(
+    themes.flatMap(({ id, view }) =>
+      [...view.colours].flatMap(([swatch, read]) => (read.ok ? [[swatchText({ swatch, theme: id }), toHex(read.value)] as const] : [])),
+    ),
+  );
+
 /** What a section or a text has about it: colours, room, width, corners and a line. */
 @Component({
   selector: 'zest-ground-form',
@@ -105,12 +113,7 @@ export class GroundForm {
   protected readonly canSample = samplerOf() !== undefined;
   protected readonly wrong = signal<{ readonly field?: GroundField; readonly say: string }>({ say: '' });
 
-  /** Every swatch of the page's themes, as a block names it. */
-  protected readonly swatches = computed(() =>
-    this.themes().flatMap(({ id, view }) =>
-      [...view.colours].flatMap(([swatch, read]) => (read.ok ? [{ text: swatchText({ swatch, theme: id }), colour: toHex(read.value) }] : [])),
-    ),
-  );
+  protected readonly swatches = computed(() => [...coloursOn(this.themes())].map(([text, colour]) => ({ text, colour })));
   protected readonly rows = computed(() =>
     groundFields.map((name) => {
       const value = this.block()[name] ?? '';
