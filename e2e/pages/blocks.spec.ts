@@ -206,7 +206,8 @@ describe('A page of blocks', () => {
     await person.find('alert', /“lamp” is no colour/);
     await person.click('textbox', /^Text of/);
     await choose();
-    await type('combobox', 'Ink', '#7a1f5c');
+    // As the ground and the line around it.
+    await type('combobox', 'Ink', 'lamp of harbour-dusk');
     await person.click('button', 'Take it');
     await person.untilKept();
     await person.click('button', 'Publish page');
@@ -218,7 +219,7 @@ describe('A page of blocks', () => {
     );
     expect([corners, line, ink])
       .withContext(html ?? '')
-      .toEqual(['8px', 'solid', 'rgb(122, 31, 92)']);
+      .toEqual(['8px', 'solid', 'rgb(184, 74, 6)']);
     // The same grey as the band of the table below it.
     expect(ground).toBe(
       await driver.executeScript<string>(`const table = [...document.querySelectorAll('table')].find(({ caption }) => caption?.textContent.startsWith('Evening crossings'));

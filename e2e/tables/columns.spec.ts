@@ -28,6 +28,8 @@ describe('Columns with a type', () => {
 
   it('are shown in a format, and what is not of the type is marked and kept', async () => {
     await person.click('cell', '(£12)');
+    // The panel follows a moment later; until then it speaks of the column before.
+    await person.find('heading', 'Column 2');
     await person.choose('Type', 'Money');
     await person.untilText(/1 cell is something else; it is marked/);
     await person.click('checkbox', 'Shown in a format');
