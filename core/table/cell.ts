@@ -57,7 +57,8 @@ export const isSafeAddress = (href: string): boolean => {
 export const isPictureAddress = (text: string): boolean => /^(?!\/\/)[\w./%~-]+\.(?:png|jpe?g|gif|webp|avif|svg)$/i.test(text);
 
 /** Colours that marked text may have: the name of a swatch of its theme, or a hexadecimal one (CSS Color 4, section 5.2). */
-export const isColour = (text: string): boolean => /^(?:[a-z][a-z0-9-]{0,30}(?: of [\w-]{1,60})?|#(?:[0-9a-f]{3,4}|[0-9a-f]{6}|[0-9a-f]{8}))$/i.test(text);
+export const isColour = (text: string): boolean =>
+  /^(?:[a-z][a-z0-9-]{0,30}(?: of [\w-]{1,60})?|#(?:[0-9a-f]{3,4}|[0-9a-f]{6}|[0-9a-f]{8}))$/i.test(text);
 
 /** A cell of a text and marks: cut to its length, in order, joined where they touch, and plain where none is left. */
 export function cellOf(text: string, marks: readonly Mark[]): Cell {
