@@ -213,6 +213,21 @@ describe('Requests that nobody meant', () => {
     }
   };
 
+  it('are answered in words where nothing is sent, something that is not JSON, or JSON that is no document', async () => {
+    const bodies: readonly Pick<Asked, 'headers' | 'body'>[] = [
+      { headers: {} },
+      ...['', 'x', '{}'].map((body) => ({ headers: { 'Content-Type': 'text/plain' }, body })),
+      ...['', 'null', 'true', '0', '"x"', '[]', '[null]', '{}', '{'].map((body) => ({ headers: { 'Content-Type': 'application/json' }, body })),
+    ];
+    for (const [method, route] of routes().filter(([each]) => each !== 'GET'))
+      for (const kind of kinds) {
+        const filled: Readonly<Record<string, string>> = { KIND: kind, ID: documents[kind]?.[0]?.[0] ?? '', NUMBER: '1', FORMAT: 'csv', FEATURES: 'sort' };
+        const at = route.replace(/[A-Z]{2,}/g, (name) => filled[name] ?? 'none');
+        for (const { headers, ...body } of bodies) await ask({ method, path: at, headers: { ...headers, 'If-Match': '"1"' }, ...body });
+      }
+    expect(running.logged).toEqual([]);
+  }, 300_000);
+
   for (let from = 0; from < count; from += AT_ONCE)
     it(`are answered in words, ${from} to ${Math.min(count, from + AT_ONCE)} (seed ${seed})`, async () => {
       const requests = fc.constantFrom(...routes()).chain(request);

@@ -21,7 +21,7 @@ describe('Every kind of document', () => {
     it(`${name}: reads what it writes, and leaves alone what is none`, () => {
       const json: unknown = JSON.parse(JSON.stringify(sample));
       expect(kind.read(json, starterBases)).toEqual({ ok: true, value: sample } as never);
-      for (const other of [null, 'text', 7, { format: `${kind.format}9` }]) {
+      for (const other of [undefined, null, 'text', 7, [], { format: `${kind.format}9` }]) {
         expect(kind.upgrade(other)).toBe(other);
         expect(kind.read(other, starterBases).ok).toBeFalse();
       }
