@@ -1,0 +1,92 @@
+import { makeHeading, setExceptions, tableOf, type Exception, type Row, type Table } from '../table';
+import { isOfColumns } from '../theme';
+import { answerOf, type Given } from './answers';
+import type { Feature, Plan, Pricing } from './pricing';
+import { writtenPrice, type Chosen } from './shown-price';
+import { pricingWords, type PricingWords } from './words';
+
+/** What a row of the comparison is about. */
+export type ComparisonRow = { readonly is: 'names' | 'price' | 'action' } | { readonly is: 'group' | 'feature'; readonly feature: Feature };
+
+/** A pricing table as a table: a column for each plan that is shown, and what each row is about. */
+export interface Comparison {
+  readonly table: Table;
+  /** For each row of the table. */
+  readonly rows: readonly ComparisonRow[];
+  /** The plans, in the columns from the second on. */
+  readonly plans: readonly Plan[];
+}
+
+export const shownPlans = ({ plans }: Pricing): readonly Plan[] => plans.filter(({ hidden }) => !hidden);
+
+/** An answer as the comparison says it; nothing where nothing is said. */
+export function answerText(given: Given | undefined, language: string, words: PricingWords): string {
+  if (!given) return '';
+  const { is, n, text = '' } = given.answer;
+  if (is === 'yes' || is === 'no') return text === '' ? words[is] : text;
+  if (is === 'text') return text;
+  const number = new Intl.NumberFormat(language || 'en', { maximumFractionDigits: 20 }).format((n ?? '') as unknown as number);
+  return text === '' ? number : `${number} ${text}`;
+}
+
+/**
+ * The comparison of all plans that are shown. A column's header is the plan's name alone, since it is heard at every cell; price and action
+ * are rows below it, then the features by their groups. Nothing of it is kept: it is made anew whenever it is asked for.
+ */
+export function comparisonOf(pricing: Pricing, chosen: Chosen = pricing.first): Comparison {
+  const words = pricingWords(pricing.language);
+  const plans = shownPlans(pricing);
+  const features = pricing.features.filter((each, i, all) => (each.kind === 'feature' ? each.in !== 'cards' : heads(all, i)));
+  const row = (name: string, of: (plan: Plan) => string): Row => [name, ...plans.map(of)];
+  const hasActions = plans.some(({ actions }) => actions.length > 0);
+  const rows: ComparisonRow[] = [{ is: 'names' }, { is: 'price' }, ...(hasActions ? [{ is: 'action' as const }] : [])];
+  const texts: Row[] = [
+    row(pricing.caption === '' ? words.features : pricing.caption, ({ name }) => name),
+    row(words.price, (plan) => writtenPrice(pricing, plan, chosen)?.text ?? pricing.unpriced),
+    ...(hasActions ? [[words.action, ...plans.map(actionCell(words))]] : []),
+  ];
+  for (const feature of features) {
+    rows.push({ is: feature.kind, feature });
+    texts.push(row(feature.name, (plan) => (feature.kind === 'group' ? '' : answerText(answerOf(pricing, feature, plan), pricing.language, words))));
+  }
+  const { name, caption, language, theme } = pricing;
+  const plain = tableOf(name, texts, { kind: 'pricing', headerRows: 1, rowHeaders: 1, caption, language, theme });
+  const headed = rows.reduce((table, { is }, at) => {
+    const made = is === 'group' ? makeHeading(table, at) : undefined;
+    return made?.ok ? made.value : table;
+  }, plain);
+  return { table: withLooks(pricing, headed, rows, plans), rows, plans };
+}
+
+/** Whether any feature of a group stands in the comparison. */
+function heads(features: readonly Feature[], at: number): boolean {
+  for (const { kind, in: place } of features.slice(at + 1)) {
+    if (kind === 'group') return false;
+    if (place !== 'cards') return true;
+  }
+  return false;
+}
+
+/** A plan's first action, as a link; what is said instead where it cannot be had. */
+const actionCell =
+  (words: PricingWords) =>
+  ({ availability, availabilityText, actions: [first] }: Plan): Row[number] => {
+    const instead = availability === 'sold out' ? words.soldOut : availability === 'coming soon' ? words.comingSoon : '';
+    if (availability !== 'on sale') return availabilityText || instead;
+    if (!first || first.text === '') return '';
+    return first.href === '' ? first.text : { text: first.text, marks: [{ from: 0, to: first.text.length, kind: 'link', href: first.href }] };
+  };
+
+/** The looks of plans, features and crossings, on the columns, rows and cells that these are here. */
+function withLooks(pricing: Pricing, table: Table, rows: readonly ComparisonRow[], plans: readonly Plan[]): Table {
+  return pricing.exceptions.reduce((each, { plan, feature, values }) => {
+    const column = plan === null ? null : plans.findIndex(({ id }) => id === plan) + 1;
+    const row = feature === null ? null : rows.findIndex((at) => 'feature' in at && at.feature.id === feature);
+    // A plan that is hidden, or a feature of cards alone, is not here.
+    if (column === 0 || row === -1) return each;
+    const own = row === null ? values : Object.fromEntries(Object.entries(values).filter(([name]) => !isOfColumns(name)));
+    if (Object.keys(own).length === 0) return each;
+    const look = (given: Exception): Exception => ({ ...given, reach: row === null ? 'header' : '', values: own });
+    return setExceptions(each, [{ row, column }], look);
+  }, table);
+}

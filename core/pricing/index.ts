@@ -1,0 +1,30 @@
+export * from './pricing';
+export { decimalsOf, isAmount, readAmount } from './amounts';
+export { answerOf, lineOf, phrased, type Given } from './answers';
+export { cardManners, cardText, cardsOf, type Card, type CardLine, type CardManner } from './cards';
+export { checkPricing, type PricingFinding, type Settling } from './checks';
+export { comparisonOf, shownPlans, type Comparison, type ComparisonRow } from './comparison';
+export { pricingSchema, readPricing } from './read-pricing';
+export { writtenPrice, type Chosen, type WrittenPrice } from './shown-price';
+export { priceIn, type Saving, type Shown } from './worked-out';
+export { filled, pricingWords, type PricingWords } from './words';
+export { amountParts, saysAll, writtenAmount, writtenPercent, type AmountPart } from './written';
+export { pricingExamples } from './examples';
+export { seasonPasses } from './examples/season-passes';
+export {
+  addFeature,
+  addPlan,
+  duplicatePlan,
+  joinFeatures,
+  moveFeature,
+  movePlan,
+  removeFeature,
+  removePlan,
+  setAnswer,
+  settled,
+} from './edit/edit-pricing';
+export { pasteLines, type Pasted } from './edit/paste-lines';
+export { fromGrid, type FromGrid } from './edit/from-grid';
+export { mergePricings, takeTheirPricing } from './edit/merge-pricing';
+export { addCurrency, addPeriod, removeCurrency, removePeriod, setCurrency, setPrice, typeAmount } from './edit/edit-prices';
+export { structuredData } from './structured-data';

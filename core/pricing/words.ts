@@ -1,0 +1,100 @@
+import { languageNamed, type LanguageCode } from '../languages';
+
+/** What a pricing table says of itself, where nothing else was typed. `{…}` stands for what is named. */
+export interface PricingWords {
+  readonly yes: string;
+  readonly no: string;
+  readonly notSaid: string;
+  readonly free: string;
+  readonly onRequest: string;
+  readonly from: string;
+  readonly perMonth: string;
+  readonly save: string;
+  readonly saveMonths: string;
+  readonly price: string;
+  readonly was: string;
+  readonly everythingIn: string;
+  readonly soldOut: string;
+  readonly comingSoon: string;
+  readonly features: string;
+  readonly action: string;
+}
+
+type Own = Omit<PricingWords, 'yes' | 'no'>;
+const byLanguage: { readonly [code in LanguageCode]: Own } = {
+  en: {
+    ...{ notSaid: 'Not said', free: 'Free', onRequest: 'On request', from: 'from {amount}', perMonth: '{amount} a month', save: 'Save {saving}' },
+    ...{ saveMonths: 'Save {saving} months', price: 'Price', was: 'was {amount}', everythingIn: 'Everything in {plan}, and', soldOut: 'Sold out' },
+    ...{ comingSoon: 'Coming soon', features: 'Features', action: 'Choose' },
+  },
+  de: {
+    ...{
+      notSaid: 'Keine Angabe',
+      free: 'Kostenlos',
+      onRequest: 'Auf Anfrage',
+      from: 'ab {amount}',
+      perMonth: '{amount} im Monat',
+      save: '{saving} sparen',
+    },
+    ...{ saveMonths: '{saving} Monate sparen', price: 'Preis', was: 'zuvor {amount}', everythingIn: 'Alles aus {plan} und', soldOut: 'Ausverkauft' },
+    ...{ comingSoon: 'Bald verfügbar', features: 'Leistungen', action: 'Wählen' },
+  },
+  fr: {
+    ...{
+      notSaid: 'Non précisé',
+      free: 'Gratuit',
+      onRequest: 'Sur demande',
+      from: 'dès {amount}',
+      perMonth: '{amount} par mois',
+      save: 'Économisez {saving}',
+    },
+    ...{ saveMonths: 'Économisez {saving} mois', price: 'Prix', was: 'auparavant {amount}', everythingIn: 'Tout de {plan}, et', soldOut: 'Épuisé' },
+    ...{ comingSoon: 'Bientôt disponible', features: 'Prestations', action: 'Choisir' },
+  },
+  es: {
+    ...{
+      notSaid: 'No indicado',
+      free: 'Gratis',
+      onRequest: 'A consultar',
+      from: 'desde {amount}',
+      perMonth: '{amount} al mes',
+      save: 'Ahorre {saving}',
+    },
+    ...{ saveMonths: 'Ahorre {saving} meses', price: 'Precio', was: 'antes {amount}', everythingIn: 'Todo lo de {plan} y', soldOut: 'Agotado' },
+    ...{ comingSoon: 'Próximamente', features: 'Prestaciones', action: 'Elegir' },
+  },
+  el: {
+    ...{
+      notSaid: 'Δεν αναφέρεται',
+      free: 'Δωρεάν',
+      onRequest: 'Κατόπιν αιτήματος',
+      from: 'από {amount}',
+      perMonth: '{amount} τον μήνα',
+      save: 'Κέρδος {saving}',
+    },
+    ...{
+      saveMonths: 'Κέρδος {saving} μηνών',
+      price: 'Τιμή',
+      was: 'ήταν {amount}',
+      everythingIn: 'Όλα όσα έχει το {plan} και',
+      soldOut: 'Εξαντλήθηκε',
+    },
+    ...{ comingSoon: 'Σύντομα', features: 'Παροχές', action: 'Επιλογή' },
+  },
+  ar: {
+    ...{ notSaid: 'غير مذكور', free: 'مجانًا', onRequest: 'عند الطلب', from: 'ابتداءً من {amount}', perMonth: '{amount} شهريًا', save: 'وفّر {saving}' },
+    ...{ saveMonths: 'وفّر {saving} من الأشهر', price: 'السعر', was: 'كان {amount}', everythingIn: 'كل ما في {plan}، وأيضًا', soldOut: 'نفدت الكمية' },
+    ...{ comingSoon: 'قريبًا', features: 'الميزات', action: 'اختر' },
+  },
+};
+
+/** The words of a document's language, or English ones where none are ready in it. */
+export function pricingWords(language: string): PricingWords {
+  const known = languageNamed(language === '' ? 'en' : language) ?? languageNamed('en');
+  const [yes, no] = known?.yesAndNo ?? ['Yes', 'No'];
+  return { ...byLanguage[known?.code ?? 'en'], yes, no };
+}
+
+/** Words with what they name in its places. */
+export const filled = (words: string, given: Readonly<Record<string, string>>): string =>
+  words.replace(/\{([a-z]+)\}/g, (whole, name: string) => (Object.hasOwn(given, name) ? (given[name] ?? '') : whole));
