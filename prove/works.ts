@@ -44,7 +44,7 @@ function themeTexts(view: ThemeView, table: Table): string {
       byWidth(view, (at) => [
         ...themeCss(at, { key: 'k', lean, around, beside }),
         ...pinnedRules(at, 'k', beside.exceptions),
-        ...arrangementRules(at, 'k', beside.exceptions),
+        ...arrangementRules(at, 'k', beside.exceptions, beside.holdsRows),
       ]),
     ),
     themeCss(view, { key: 'k', held: true, around: true }),

@@ -19,6 +19,18 @@ describe('The stylesheet of each part', () => {
     expect(text).toMatch(/background-image:none,url\(/);
     expect(text).toMatch(/:where\(:is\(th,\.zp-head\):not\(\.zp-heading\)\)\{background-image:linear-gradient\(var\(--zp-mist\) 0 0\),url\(/);
   });
+  it('keeps the picture of a part within where no fill under the hand is felt on that part', () => {
+    const values: Theme['values'] = {
+      'body-rows': { 'hovered-even': { fill: 'mist' }, selected: { fill: 'none' } },
+      'row-headers': { rest: { picture: 'dots' } },
+      'group-headings': { rest: { picture: 'waves' } },
+    };
+    const selected = css(values, { lean: true })
+      .split('}')
+      .filter((rule) => rule.includes('[data-selected]') && rule.includes('background-image:'));
+    expect(selected.some((rule) => rule.includes(')>*{background-image:none'))).toBeTrue();
+    expect(selected.some((rule) => /:where\(\.zp-heading\)\{background-image:none,url\(/.test(rule))).toBeTrue();
+  });
   it('says none where the theme draws no line, for pages of which nothing is known, and leaves it out elsewhere', () => {
     expect(css({})).not.toContain('border:0');
     const bare = css({}, { clears: true });

@@ -18,7 +18,7 @@ import {
   type Value,
 } from '../theme';
 import { setSwatch, setValue } from '../edit';
-import { darkened, lightened, shade, shareOf, tonesFrom, wantedFrom, type Role } from './tones';
+import { RAISED, darkened, lightened, shade, shareOf, tonesFrom, wantedFrom, type Role } from './tones';
 
 const BODY: Slot = { part: 'body-rows', conditions: [] };
 const WHOLE: Place = { part: 'table', condition: 'rest' };
@@ -68,7 +68,7 @@ export function deriveDark(given: ThemeView): Theme | undefined {
       if (property.kind !== 'shadow') continue;
       if (value && value.css !== 'none') set(place, property.name, `0 0 0 1px ${toHex(shade(0.4, toLch(paper).c, toLch(paper).h))}`);
     }
-  return mended(bright, theme);
+  return mended(bright, thinned(bright, theme));
 }
 
 /** Colours that go over into one another, each as a ground, the same way as they were. */
@@ -126,7 +126,22 @@ function darkText({ value, role, share, property }: Use, has: ThemeView, tones: 
   const text = name !== undefined && kept < 1 ? `${colour} ${Math.round(kept * 100)}%` : colour;
   if (value.kind === 'colour') return text;
   const [width = '1px', style = 'solid'] = value.css.split(' ');
-  return property.kind === 'bar' ? `${width} ${text}` : property.kind === 'line' ? `${width} ${style} ${text}` : text;
+  return property.kind === 'bar' ? `${width} ${text}` : property.kind === 'line' || property.kind === 'outline' ? `${width} ${style} ${text}` : text;
+}
+
+/** The theme with tints of the body thinned where several of them lie over one another and come to more than a ground may be. */
+function thinned(bright: ThemeView, derived: Theme): Theme {
+  let theme = derived;
+  for (let round = 0; round < ROUNDS; round++) {
+    const dark = viewOfChanged(bright, theme).in('dark');
+    if (toLch(paintedFill(dark, BODY)).l <= RAISED) return theme;
+    for (const at of fillPlaces(dark, BODY)) {
+      const value = dark.valueAt(at, propertyOf('fill'));
+      if (value?.kind !== 'colour' || value.rgba.alpha === 0 || value.rgba.alpha === 1) continue;
+      theme = setValue(theme, { ...at, mode: 'dark' }, 'fill', toHex({ ...value.rgba, alpha: value.rgba.alpha * 0.8 }));
+    }
+  }
+  return theme;
 }
 
 /** A text that an ink is on: what it stands on, how well it is to be read there, and whether it is. */

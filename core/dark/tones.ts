@@ -6,7 +6,9 @@ export type Role = 'ground' | 'tint' | 'ink' | 'line';
 /**
  * Lightness in OKLCH of the darkest ground there is, of the one under a table, on which white has 18 : 1, and of the lightest that is raised.
  */
-const [LOWEST, GROUND, RAISED] = [0.16, 0.2, 0.28] as const;
+const [LOWEST, GROUND] = [0.16, 0.2] as const;
+/** How light a ground in the dark is at most, in OKLCH. */
+export const RAISED = 0.28;
 /** The lightest and the darkest that a text is by itself. */
 const [INK_MOST, INK_LEAST] = [0.97, 0.78] as const;
 /** So much of a colour's chroma is kept where sRGB has it. */

@@ -100,13 +100,42 @@ function needOfRuns(runs: readonly Run[], isOneLine: boolean, icon: { readonly b
   return { natural, least: isOneLine ? natural : least };
 }
 
+/** A turned heading is at most so many times its size high, and its lines are so many times its size apart (`reading` in the stylesheet). */
+export const TURNED_HEIGHT = 12;
+export const TURNED_LEADING = 1.2;
+
+/** What a text needs that runs up or down: as much as its lines are apart, however long it is. */
+function turnedRuns(runs: readonly Run[], { size }: TypeSetting, measure: Measure): Need {
+  let [lines, height] = [0, 0];
+  const most = TURNED_HEIGHT * size;
+  const texts = runs.map(({ text }) => text).join('');
+  const type = runs[0]?.type;
+  if (type === undefined || texts === '') return { least: 0, natural: 0 };
+  const space = measure('n n', type) - measure('nn', type);
+  for (const line of linesOf(texts)) {
+    lines++;
+    height = 0;
+    for (const word of line.split(' ')) {
+      const [first = '', ...others] = piecesOf(word);
+      for (const [at, piece] of [first, ...others].entries()) {
+        const long = measure(piece, type);
+        const beside = height === 0 ? long : height + (at === 0 ? space : 0) + long;
+        if (height > 0 && beside > most) lines++;
+        height = height > 0 && beside > most ? long : beside;
+      }
+    }
+  }
+  return { least: lines * TURNED_LEADING * size, natural: lines * TURNED_LEADING * size };
+}
+
 /** What a cell needs from edge to edge: its text or marks, its icon, its padding and the line that it draws. */
 export function needOf(view: ThemeView, table: Table, cell: GridCell, measure: Measure, page: PageType): Need {
   const slot = slotOf(table, cell, [], bandOf(view));
   const type = typeOf(view, slot, page);
   const value = (name: PropertyName) => winnerAt(view, slot, name).value;
   const caseCss = value('case').css;
-  const isOneLine = value('wrap').css === 'nowrap';
+  const isTurned = cell.section === 'header' && value('reading').css !== 'horizontal-tb';
+  const isOneLine = !isTurned && value('wrap').css === 'nowrap';
   const mark = valueMarkOn(table, cell);
   const shown = mark && markedValueIn(table, cell, mark);
   const content = shown?.kind === 'button' ? shown.content : shownCell(table, cell);
@@ -123,12 +152,17 @@ export function needOf(view: ThemeView, table: Table, cell: GridCell, measure: M
   const last = runs.at(-1);
   const icon = textOf(content) === '' ? 0 : iconOf(view, slot) * type.size;
   const side = icon === 0 ? 'before' : resolve(view, { part: slot.part, conditions: [] }, 'icon-side').value.css;
-  const text = needOfRuns(
-    pad === '' || !last ? runs : [...runs.slice(0, -1), { ...last, text: last.text + pad }],
-    isOneLine,
-    side === 'after' ? { before: 0, after: icon } : { before: icon, after: 0 },
-    measure,
-  );
+  const across = isTurned
+    ? turnedRuns(runs, type, measure)
+    : needOfRuns(
+        pad === '' || !last ? runs : [...runs.slice(0, -1), { ...last, text: last.text + pad }],
+        isOneLine,
+        side === 'after' ? { before: 0, after: icon } : { before: icon, after: 0 },
+        measure,
+      );
+  // An icon stands beside a turned text, or above it where a line may be broken.
+  const isBeside = value('wrap').css === 'nowrap';
+  const text = isTurned ? { least: isBeside ? across.least + icon : Math.max(across.least, icon), natural: across.natural + icon } : across;
   const taken = shown ? roomOf(shown.kind) * type.size : 0;
   const { start, end } = cellLines(view, table, cell);
   const edges = toPx(value('padding-start'), type.size, page) + toPx(value('padding-end'), type.size, page) + widthIf(start) + widthIf(end);

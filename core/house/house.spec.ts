@@ -147,6 +147,10 @@ describe('A house stylesheet', () => {
 
 describe('Properties', () => {
   it('set their longhands, logical ones by the direction of text', () => {
+    expect(longhandsOf('padding-block', 'up ltr')).toEqual(['padding-left', 'padding-right']);
+    expect(longhandsOf('padding-inline-start', 'down rtl')).toEqual(['padding-bottom']);
+    expect(longhandsOf('border-start-end-radius', 'up ltr')).toEqual(['border-top-left-radius']);
+    expect(longhandsOf('inline-size', 'down ltr')).toEqual(['height']);
     expect(longhandsOf('padding')).toEqual(['padding-top', 'padding-right', 'padding-bottom', 'padding-left']);
     expect(longhandsOf('padding-inline-start')).toEqual(['padding-left']);
     expect(longhandsOf('padding-inline-start', 'rtl')).toEqual(['padding-right']);

@@ -1,7 +1,7 @@
 import { familyOf, rule, writeCss, type CompiledPage, type CssNode, type Stylesheet, type Weight } from '../compile';
 import { Cascade, type Reaching } from './cascade/cascade';
 import { readOwn, type HouseDeclaration, type HouseRule, type HouseSheet } from './read-house';
-import { isInherited, longhandsOf, setsLonghand } from './cascade/shorthands';
+import { isInherited, longhandsOf, setsLonghand, type Flow } from './cascade/shorthands';
 import { compareWeights, type Specificity } from './cascade/specificity';
 import { nodesOf, treeOf, type Node } from './cascade/tree';
 import { listed, placeOf, weightInWords, wordOf } from './words';
@@ -111,10 +111,11 @@ class Judging {
 
   private weigh(node: Node, pseudo: string, at: string, house: HouseRule, declaration: HouseDeclaration, ours: readonly Reaching[]): void {
     const kind = kindOf(node, pseudo);
-    const longhands = declaration.property === 'all' ? ['all'] : longhandsOf(declaration.property, node.direction);
+    const flow = this.cascade.flowOf(node);
+    const longhands = declaration.property === 'all' ? ['all'] : longhandsOf(declaration.property, flow);
     let isOpen = false;
     for (const longhand of longhands) {
-      const saying = ours.filter(({ rule: own }) => own.declarations.some(({ property }) => declares(property, longhand, node)));
+      const saying = ours.filter(({ rule: own }) => own.declarations.some(({ property }) => declares(property, longhand, flow)));
       const surely = saying.filter(({ match }) => match === 2).map(({ rule: own }) => own.weight);
       if (surely.length === 0 && !this.isOurs(node, pseudo, longhand, saying.length > 0)) continue;
       if (surely.length === 0 || longhand === 'all') isOpen = true;
@@ -175,8 +176,8 @@ class Judging {
   }
 }
 
-const declares = (property: string, longhand: string, node: Node): boolean =>
-  longhand === 'all' ? property === 'all' : setsLonghand(property, longhand, node.direction);
+const declares = (property: string, longhand: string, flow: Flow): boolean =>
+  longhand === 'all' ? property === 'all' : setsLonghand(property, longhand, flow);
 
 /** What a declaration around a table hands into it. `font` sets most of its longhands to what they are anyway (CSS Fonts 4, section 2.7). */
 function handedOn(property: string, node: Node): readonly string[] {

@@ -1,6 +1,18 @@
 import { winnerAt } from '../resolve';
-import { gridOf, marksOf, rowGroupOf, sectionRows, slotOf, widthOf, type GridCell, type Table } from '../table';
-import type { ThemeView } from '../theme';
+import {
+  frameBefore,
+  framedAt,
+  gridOf,
+  marksOf,
+  rowGroupOf,
+  sectionRows,
+  slotOf,
+  widthOf,
+  type Exception,
+  type GridCell,
+  type Table,
+} from '../table';
+import { propertyOf, type ThemeView } from '../theme';
 import {
   bandOf,
   bandTrait,
@@ -19,7 +31,8 @@ import { isDrawn, lineAt, stronger, type Line, type LineName } from './lines';
  * border closes the outside, and each cell draws its top and its start edge where these lie inside.
  * A cell's top edge lies inside when its first row is not the table's first; its start edge, when it does
  * not start in the first column. Both hold for the whole length of the edge, since rows, header and footer
- * reach across the whole table. Spaced cells share no edge: each draws all four of its own.
+ * reach across the whole table. Spaced cells share no edge: each draws all four of its own. A column with a frame draws that: its
+ * cells their start and their end, the first its top and the last its bottom; the cells after it draw no start.
  */
 export interface CellLines {
   readonly top: Line | undefined;
@@ -36,7 +49,7 @@ export function cellLines(view: ThemeView, table: Table, cell: GridCell): CellLi
 /** A line on a cell's edge, and whose it is: one of the theme's, or the table's own beside its theme. */
 export interface EdgeLine {
   readonly line: Line;
-  readonly name: LineName | 'line-above' | 'line-before';
+  readonly name: LineName | 'line-above' | 'line-before' | 'frame';
 }
 
 /** The lines that a cell draws, with what they come from; undefined for edges that it does not draw. */
@@ -48,6 +61,24 @@ export interface CellEdges {
 }
 
 export function cellEdges(view: ThemeView, table: Table, cell: GridCell): CellEdges {
+  const edges = edgesWithout(view, table, cell);
+  const framed = framedAt(table, cell);
+  const before = closedBy(view) ? undefined : frameBefore(table, cell);
+  const line = framed && frameLine(view, framed.exception);
+  const own = before && frameLine(view, before) ? { ...edges, start: undefined } : edges;
+  if (!framed || !line) return own;
+  const frame: EdgeLine = { line, name: 'frame' };
+  return { start: frame, end: frame, top: framed.isTop ? frame : own.top, bottom: framed.isBottom ? frame : own.bottom };
+}
+
+/** The line of a column's frame; undefined where none is drawn, or where it cannot be read. */
+export function frameLine(view: ThemeView, { values }: Pick<Exception, 'values'>): Line | undefined {
+  const read = view.read(propertyOf('frame'), values['frame'] ?? '');
+  return read.ok && read.value.kind === 'line' && isDrawn(read.value) ? read.value : undefined;
+}
+
+/** The lines of a cell but for frames. */
+function edgesWithout(view: ThemeView, table: Table, cell: GridCell): CellEdges {
   const closed = closedBy(view);
   return {
     top: cell.row === 0 ? closed?.rows : (ownLine(view, table, cell, 'line-above') ?? topLine(view, table, cell)),

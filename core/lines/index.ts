@@ -5,6 +5,7 @@ export {
   cellEdges,
   cellLines,
   drawnSegments,
+  frameLine,
   outerLines,
   type CellEdges,
   type CellLines,

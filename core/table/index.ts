@@ -56,6 +56,7 @@ export {
 export { exceptionReaches, kindOf, type Exception, type ExceptionKind } from './looks/exception';
 export { coloursOf, markedValueIn, valueMarkOn, type MarkedValue } from './looks/marked-value';
 export { exceptionAt, exceptionsOn } from './looks/exceptions-on';
+export { CLOSING_ROWS, frameBefore, framedAt, type Framed } from './looks/frames';
 export { placesOf, setValueMarks, setExceptions, withValue } from './edit/edit-exceptions';
 export { inColumnLanguage, languageIn, withColumnLanguages } from './columns/language';
 export { cssWidths, equalColumns, needsContainer, setColumns, setTotals, shownTable } from './columns/columns';
@@ -85,6 +86,7 @@ export {
 export type { ColumnFrom } from './edit/change-columns';
 export { cutHead, previewOf } from './grid/preview';
 export { ORDINARY_BAND, heldOn, isHeaderGroup, partOfCell, slotOf, type Band, type Held } from './grid/slots';
+export { goesOnBelow, holdsRows, joinsAbove } from './grid/cards';
 export { isUnevenRow, marksOf, type Marks } from './grid/marks';
 export { isWrong, isTotal, rememberTotal, shownCell, shownText, totalIn, valueIn, valuesOf } from './columns/shown';
 export { valueConditions } from './grid/value-conditions';

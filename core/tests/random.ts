@@ -5,6 +5,7 @@ import {
   canBeSet,
   conditionNames,
   exceptionProperties,
+  isOfColumns,
   isThemeBase,
   modeNames,
   parts,
@@ -106,7 +107,11 @@ export const randomText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
   'text-shadow': (d) => d.pick(['none', `1px 1px 2px ${colour(d)}`, `0 1px ${colour(d)}, 0 0 3px #123456`]),
   gap: (d) => d.pick(['0', '5px', '0 8px', '6px 0', '0.5em 4px']),
   bar: (d) => d.pick(['none', `${d.whole(1, 8)}px ${colour(d)}`]),
+  outline: (d) => d.pick(['as the browser has it', 'none', `${d.whole(1, 4)}px ${d.pick(['solid', 'dashed', 'double'])} ${colour(d)}`]),
+  offset: (d) => d.pick(['0', '2px', '-3px', '0.25em']),
   transition: (d) => d.pick(['at once', '150ms', 'fill 0.2s linear', 'ink, shadow 90ms ease-in-out']),
+  reading: (d) => d.pick(['across', 'up', 'down']),
+  'lines-shown': (d) => d.pick(['all', '1', '2', '3']),
   decimals: (d) => d.pick(['as typed', 'aligned']),
   icon: (d) => d.pick(['none', 'boat', 'up', 'star']),
   'icon-side': (d) => d.pick(['before', 'after']),
@@ -280,7 +285,11 @@ export function withExceptions(d: Dice, table: Table): Table {
   const made = (exception: Exception): Exception => ({
     ...exception,
     reach: d.pick(exceptionReaches),
-    values: Object.fromEntries(exceptionProperties.filter(() => d.chance(density)).map((name) => [name, randomText[propertyOf(name).kind](d)])),
+    values: Object.fromEntries(
+      exceptionProperties
+        .filter((name) => d.chance(density) && !(exception.row !== null && isOfColumns(name)))
+        .map((name) => [name, randomText[propertyOf(name).kind](d)]),
+    ),
   });
   const [height, width] = [table.rows.length, table.rows[0]?.length ?? 0];
   const places = Array.from({ length: d.whole(1, 6) }, () => {

@@ -25,7 +25,7 @@ export {
   type PropertyName,
 } from './catalogue/properties';
 export { containerOf, places, placesFor, sayersFor, type Sayer, type Slot } from './catalogue/strength';
-export { edgeProperties, exceptionProperties, isExceptionProperty, type Excepted } from './catalogue/excepted';
+export { edgeProperties, exceptionProperties, frameProperties, isExceptionProperty, isOfColumns, type Excepted } from './catalogue/excepted';
 /* Extra CSS */
 export {
   EXTRA_MOST,
@@ -82,6 +82,7 @@ export { offersFor, readValue } from './values/values';
 export { kindOfValue, refersTo, valueKinds, type EditorName, type Names, type Reference, type ValueKind } from './values/kinds';
 export { lineStyles, swatchVariable, tidy, type LineStyle, type Unit, type Value, type Vocabulary } from './values/reading';
 export { canFollow, isOfColumn, nothingToFollow } from './following';
+export { saysAnywhere } from './says';
 export { Views, everyLook, onPaper, viewOfChain, viewOfChanged, type Saying, type Source, type ThemeView } from './view';
 export { mediaAddress } from './words';
 export { CHAIN_MOST, basesOver, chainOf, idIn, loopThrough, standingOn, standsOn, type Bases, type ThemesById } from './chain';

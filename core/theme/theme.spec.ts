@@ -6,6 +6,7 @@ import {
   conditionNames,
   countValues,
   edgeProperties,
+  frameProperties,
   ground,
   keyFrom,
   lineage,
@@ -38,10 +39,10 @@ describe('The catalogue', () => {
         .withContext(name)
         .toBeTrue();
   });
-  it('gives every part a property and every property a part, but for the lines that only tables have', () => {
+  it('gives every part a property and every property a part, but for the lines and frames that only tables have', () => {
     for (const part of partNames) expect(propertiesOf(part).length).withContext(part).toBeGreaterThan(0);
     const without = (properties as readonly Property[]).filter((each) => each.parts.length === 0).map(({ name }) => name);
-    expect(without).toEqual([...edgeProperties]);
+    expect(without).toEqual([...edgeProperties, ...frameProperties]);
   });
   it('leads every part to the whole table or to itself', () => {
     expect(lineage('row-headers')).toEqual(['row-headers', 'body-rows', 'table']);

@@ -9,6 +9,9 @@ export const contract = {
   corner: 'zp-corner',
   beside: 'zp-beside',
   uneven: 'zp-uneven',
+  /** On rows that a merged cell holds together, where rows are boxes: it joins the row above, or goes on in the row below. */
+  joins: 'zp-joins',
+  goesOn: 'zp-goes-on',
   second: 'zp-second',
   last: 'zp-last',
   even: 'zp-even',
@@ -34,6 +37,9 @@ export const contract = {
   choose: 'zp-choose',
   caption: (where: 'above' | 'below' | 'start' | 'center' | 'end' | 'unseen'): string => `zp-caption-${where}`,
   exception: (look: string): string => `zp-x-${look}`,
+  /** On the cells of a column with a frame, and on those right after them, which draw no line at their start. */
+  framed: (look: string): string => `zp-f-${look}`,
+  afterFrame: (look: string): string => `zp-fa-${look}`,
   valueMark: (look: string): string => `zp-d-${look}`,
   textLook: (look: string): string => `zp-t-${look}`,
   which: (value: number): string => `zp-v-${value}`,
@@ -58,6 +64,10 @@ export const contract = {
   label: 'zp-label',
   /** In a cell: what a merged cell of the rows above says for its row too, shown and heard where rows are stacked. Not part of its text. */
   again: 'zp-again',
+  /** In a header cell: what its text stands in, so that it can be turned. */
+  reads: 'zp-reads',
+  /** In a cell: what its text stands in where it may be cut after some lines, and opens to the whole. */
+  cut: 'zp-cut',
   /** A table whose labels stand in the page's stylesheet, but for those of cells that are not at their column's place. */
   named: 'zp-named',
   /** A custom property, on cells with a picture of their own: the picture. No swatch has this name. */
@@ -68,6 +78,8 @@ export const contract = {
   needs: '--zp_needs',
   /** A custom property, on cells of themes whose fills change gradually: the fill that the hand brings. */
   over: '--zp_over',
+  /** A custom property, on rows and cells of themes whose rows are boxes: their own fill, for what reaches beyond them. */
+  fill: '--zp_fill',
   about: 'zp-about',
   note: 'zp-note',
   selected: 'data-selected',

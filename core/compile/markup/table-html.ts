@@ -1,21 +1,19 @@
 import {
   columnNames,
-  columnGroups,
-  cssWidths,
+  goesOnBelow,
   gridOf,
-  inColumnLanguage,
   headerRole,
   heldOn,
   valueConditions,
   isGroupHeading,
   isNumberCell,
   isUnevenRow,
+  joinsAbove,
   marksOf,
   namedHeaders,
   padOf,
   rowGroups,
   setColumns,
-  shownCell,
   shownTable,
   turnedTable,
   widthOf,
@@ -25,9 +23,11 @@ import {
   type Table,
 } from '../../table';
 import { spokenIn } from '../../languages';
-import { cellNodes } from './cell-html';
-import { markedNodes } from '../rules/value-marks';
-import { exceptionClasses } from '../rules/exception-rules';
+import type { AskedFor } from './asked-by';
+import { columnElements } from './columns-html';
+import { awayOf, cellContent, leftOut } from './in-cells';
+import { frameClasses } from '../rules/beside/column-frames';
+import { exceptionClasses } from '../rules/beside/exception-rules';
 import { totalOnPage } from './found-totals';
 import { columnLabels, isPlain, labelOf } from './labels';
 import { element, textWithBreaks, type Element, type MarkupNode } from './markup';
@@ -35,9 +35,8 @@ import { shortHash } from '../sheet/short-hash';
 import { contract } from './contract';
 import { saidAgain } from './said-again';
 import { canSort, filterKind, sortValue } from './sort-values';
-import { rule, type CssNode } from '../sheet/stylesheet';
 
-export interface TableHtmlOptions {
+export interface TableHtmlOptions extends AskedFor {
   /** Key of the theme that dresses it; none leaves the table bare. */
   readonly theme?: string;
   /** A prefix that makes ids unique on the page. */
@@ -63,14 +62,8 @@ export interface TableHtmlOptions {
   readonly totals?: boolean;
   /** Whether its header stays in view in its frame. */
   readonly header?: boolean;
-  /** Whether cells have the labels that rows need to be stacked, and roles that hold while they are. */
-  readonly labelled?: boolean;
   /** Whether rules bring those labels that rules can bring (`labelRules`). */
   readonly named?: boolean;
-  /** Whether columns say whether they give way, and rows open to what was left out. */
-  readonly fewer?: boolean;
-  /** Whether a short table that visitors do not use stands beside itself with its rows as columns. */
-  readonly turned?: boolean;
   /** Whether this is that one. */
   readonly isTurned?: boolean;
   /** Whether its caption is heard and not seen. */
@@ -148,7 +141,17 @@ export function framedTable(table: Table, options: TableHtmlOptions): Element {
 export function turnedElements(table: Table, options: TableHtmlOptions): readonly Element[] {
   const turned = options.turned ? turnedTable(table) : undefined;
   if (!turned) return [];
-  return [tableElement(turned, { theme: options.theme, id: `${options.id}-turned`, isTurned: true, bare: options.bare })];
+  return [
+    tableElement(turned, {
+      theme: options.theme,
+      id: `${options.id}-turned`,
+      isTurned: true,
+      bare: options.bare,
+      reads: options.reads,
+      cards: options.cards,
+      cut: options.cut,
+    }),
+  ];
 }
 
 /** A framed table, with its bars or without, in the box whose width decides which of the theme's width steps holds. */
@@ -164,45 +167,13 @@ export function ownClasses({ caption, captionSide, captionAlign, pinned, css = '
   ].filter((name) => name !== '');
 }
 
-/** Column groups of the header's tiers, with the columns in them where one has a width. */
-function columnElements(table: Table, { inline }: TableHtmlOptions): readonly Element[] {
-  const widths = cssWidths(table);
-  const groups = columnGroups(table);
-  if (widths.every((width) => width === undefined)) return groups.map(({ columns }) => element('colgroup', { span: columns }));
-  const all = groups.length > 0 ? groups : [{ column: 0, columns: widthOf(table) }];
-  return all.map(({ column, columns }) =>
-    element(
-      'colgroup',
-      {},
-      ...widths.slice(column, column + columns).map((width) => element('col', { style: inline && width ? `width: ${width}` : undefined })),
-    ),
-  );
-}
-
-/**
- * Rules for the table that `selector` names: its columns' widths. For pages whose policy forbids styles in the markup;
- * elsewhere `inline` writes them there.
- */
-export function tableRules(whole: Table, selector: string): readonly CssNode[] {
-  const table = shownTable(whole);
-  const groups = columnGroups(table);
-  const places = groups.length > 0 ? groups : [{ column: 0, columns: widthOf(table) }];
-  const rules = cssWidths(table).flatMap((width, column): readonly CssNode[] => {
-    if (width === undefined) return [];
-    const group = places.findIndex((each) => column >= each.column && column < each.column + each.columns);
-    const at = `colgroup:nth-of-type(${group + 1})>col:nth-child(${column - (places[group]?.column ?? 0) + 1})`;
-    return [rule(`${selector}>${at}`, ['width', width])];
-  });
-  return rules;
-}
-
 function rowsOf(table: Table, { first, count }: RowGroup, options: TableHtmlOptions): Element[] {
   return Array.from({ length: count }, (_, i) => first + i).map((row) => {
     const cells = gridOf(table).row(row);
     const held = options.held?.rows?.get(row) ?? [];
     const attributes = {
       role: options.labelled ? 'row' : undefined,
-      class: isUnevenRow(table, row) ? contract.uneven : undefined,
+      class: rowClasses(table, row, options.cards).join(' ') || undefined,
       [contract.selected]: held.includes('selected') ? '' : undefined,
       'aria-disabled': held.includes('disabled') ? 'true' : undefined,
       [contract.held]: held.filter((condition) => condition !== 'selected' && condition !== 'disabled').join(' ') || undefined,
@@ -210,6 +181,13 @@ function rowsOf(table: Table, { first, count }: RowGroup, options: TableHtmlOpti
     return element('tr', attributes, ...cells.map((cell) => cellElement(table, cell, options)));
   });
 }
+
+/** The marks by which the stylesheet finds a row; `cards` asks for those of rows that are held together. */
+export const rowClasses = (table: Table, row: number, cards = false): readonly string[] => [
+  ...(isUnevenRow(table, row) ? [contract.uneven] : []),
+  ...(cards && joinsAbove(table, row) ? [contract.joins] : []),
+  ...(cards && goesOnBelow(table, row) ? [contract.goesOn] : []),
+];
 
 /** The id of a header cell that others name; where it stands makes it unique in its table. */
 const cellId = ({ id }: TableHtmlOptions, { row, column }: GridCell): string => `${id}-r${row}c${column}`;
@@ -227,7 +205,11 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
     {
       role: options.labelled ? roleOf(cell, tag) : undefined,
       class:
-        [classesOf(table, cell, tag, isHeader ? [] : conditions), options.fewer ? awayOf(table, cell.column, cell.columns) : '']
+        [
+          classesOf(table, cell, tag, isHeader ? [] : conditions),
+          options.cards && cell.rows > 1 && goesOnBelow(table, cell.row + cell.rows - 1) ? contract.goesOn : '',
+          options.fewer ? awayOf(table, cell.column, cell.columns) : '',
+        ]
           .filter(Boolean)
           .join(' ') || undefined,
       id: named.size > 0 && tag === 'th' ? cellId(options, cell) : undefined,
@@ -251,16 +233,11 @@ function cellElement(table: Table, cell: GridCell, options: TableHtmlOptions): E
     },
     ...(again?.before ?? []),
     ...(options.labelled && !(isNamed(table, options) && isPlain(table, cell)) ? labelNodes(table, cell) : []),
-    ...(contentOf?.(cell) ?? markedNodes(table, cell) ?? contentNodes(table, cell)),
+    ...(contentOf?.(cell) ?? cellContent(table, cell, options)),
     ...(again?.after ?? []),
     ...opens,
   );
 }
-
-const contentNodes = (table: Table, cell: GridCell): readonly MarkupNode[] => {
-  const shown = shownCell(table, cell);
-  return cellNodes(cell.section === 'body' && !isGroupHeading(table, cell.row) ? inColumnLanguage(table, cell.column, shown) : shown);
-};
 
 const roleOf = ({ section }: GridCell, tag: 'th' | 'td'): string => (tag === 'td' ? 'cell' : section === 'header' ? 'columnheader' : 'rowheader');
 
@@ -271,36 +248,6 @@ const isNamed = (table: Table, { labelled, named, whole }: TableHtmlOptions): bo
 function labelNodes(table: Table, cell: GridCell): readonly MarkupNode[] {
   const label = labelOf(table, cell);
   return label === '' ? [] : [element('span', { class: contract.label, 'aria-hidden': 'true' }, label)];
-}
-
-/** The class of columns that give way: of a cell over several where all of them do, by the one that stays longest. */
-function awayOf({ columns }: Table, column: number, count = 1): string | undefined {
-  const some = columns.slice(column, column + count).map(({ yields }) => yields);
-  if (some.some((each) => each === undefined)) return undefined;
-  return contract.yields[some.includes('second') ? 'second' : 'first'];
-}
-
-/**
- * In a row's first cell: a button that opens what columns that give way hold, by the browser's own means (HTML Standard,
- * "The popover attribute"), so that it needs no script. Its name is that of the row and those of the columns, in no language but theirs.
- */
-function leftOut(table: Table, cell: GridCell, options: TableHtmlOptions): readonly MarkupNode[] {
-  if (cell.section !== 'body' || cell.column !== 0 || isGroupHeading(table, cell.row)) return [];
-  const names = columnNames(table);
-  const away = gridOf(table)
-    .row(cell.row)
-    .filter((each) => each !== cell && awayOf(table, each.column, each.columns) !== undefined && each.text.trim() !== '');
-  if (away.length === 0) return [];
-  const id = `${options.id}-left-${cell.row}`;
-  const name = `${cell.text.trim()}: ${away.map(({ column }) => names[column] ?? '').join(', ')}`;
-  const items = away.flatMap((each) => [
-    element('dt', {}, names[each.column] ?? ''),
-    element('dd', {}, ...(markedNodes(table, each) ?? contentNodes(table, each))),
-  ]);
-  return [
-    element('button', { type: 'button', class: contract.open, popovertarget: id, 'aria-label': name }, '…'),
-    element('div', { id, class: contract.left, popover: '', role: 'group', 'aria-label': name }, element('dl', {}, ...items)),
-  ];
 }
 
 const isUnsorted = (table: Table, { column }: GridCell, names: readonly string[]): boolean =>
@@ -330,5 +277,5 @@ export function classesOf(table: Table, cell: GridCell, tag: 'th' | 'td', condit
     [contract.sorted, conditions.includes('sorted')],
     [contract.columnHovered, conditions.includes('column-hovered')],
   ];
-  return [...holds.filter(([, is]) => is).map(([name]) => name), ...exceptionClasses(table, cell)].join(' ');
+  return [...holds.filter(([, is]) => is).map(([name]) => name), ...exceptionClasses(table, cell), ...frameClasses(table, cell)].join(' ');
 }

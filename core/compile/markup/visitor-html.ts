@@ -96,6 +96,12 @@ export function sortIconRules(view: ThemeView, key: string): readonly CssNode[] 
   ];
 }
 
+/** A header cell whose focus has a line of the theme's has no second one around its words. */
+export function sortFocusRules(view: ThemeView, key: string): readonly CssNode[] {
+  const { value } = winnerAt(view, { part: 'column-headers', conditions: ['focused'] }, 'outline');
+  return value.css === 'revert' ? [] : [rule(`.${contract.theme(key)}>thead>tr>*>.${contract.sort}:focus-visible`, ['outline', 'none'])];
+}
+
 /** What a site has of these names outside of our boxes is its own. */
 const WITHIN = `:where(.${contract.box})`;
 /** What the runtime's controls need beside a theme: they look like what they stand in, can be hit, and say where they point. */

@@ -12,7 +12,7 @@ import { isLaidOver } from '../rules/paper-rules';
 import { wornBy, type CompiledPage, type PageInput, type PageOptions, type Placed } from './page-input';
 import { withNamedMarks } from '../markup/named-marks';
 import { textLooksIn } from '../markup/text-looks';
-import { pageTextRules } from '../rules/text-look-rules';
+import { pageTextRules } from '../rules/beside/text-look-rules';
 import { boxId, placementNodes, placementRules } from './placement-html';
 import { inModes } from '../sheet/by-mode';
 import { exclusive } from '../sheet/exclusive';

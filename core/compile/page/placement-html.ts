@@ -1,7 +1,8 @@
 import { placementCss, readWidth, roomsOf, tableRef, tablesOn, type TableBlock } from '../../page';
 import type { Table } from '../../table';
 import { everyLook, propertyOf, type ThemeView } from '../../theme';
-import { leavesOut, stacks, turns } from '../rules/arrangement-rules';
+import { askedBy } from '../markup/asked-by';
+import { leavesOut } from '../rules/arrangement-rules';
 import { surelyFits } from '../../fit';
 import { headerFrameRules, headerPageRules } from '../rules/header-rules';
 import { isLaidOver, roomOnSheet, smallerOnPaper } from '../rules/paper-rules';
@@ -10,7 +11,8 @@ import { element, type Element, type MarkupNode } from '../markup/markup';
 import { wornBy, type PageInput, type PageOptions } from './page-input';
 import { contract } from '../markup/contract';
 import { rule, type CssNode } from '../sheet/stylesheet';
-import { boxed, framedTable, tableElement, tableRules, type TableHtmlOptions } from '../markup/table-html';
+import { tableRules } from '../markup/columns-html';
+import { boxed, framedTable, tableElement, type TableHtmlOptions } from '../markup/table-html';
 import { visitedTable } from '../markup/visitor-html';
 
 /** The box around a placement, which has the room around it. Placements are numbered by their place on the page, from 1. */
@@ -85,6 +87,7 @@ export function placementNodes(block: TableBlock, at: string, input: PageInput, 
   const dress = wornBy(block, input);
   const theme = dress?.key;
   const { visitor } = block;
+  const asked = askedBy(dress?.view, table);
   const options: TableHtmlOptions = {
     id,
     theme,
@@ -95,10 +98,10 @@ export function placementNodes(block: TableBlock, at: string, input: PageInput, 
     header: visitor?.header === true,
     bare: block.bare === true,
     nth: nthOf(block, input),
-    labelled: page.lasting === true || (dress !== undefined && stacks(dress.view)),
+    ...asked,
+    labelled: page.lasting === true || asked.labelled,
     named: true,
-    turned: visitor === null && dress !== undefined && turns(dress.view),
-    fewer: dress !== undefined && leavesOut(dress.view),
+    turned: visitor === null && asked.turned,
   };
   const plain = framedTable(table, options);
   const sheets = dress && isLaidOver(dress.view) ? String(roomOnSheet(dress.view)) : undefined;

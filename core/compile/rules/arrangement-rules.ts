@@ -3,7 +3,8 @@ import { resolveAt } from '../../resolve';
 import { everyLook, gapSides, type ThemeView } from '../../theme';
 import type { Exception } from '../../table';
 import { cornerClip } from './corners';
-import { rowRadius } from './row-rules';
+import { readsOtherwise } from './inner-rules';
+import { boxesRows, rowRadius } from './row-rules';
 import { pinnedRules } from './pinned-rules';
 import { contract } from '../markup/contract';
 import { rule, type CssNode, type Declaration } from '../sheet/stylesheet';
@@ -30,13 +31,13 @@ export const leavesOut = (view: ThemeView): boolean => isSomewhere(view, 'most',
  * How a table is laid out where the theme has it other than as it is. To be written after everything else of the theme, at
  * each width step for itself.
  */
-export function arrangementRules(view: ThemeView, key: string, exceptions: readonly Exception[] = []): readonly CssNode[] {
+export function arrangementRules(view: ThemeView, key: string, exceptions: readonly Exception[] = [], holdsRows = false): readonly CssNode[] {
   const arrangement = arrangementOf(view);
   if (arrangement === 'scrolls') return [...pinnedRules(view, key, exceptions, true), ...hintRules(key)];
   if (arrangement === 'turned') return turnedRules(`.${contract.theme(key)}`);
   if (arrangement === 'most') return fewerRules(`.${contract.theme(key)}`, [contract.yields.first]);
   if (arrangement === 'fewest') return fewerRules(`.${contract.theme(key)}`, [contract.yields.first, contract.yields.second]);
-  return arrangement === 'stacked' ? stackedRules(view, `.${contract.theme(key)}`) : [];
+  return arrangement === 'stacked' ? stackedRules(view, `.${contract.theme(key)}`, exceptions, holdsRows) : [];
 }
 
 /** The name of the fade at a frame's end, which says that there is more. */
@@ -71,7 +72,7 @@ function hintRules(key: string): readonly CssNode[] {
  * Each row a block of its own: its row header on top, then a line for each cell with the label that the markup brings. The
  * table itself stays one, so that its line, corners and caption do. Its header is heard, and seen as far as it sorts.
  */
-function stackedRules(view: ThemeView, table: string): readonly CssNode[] {
+function stackedRules(view: ThemeView, table: string, exceptions: readonly Exception[], holdsRows: boolean): readonly CssNode[] {
   const groups = `${table}>:is(thead,tbody,tfoot)`;
   const cells = `${groups}>tr>*`;
   const line = (traits: Parameters<typeof columnLine>[1]): Declaration => ['border-block-start', drawn(columnLine(view, traits))];
@@ -98,6 +99,23 @@ function stackedRules(view: ThemeView, table: string): readonly CssNode[] {
       ['border-inline', 'none'],
       ...(spaced ? ([['border-block-end', 'none']] as const) : []),
     ),
+    // Stacked rows have no columns that a frame could be around.
+    ...(exceptions.some(({ values }) => values['frame'] !== undefined) ? [rule(cells, ['border-block', 'none'], ['border-radius', '0'])] : []),
+    // Each row is a card of its own there, and what its header says runs across.
+    ...(holdsRows && boxesRows(view)
+      ? [rule(`${table}>tbody>.${contract.joins}`, ['clip-path', 'none']), rule(`${table}>tbody>.${contract.joins}>*`, ['box-shadow', 'none'])]
+      : []),
+    ...(readsOtherwise(view)
+      ? [
+          rule(
+            `${table}>thead>tr .${contract.reads}`,
+            ['display', 'inline'],
+            ['line-height', 'inherit'],
+            ['white-space', 'inherit'],
+            ['writing-mode', 'horizontal-tb'],
+          ),
+        ]
+      : []),
     rule(`${table}>:is(tbody,tfoot)>tr>:not(:first-child)`, line([])),
     rule(`${table}>tbody>tr>.${contract.beside}`, line(['beside-row-headers'])),
     rule(`${cells}:is(th,.${contract.head},.${contract.heading})`, ['text-align', 'start']),

@@ -3,7 +3,7 @@ import { layerOf } from '../../paint';
 import { resolveAt } from '../../resolve';
 import { conditionOf, partOf, places, propertyOf, type ThemeView } from '../../theme';
 import type { Exception } from '../../table';
-import { exceptionFills } from './exception-rules';
+import { exceptionFills } from './beside/exception-rules';
 import { cellsOf, everyCell, ROW_START, type SelectorOptions } from '../sheet/selectors';
 import { contract } from '../markup/contract';
 import { rule, type CssNode } from '../sheet/stylesheet';

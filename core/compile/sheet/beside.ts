@@ -1,8 +1,8 @@
-import { turnedTable, type Exception, type Table } from '../../table';
+import { holdsRows, turnedTable, type Exception, type Table } from '../../table';
 import type { ThemeView } from '../../theme';
 import { turns } from '../rules/arrangement-rules';
-import { exceptionsIn } from '../rules/exception-rules';
-import { wornIn, type Worn } from '../rules/value-marks';
+import { exceptionsIn } from '../rules/beside/exception-rules';
+import { wornIn, type Worn } from '../rules/beside/value-marks';
 import { textLooksOf, type TextLook } from '../markup/text-looks';
 
 /** What tables have beside the theme that dresses them, for its stylesheet: looks of places, and value marks of values. */
@@ -13,8 +13,10 @@ export interface Beside {
   /** Extra CSS of tables, each once, and of the whole site; empty for none. */
   readonly extras: readonly string[];
   readonly site: string;
+  /** Whether merged cells hold rows of theirs together. */
+  readonly holdsRows: boolean;
 }
-export const NOTHING_BESIDE: Beside = { exceptions: [], worn: [], texts: [], extras: [], site: '' };
+export const NOTHING_BESIDE: Beside = { exceptions: [], worn: [], texts: [], extras: [], site: '', holdsRows: false };
 
 /** What tables have beside a theme in which they are dressed; what stands turned beside a table has its looks the other way round. */
 export const besideIn = (view: ThemeView, tables: readonly Table[]): Beside =>
@@ -22,7 +24,7 @@ export const besideIn = (view: ThemeView, tables: readonly Table[]): Beside =>
 
 /** `texts` are the looks of marked text, where the rows are not to be looked through for them. */
 export const besideOf = (
-  tables: readonly (Pick<Table, 'exceptions' | 'dressings' | 'css'> & { readonly rows?: Table['rows'] })[],
+  tables: readonly (Pick<Table, 'exceptions' | 'dressings' | 'css'> & { readonly rows?: Table['rows']; readonly merges?: Table['merges'] })[],
   texts: readonly TextLook[] = textLooksOf(tables),
 ): Beside => ({
   exceptions: exceptionsIn(tables),
@@ -30,4 +32,5 @@ export const besideOf = (
   texts,
   extras: [...new Set(tables.flatMap(({ css }) => css ?? []))],
   site: '',
+  holdsRows: tables.some(holdsRows),
 });

@@ -9,7 +9,7 @@ export interface SetValue {
 }
 
 /** What modules of their own write; everything else becomes the CSS property that the catalogue names. */
-const elsewhere = new Set(['fill', 'border-spacing', 'row-shadow', 'bar']);
+const elsewhere = new Set(['fill', 'border-spacing', 'row-shadow', 'row-line', 'bar', 'reading', 'lines-shown']);
 
 /** Values as declarations; sides that face each other are written together. */
 export function declare(set: readonly SetValue[]): readonly Declaration[] {

@@ -52,8 +52,15 @@ interface Looked {
   /** What is seen where nothing is said, if that does not depend on the page. */
   readonly bottom?: string;
 }
-/** What the page does not change: there is no fill, no bar and no shadow of a row, and a caption stands above. */
-const bottoms: { readonly [name in PropertyName]?: string } = { fill: 'transparent', side: 'top', bar: 'none', 'row-shadow': 'none' };
+/** What the page does not change: there is no fill, no bar and no shadow of a row, a caption stands above, and texts run across and are whole. */
+const bottoms: { readonly [name in PropertyName]?: string } = {
+  fill: 'transparent',
+  side: 'top',
+  bar: 'none',
+  'row-shadow': 'none',
+  reading: 'horizontal-tb',
+  'lines-shown': 'none',
+};
 const icon = propertyOf('icon');
 const aspects: readonly Looked[] = [
   ...(properties as readonly Property[])

@@ -11,6 +11,8 @@ export interface SelectorOptions {
   readonly held: boolean;
   /** Which rows are banded, as :nth-child() counts them. */
   readonly band: string;
+  /** What texts may stand in within their cells, as a selector: what stands in the cell is found there too. */
+  readonly wrappers?: string;
 }
 
 const VISIBLE = ':not([hidden])';
@@ -189,10 +191,18 @@ export const thingsOf = (options: SelectorOptions, { part, condition }: Place, i
   thingsUnder(options, part, [condition], isHeld);
 
 /** The same under several conditions at once. */
-export function thingsUnder({ theme }: SelectorOptions, part: PartName, conditions: readonly ConditionName[], isHeld: boolean): string {
+export function thingsUnder(
+  { theme, wrappers = '' }: SelectorOptions,
+  part: PartName,
+  conditions: readonly ConditionName[],
+  isHeld: boolean,
+): string {
   const test = conditions.map((each) => (isHeld && isHeldOpen(each) ? heldBy(each) : (ownTests[each] ?? ''))).join('');
   const content = contents.get(part);
-  if (content !== undefined) return `.${theme}>*>:where(tr)>*>:where(${content}${test})`;
+  if (content !== undefined) {
+    const cells = wrappers === '' ? '>*' : ` :where(td,th,${wrappers})`;
+    return `.${theme}>*>:where(tr)${cells}>:where(${content}${test})`;
+  }
   if (part === 'search-field') return `.${theme}-around>:where(.${contract.search}) :where(input${test})`;
   const bar = bars.get(part);
   if (bar !== undefined) return `.${theme}-around>:where(.${bar}${test})`;
@@ -238,6 +248,20 @@ export const markedBelow = ({ theme }: SelectorOptions, mark: string): string =>
   `.${theme}>:where(:is(thead,tbody)+:is(tbody,tfoot))>:where(tr:nth-child(1 of ${VISIBLE}))>:where(${mark})`;
 export const markedAfter = ({ theme }: SelectorOptions, mark: string): string =>
   `.${theme}>*>:where(tr)>:where(:is(:not(:first-child),.${contract.inset})${mark})`;
+
+/** Of the cells with a mark, which stand in one column: the first of the header; the first of the body, where the header has none. */
+export const headerStart = ({ theme }: SelectorOptions, mark: string): string =>
+  `.${theme}>:where(thead)>:where(tr:not(tr:has(>${mark})~tr))>:where(${mark})`;
+export const bodyStart = ({ theme }: SelectorOptions, mark: string): string =>
+  `.${theme}:where(:not(:has(>thead>tr>${mark})))>:where(tbody:not(tbody~*))>:where(tr:nth-child(1 of ${VISIBLE}))>:where(${mark})`;
+/** The last of the footer; the last of the body, where the footer has none: also one over so many rows at most that ends there. */
+export const footerEnd = ({ theme }: SelectorOptions, mark: string): string =>
+  `.${theme}>:where(tfoot)>:where(tr:not(:has(~tr>${mark})))>:where(${mark})`;
+export const bodyEnd = ({ theme }: SelectorOptions, mark: string, rows: number): string =>
+  Array.from({ length: rows }, (_, i) => {
+    const cell = i === 0 ? `${mark}:not([rowspan])` : `${mark}[rowspan="${i + 1}"]`;
+    return `.${theme}:where(:not(:has(>tfoot>tr>${mark})))>:where(tbody:nth-last-of-type(1))>:where(tr:nth-last-child(${i + 1} of ${VISIBLE}))>:where(${cell})`;
+  }).join(',');
 
 /** The row group at the top and the one at the bottom of the table. */
 export const firstGroup = ({ theme }: SelectorOptions): string => `.${theme}>:where(thead,tbody,tfoot):where(:not(thead~*,tbody~*,tfoot~*))`;

@@ -4,7 +4,7 @@ import { arrangementRules } from '../rules/arrangement-rules';
 import { NOTHING_BESIDE, type Beside } from './beside';
 import { byMode } from './by-mode';
 import { byWidth } from './by-width';
-import { extraBeside, extraRules } from '../rules/extra-rules';
+import { extraBeside, extraRules } from '../rules/beside/extra-rules';
 import { forcedRules } from '../rules/forced-rules';
 import { headerRules } from '../rules/header-rules';
 import { paperRules } from '../rules/paper-rules';
@@ -14,7 +14,8 @@ import { withNoneHidden } from './selectors';
 import { selectorsFor } from './selectors-for';
 import { withSelectors, type Stylesheet } from './stylesheet';
 import { themeCss } from './theme-css';
-import { sortIconRules } from '../markup/visitor-html';
+import { wholeOnPaper } from '../rules/inner-rules';
+import { sortFocusRules, sortIconRules } from '../markup/visitor-html';
 
 /** What of a recipe is always there, never, or as it is asked for. */
 type Whether = 'always' | 'never' | 'asked';
@@ -82,10 +83,10 @@ export function sheetOf(
   const isVisited = recipe.around === 'asked' && around;
   const at = (each: ThemeView): Stylesheet => [
     ...themeCss(each, { key, lean: recipe.lean, held: recipe.held, clears: recipe.clears, around: isAround, beside }),
-    ...(isVisited ? sortIconRules(each, key) : []),
+    ...(isVisited ? [...sortIconRules(each, key), ...sortFocusRules(each, key)] : []),
     ...(header ? headerRules(each, key) : []),
     ...(is(recipe.pinned, pinned) ? pinnedRules(each, key, beside.exceptions) : []),
-    ...(recipe.arranged ? arrangementRules(each, key, beside.exceptions) : []),
+    ...(recipe.arranged ? arrangementRules(each, key, beside.exceptions, beside.holdsRows) : []),
   ];
   // Paper has no width steps.
   const whole = (each: ThemeView): Stylesheet => (recipe.widths && each.mode !== 'print' ? byWidth(each, at) : at(each));
@@ -94,7 +95,7 @@ export function sheetOf(
   const sheet = [
     ...byMode(base, recipe.modes ? modesFor(view, scheme) : [], whole, scheme === 'follows' ? mark : ''),
     ...(recipe.arranged ? forcedRules(view, key) : []),
-    ...(recipe.modes ? [...paperRules(view, key), ...overProperty(view)] : []),
+    ...(recipe.modes ? [...paperRules(view, key), ...wholeOnPaper(view, options, beside.exceptions), ...overProperty(view)] : []),
     ...extraRules(base, options),
     ...extraBeside(base, options, beside),
   ];

@@ -11,25 +11,28 @@ import {
   propertiesOf,
   propertyOf,
   refersToSwatch,
+  saysAnywhere,
   swatchVariable,
   type Place,
   type ThemeView,
   type Value,
 } from '../../theme';
 import { aroundRules, contentRules } from '../rules/around-rules';
+import { columnFrames } from '../rules/beside/column-frames';
 import { cornerRules } from '../rules/corners';
 import { canHold } from './combinations';
 import { declare, type SetValue } from './declare';
 import { NOTHING_BESIDE, type Beside } from './beside';
-import { textLookRules } from '../rules/text-look-rules';
-import { valueMarkRules } from '../rules/value-marks';
-import { edgeRules, exceptedProperties, exceptionRules, ownIconRules, setsHeight, setsPicture } from '../rules/exception-rules';
-import { readByExtra } from '../rules/extra-rules';
+import { textLookRules } from '../rules/beside/text-look-rules';
+import { valueMarkRules } from '../rules/beside/value-marks';
+import { edgeRules, exceptedProperties, exceptionRules, ownIconRules, setsHeight, setsLines, setsPicture } from '../rules/beside/exception-rules';
+import { readByExtra } from '../rules/beside/extra-rules';
 import { feltValues, type Felt } from './lean';
-import { iconSides } from '../rules/icon-sides';
+import { decimalRules } from '../rules/decimal-rules';
 import { iconRules } from '../rules/icons';
+import { innerRules, openRules, wholeOnPaper } from '../rules/inner-rules';
 import { lineRules, outerBorder } from '../rules/line-rules';
-import { rowRules } from '../rules/row-rules';
+import { boxesRows, rowRules } from '../rules/row-rules';
 import { GRADUAL_LAYER, isGradual, transitionRules } from '../rules/transition-rules';
 import { hasPicture, isPictureShared, laidOver, pictureBehind, pictureInCells, pictureUnder, picturedCells } from '../rules/pictures';
 import { aroundBars, captionOf, cellsOf, everyCell, groupsOf, heldCellsOf, isHeldOpen, notWithin, rowsOf, type SelectorOptions } from './selectors';
@@ -62,19 +65,21 @@ export function themeCss(
   { key, held = false, around = false, lean = false, clears = false, beside = NOTHING_BESIDE }: ThemeCssOptions,
 ): Stylesheet {
   const { exceptions, worn, texts } = beside;
-  const options = selectorsFor(view, key, held);
+  const options = selectorsFor(view, key, held, exceptions);
   const felt = lean ? feltBeside(view, around, exceptions) : undefined;
   const isOwn = setsPicture(exceptions);
+  const isCards = beside.holdsRows && boxesRows(view);
   const rulesOf = (isHand: boolean): readonly CssNode[] =>
     places
       .filter(({ part, condition }) => partOf(part).box !== 'lines' && (conditionOf(condition).tier === 'hand') === isHand)
-      .flatMap((place) => placeRules(view, place, options, { around, felt, isOwn }));
+      .flatMap((place) => placeRules(view, place, options, { around, felt, isOwn, isCards }));
   const { under, over } = exceptionRules(view, exceptions, options);
   const nodes = tidied([
     tableBox(view, options, clears),
     ...heightRule(view, options, exceptions),
     ...(isGradual(view) ? [rule(everyCell(options), laidOver(GRADUAL_LAYER, isOwn))] : []),
     ...rulesOf(false),
+    ...innerRules(view, options, exceptions, felt),
     ...under,
     ...rulesOf(true),
     ...over,
@@ -85,11 +90,13 @@ export function themeCss(
     ...valueMarkRules(view, worn, options),
     ...textLookRules(view, texts, options.theme),
     ...(around ? aroundRules(view, options, felt) : []),
-    ...rowRules(view, options, felt),
+    ...rowRules(view, options, beside.holdsRows, felt),
     ...transitionRules(view, options, around),
     ...lineRules(view, options, clears),
     ...edgeRules(view, exceptions, options),
+    ...columnFrames(view, exceptions, options),
     ...cornerRules(view, options),
+    ...openRules(view, options, exceptions),
   ]);
   return [...swatchRule(view, options, [...nodes, ...readByExtra(view, beside)], around), ...nodes];
 }
@@ -100,13 +107,18 @@ export function themeCss(
  */
 export function besideCss(view: ThemeView, key: string, beside: Beside): Stylesheet {
   const { exceptions, worn, texts } = beside;
-  if (exceptions.length === 0 && worn.length === 0 && texts.length === 0 && beside.extras.length === 0) return [];
-  const options = selectorsFor(view, key);
+  const isPlain = exceptions.length === 0 && worn.length === 0 && texts.length === 0 && beside.extras.length === 0;
+  if (isPlain && !(beside.holdsRows && boxesRows(view))) return [];
+  const options = selectorsFor(view, key, false, exceptions);
   const { under, over } = exceptionRules(view, exceptions, options);
   const hand = under.length === 0 ? [] : handRules(view, options, setsPicture(exceptions));
   const height = setsHeight(exceptions) ? [rule(everyCell(options), ['box-sizing', 'border-box'])] : [];
+  // A theme that cuts texts has their boxes already.
+  const isCut = setsLines(exceptions) && !saysAnywhere(view, 'lines-shown');
   const nodes = tidied([
     ...height,
+    ...(isCut ? innerRules(view, options, exceptions) : []),
+    ...(beside.holdsRows && boxesRows(view) ? rowRules(view, options, true) : []),
     ...under,
     ...hand,
     ...over,
@@ -114,6 +126,8 @@ export function besideCss(view: ThemeView, key: string, beside: Beside): Stylesh
     ...textLookRules(view, texts, options.theme),
     ...ownIconRules(view, exceptions, options),
     ...edgeRules(view, exceptions, options),
+    ...columnFrames(view, exceptions, options),
+    ...(isCut ? [...openRules(view, options, exceptions), ...wholeOnPaper(view, options, exceptions)] : []),
   ]);
   return [...swatchRule(view, options, [...nodes, ...readByExtra({ ...view, extras: [] }, beside)], false), ...nodes];
 }
@@ -121,7 +135,7 @@ export function besideCss(view: ThemeView, key: string, beside: Beside): Stylesh
 const handRules = (view: ThemeView, options: SelectorOptions, isOwn: boolean): readonly CssNode[] =>
   places
     .filter(({ part, condition }) => partOf(part).box === 'cells' && conditionOf(condition).tier === 'hand')
-    .flatMap((place) => placeRules(view, place, options, { around: false, felt: undefined, isOwn }));
+    .flatMap((place) => placeRules(view, place, options, { around: false, felt: undefined, isOwn, isCards: false }));
 
 /** What is felt where tables have exceptions: what the hand brings counts then even if it says what lies below the exception. */
 function feltBeside(view: ThemeView, around: boolean, exceptions: readonly Exception[]): Felt {
@@ -186,10 +200,12 @@ interface Choice {
   readonly felt: Felt | undefined;
   /** Whether tables have pictures of their own behind some cells. */
   readonly isOwn: boolean;
+  /** Whether rows are cards, over whose gaps fills reach where a merged cell holds them together. */
+  readonly isCards: boolean;
 }
 
 /** The rules of one place: what is set there by the theme or, failing that, by what it grows from. */
-function placeRules(view: ThemeView, place: Place, options: SelectorOptions, { around, felt, isOwn }: Choice): readonly CssNode[] {
+function placeRules(view: ThemeView, place: Place, options: SelectorOptions, { around, felt, isOwn, isCards }: Choice): readonly CssNode[] {
   const set: SetValue[] = [];
   for (const property of propertiesOf(place.part)) {
     const value = view.valueAt(place, property);
@@ -200,7 +216,9 @@ function placeRules(view: ThemeView, place: Place, options: SelectorOptions, { a
   if (box === 'table') return wholeTable(view, set, options, around);
   if (box === 'caption') return [rule(captionOf(options), ...declare(set), ...fillOf(set))];
   if (box !== 'cells') return [];
-  return conditionOf(place.condition).tier === 'hand' ? underHand(view, place, set, options, { felt, isOwn }) : atRest(view, place, set, options);
+  return conditionOf(place.condition).tier === 'hand'
+    ? underHand(view, place, set, options, { felt, isOwn })
+    : atRest(view, place, set, options, isCards);
 }
 
 const fillOf = (set: readonly SetValue[]): readonly Declaration[] =>
@@ -220,11 +238,13 @@ function wholeTable(view: ThemeView, set: readonly SetValue[], options: Selector
   ];
 }
 
-function atRest(view: ThemeView, place: Place, set: readonly SetValue[], options: SelectorOptions): readonly CssNode[] {
+function atRest(view: ThemeView, place: Place, set: readonly SetValue[], options: SelectorOptions, isCards: boolean): readonly CssNode[] {
   const { part, condition } = place;
   const layer = layerOf(place);
   const cells = cellsOf(options, place);
-  const fill = fillOf(set);
+  const told = fillOf(set);
+  const fill: readonly Declaration[] =
+    isCards && lineage(part).includes('body-rows') ? [...told, ...told.map(([, css]) => [contract.fill, css] as const)] : told;
   const picture = condition === 'rest' && hasPicture(view, part) ? part : undefined;
   if (layer === 'cell') {
     const within = picture ? pictureInCells(view, picture) : [];
@@ -250,12 +270,23 @@ function underHand(
   const fill = set.find(({ property }) => property.name === 'fill')?.value;
   const gradual = isGradual(view);
   const over = fill && (fill.css === 'transparent' ? 'none' : `linear-gradient(${fill.css} 0 0)`);
+  const isFelt = (part: Place['part']): boolean => felt === undefined || felt(place, 'fill', part);
   const pictured =
     over === undefined || gradual
       ? []
-      : picturedCells(view).filter((part) => lineage(part).includes(place.part) && (felt === undefined || felt(place, 'fill', part)));
+      : picturedCells(view).filter((part) => lineage(part).includes(place.part) && (part !== place.part || isFelt(part)));
   /** Where a part within has a picture of its own, that is laid over this one's anyway. */
   const apart = (part: Place['part']): string => (pictured.includes('group-headings') || isPictureShared(view) ? '' : notWithin(part));
+  /** Whether a part within has a fill of its own there, whose rule comes later and brings its picture. */
+  const hasOwn = (part: Place['part']): boolean =>
+    lineage(part)
+      .slice(0, lineage(part).indexOf(place.part))
+      .some((each) => {
+        const own = { part: each, condition: place.condition };
+        return (
+          canHold(each, place.condition) && view.valueAt(own, propertyOf('fill')) !== undefined && (felt === undefined || felt(own, 'fill', part))
+        );
+      });
   const isSplit = pictured.includes(place.part) && apart(place.part) !== '';
   const own =
     over === undefined || (isSplit && felt !== undefined && !felt(place, 'fill', 'group-headings'))
@@ -267,31 +298,11 @@ function underHand(
   const rules = (select: (only?: Place['part'], also?: string) => string): readonly CssNode[] => [
     rule(select(), ...declarations),
     ...pictured
-      .filter((part) => (part !== place.part || isSplit) && canHold(part, place.condition))
+      // What is written for all cells would take the picture of a part within, even where it is not felt there.
+      .filter((part) => (part === place.part ? isSplit : isFelt(part) || (own.length > 0 && !hasOwn(part))) && canHold(part, place.condition))
       .map((part) => rule(select(part, apart(part)), pictureUnder(view, part, over ?? 'none', isOwn))),
   ];
   const held = options.held && isHeldOpen(place.condition) ? rules((only, also) => heldCellsOf(options, place, only, also)) : [];
   const real = rules((only, also) => cellsOf(options, place, only, also));
   return needsPointer(place.condition) ? [{ kind: 'media', query: '(hover:hover)', rules: real }, ...held] : [...real, ...held];
-}
-
-/** What numbers lack behind their decimal mark, as digits that are not seen: they then end in one line, however they were typed. */
-function decimalRules(view: ThemeView, options: SelectorOptions): readonly CssNode[] {
-  if (resolveAt(view, { part: 'numbers', condition: 'rest' }, 'decimals').css !== 'aligned') return [];
-  const digits: readonly Declaration[] = [
-    ['content', `attr(${contract.pad})`],
-    ['visibility', 'hidden'],
-  ];
-  // Where a number would have an icon behind it, its digits take the place: they are as wide as they are.
-  const isIconBehind =
-    iconSides(view).sideOf('footer') === 'after' &&
-    places.some((place) => place.part === 'footer' && (view.valueAt(place, propertyOf('icon'))?.css ?? 'none') !== 'none');
-  const bare: readonly Declaration[] = isIconBehind
-    ? [
-        ['display', 'inline'],
-        ['margin', '0'],
-      ]
-    : [];
-  const padded = `${cellsOf(options, { part: 'numbers', condition: 'rest' }, 'numbers', `[${contract.pad}]`)}::after`;
-  return [rule(padded, ...digits, ...bare)];
 }

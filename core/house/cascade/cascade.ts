@@ -2,7 +2,7 @@ import type { Selector } from 'css-tree';
 import { mediaHolds, type Seeing } from './conditions';
 import { matches, type Match } from './matching';
 import type { HouseDeclaration, HouseRule } from '../read-house';
-import { setsLonghand } from './shorthands';
+import { setsLonghand, type Flow } from './shorthands';
 import { compareWeights } from './specificity';
 import type { Node } from './tree';
 
@@ -30,6 +30,9 @@ export class Cascade {
   private readonly sheets: readonly (readonly [Origin, Index])[];
   private readonly seeing: Seeing | undefined;
   private readonly media = new Map<HouseRule, Match>();
+  private readonly flows = new Map<Node, Flow>();
+  /** Whether any text runs otherwise than across. */
+  private readonly isTurned: boolean;
 
   constructor(sheets: { readonly house: readonly HouseRule[]; readonly ours: readonly HouseRule[] }, seeing?: Seeing) {
     this.sheets = [
@@ -37,6 +40,7 @@ export class Cascade {
       ['ours', indexed(sheets.ours)],
     ];
     this.seeing = seeing;
+    this.isTurned = [...sheets.house, ...sheets.ours].some(({ declarations }) => declarations.some(({ property }) => property === 'writing-mode'));
   }
 
   /** Every rule that reaches a node, or one of what it generates, surely or perhaps. */
@@ -58,12 +62,25 @@ export class Cascade {
     for (const { origin, rule, match } of this.reaching(node, pseudo)) {
       if (match !== 2) continue;
       for (const declaration of rule.declarations) {
-        if (!setsLonghand(declaration.property, longhand, node.direction)) continue;
+        if (!setsLonghand(declaration.property, longhand, longhand === 'writing-mode' ? 'ltr' : this.flowOf(node))) continue;
         const each = { origin, rule, declaration };
         if (!best || isStronger(each, best)) best = each;
       }
     }
     return best;
+  }
+
+  /** Which way texts run in a node: what is said of it or, since that is inherited, of what it stands in. */
+  flowOf(node: Node): Flow {
+    if (!this.isTurned) return node.direction;
+    const known = this.flows.get(node);
+    if (known !== undefined) return known;
+    let mode: string | undefined;
+    for (let at: Node | undefined = node; at && mode === undefined; at = at.parent) mode = this.winner(at, 'writing-mode')?.declaration.value;
+    const flow: Flow =
+      mode === 'sideways-lr' ? `up ${node.direction}` : mode?.startsWith('vertical') === true ? `down ${node.direction}` : node.direction;
+    this.flows.set(node, flow);
+    return flow;
   }
 
   private holds(rule: HouseRule): Match {

@@ -1,5 +1,7 @@
 /** In which direction a line of text runs where a logical property is looked at. */
 export type Direction = 'ltr' | 'rtl';
+/** The same in texts that run up or down (CSS Writing Modes 4, section 3.2: `sideways-lr`, `vertical-rl`). */
+export type Flow = Direction | `${'up' | 'down'} ${Direction}`;
 
 const SIDES = ['top', 'right', 'bottom', 'left'] as const;
 const CORNERS = ['top-left', 'top-right', 'bottom-right', 'bottom-left'] as const;
@@ -69,20 +71,30 @@ const aliases: Readonly<Record<string, string>> = {
   '-webkit-mask-image': 'mask-image',
 };
 
-/** A logical name's physical one in horizontal text (CSS Logical Properties 1, section 4); any other stays. */
-function physical(name: string, direction: Direction): string {
-  const side = { 'inline-start': direction === 'ltr' ? 'left' : 'right', 'inline-end': direction === 'ltr' ? 'right' : 'left' };
+/** On which side each logical side lies (CSS Writing Modes 4, section 6.3). */
+function sidesOf(flow: Flow): { readonly block: readonly [start: string, end: string]; readonly inline: readonly [start: string, end: string] } {
+  const isRtl = flow.endsWith('rtl');
+  const turned = (start: string, end: string): readonly [string, string] => (isRtl ? [end, start] : [start, end]);
+  if (flow.startsWith('up')) return { block: ['left', 'right'], inline: turned('bottom', 'top') };
+  return flow.startsWith('down')
+    ? { block: ['right', 'left'], inline: turned('top', 'bottom') }
+    : { block: ['top', 'bottom'], inline: turned('left', 'right') };
+}
+
+/** A logical name's physical one (CSS Logical Properties 1, section 4); any other stays. */
+function physical(name: string, flow: Flow): string {
+  const { block, inline } = sidesOf(flow);
   const at = (text: string): string =>
-    text
-      .replace('block-start', 'top')
-      .replace('block-end', 'bottom')
-      .replace('inline-start', side['inline-start'])
-      .replace('inline-end', side['inline-end']);
+    text.replace('block-start', block[0]).replace('block-end', block[1]).replace('inline-start', inline[0]).replace('inline-end', inline[1]);
   const corner = /^border-(start|end)-(start|end)-radius$/.exec(name);
-  if (corner) return `border-${corner[1] === 'start' ? 'top' : 'bottom'}-${side[corner[2] === 'start' ? 'inline-start' : 'inline-end']}-radius`;
+  if (corner) {
+    const both = [block[corner[1] === 'start' ? 0 : 1], inline[corner[2] === 'start' ? 0 : 1]];
+    return `border-${both.find((each) => each === 'top' || each === 'bottom') ?? ''}-${both.find((each) => each === 'left' || each === 'right') ?? ''}-radius`;
+  }
   if (/^(?:margin|padding|border)-(?:block|inline)-(?:start|end)/.test(name)) return at(name);
   if (/^inset-(?:block|inline)-(?:start|end)$/.test(name)) return at(name.slice('inset-'.length));
-  return { 'inline-size': 'width', 'block-size': 'height', 'min-inline-size': 'min-width', 'max-inline-size': 'max-width' }[name] ?? name;
+  const [along, across] = flow.includes(' ') ? ['height', 'width'] : ['width', 'height'];
+  return { 'inline-size': along, 'block-size': across, 'min-inline-size': `min-${along}`, 'max-inline-size': `max-${along}` }[name] ?? name;
 }
 
 /** A pair of logical sides, as two: `padding-block`, `border-inline-width`, `inset-block`. */
@@ -95,16 +107,16 @@ function pair(name: string): readonly string[] | undefined {
 const known = new Map<string, readonly string[]>();
 
 /**
- * The physical longhands that a property sets, in horizontal text. A property that is none of the shorthands known
+ * The physical longhands that a property sets where texts run so. A property that is none of the shorthands known
  * here stands for itself; `all` too, since it sets every one (see {@link setsLonghand}).
  */
-export function longhandsOf(property: string, direction: Direction = 'ltr'): readonly string[] {
-  const key = `${property} ${direction}`;
+export function longhandsOf(property: string, flow: Flow = 'ltr'): readonly string[] {
+  const key = `${property} ${flow}`;
   const before = known.get(key);
   if (before) return before;
-  const name = physical(aliases[property] ?? property, direction);
+  const name = physical(aliases[property] ?? property, flow);
   const parts = pair(name) ?? shorthands[name];
-  const found = parts === undefined || parts[0] === name ? [name] : parts.flatMap((part) => longhandsOf(part, direction));
+  const found = parts === undefined || parts[0] === name ? [name] : parts.flatMap((part) => longhandsOf(part, flow));
   known.set(key, found);
   return found;
 }
@@ -113,8 +125,8 @@ export function longhandsOf(property: string, direction: Direction = 'ltr'): rea
 const isBeyondAll = (longhand: string): boolean => longhand === 'direction' || longhand === 'unicode-bidi' || longhand.startsWith('--');
 
 /** Whether a property sets a longhand. */
-export const setsLonghand = (property: string, longhand: string, direction: Direction = 'ltr'): boolean =>
-  property === 'all' ? !isBeyondAll(longhand) : longhandsOf(property, direction).includes(longhand);
+export const setsLonghand = (property: string, longhand: string, flow: Flow = 'ltr'): boolean =>
+  property === 'all' ? !isBeyondAll(longhand) : longhandsOf(property, flow).includes(longhand);
 
 /** Longhands that elements have from their parents where nothing is said of them, as far as tables' looks are made of them. */
 export const isInherited = (longhand: string): boolean =>

@@ -1,4 +1,4 @@
-import type { Values } from '../../theme';
+import { isOfColumns, type Values } from '../../theme';
 
 /** Whether an exception goes further than it does by itself: a column's into its header, a cell's over what the hand brings. */
 export const exceptionReaches = ['', 'header', 'always'] as const;
@@ -52,8 +52,10 @@ export const openExceptions = (exceptions: readonly Exception[], axis: 'row' | '
 /** After the lines from one to another, both meant, were taken out. */
 export const closeExceptions = (exceptions: readonly Exception[], axis: 'row' | 'column', from: number, to = from): readonly Exception[] =>
   movedExceptions(exceptions, axis, (line) => (line < from ? line : line > to ? line - (to - from + 1) : undefined));
-/** After rows became columns. What reached into a header reaches no further than the rest. */
+/** After rows became columns. What reached into a header reaches no further than the rest, and only columns have frames. */
 export const turnedExceptions = (exceptions: readonly Exception[]): readonly Exception[] =>
   exceptions
+    .map((each) => ({ ...each, values: Object.fromEntries(Object.entries(each.values).filter(([name]) => !isOfColumns(name))) }))
+    .filter(({ values, dressing }) => Object.keys(values).length > 0 || dressing !== '')
     .map((each) => ({ ...each, row: each.column, column: each.row, reach: each.reach === 'header' ? ('' as const) : each.reach }))
     .sort(inOrder);

@@ -1,6 +1,6 @@
 import { array, boolean, mixed, number, object, string } from 'yup';
 import { dataTypeNames, dateOrders, dateStyles, isLanguage, negativeStyles, totalNames } from '../../data-types';
-import { EXTRA_MOST, isExceptionProperty, nameSchema } from '../../theme';
+import { EXTRA_MOST, isExceptionProperty, isOfColumns, nameSchema } from '../../theme';
 import { readColumnWidth } from '../columns/column';
 import { LIMITS } from './limits';
 import { exceptionReaches } from '../looks/exception';
@@ -104,7 +104,8 @@ const exceptionSchema = object({
   values: texts('An exception’s values', isExceptionProperty, 200),
 })
   .noUnknown('An exception has no other fields.')
-  .test('place', 'An exception stands at a column, a row or a cell.', ({ row, column }) => row !== null || column !== null);
+  .test('place', 'An exception stands at a column, a row or a cell.', ({ row, column }) => row !== null || column !== null)
+  .test('frame', 'Only a whole column has a frame.', ({ row, values }) => row === null || !Object.keys(values).some(isOfColumns));
 const settingNames: ReadonlySet<string> = new Set(valueMarkSettings.map(({ name }) => name));
 const valueMarkSchema = object({
   name: string()

@@ -17,14 +17,20 @@ export interface Excepted {
 
 /** The lines on a cell's own edges: the one above it and the one at its start. */
 export const edgeProperties = ['line-above', 'line-before'] as const;
+/** The frame around a whole column of a table, and its corners. */
+export const frameProperties = ['frame', 'frame-radius'] as const;
+const isFrame = (name: string): boolean => (frameProperties as readonly string[]).includes(name);
 const isEdge = (name: string): boolean => (edgeProperties as readonly string[]).includes(name);
 const can = ({ name, group, parts, kind, css }: Property): boolean =>
   group !== 'Rows' &&
-  (isEdge(name) || name === 'icon' || group === 'Picture' || (parts.includes('body-rows') && kind !== 'band' && css !== undefined));
+  (isEdge(name) || isFrame(name) || name === 'icon' || group === 'Picture' || (parts.includes('body-rows') && kind !== 'band' && css !== undefined));
 
 /** The properties that an exception can have: all of a body cell's that become CSS of that very cell, a picture behind
- * it, an icon, and the lines on its edges. */
+ * it, an icon, the lines on its edges, and for a column the frame around it. */
 export const exceptionProperties: readonly PropertyName[] = (properties as readonly Property[]).filter(can).map(({ name }) => name);
 
 const known: ReadonlySet<string> = new Set(exceptionProperties);
 export const isExceptionProperty = (name: string): name is PropertyName => known.has(name);
+
+/** Whether an exception of columns alone can have a property. */
+export const isOfColumns = isFrame;

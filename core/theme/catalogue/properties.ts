@@ -44,7 +44,15 @@ const box = { group: 'Shape', parts: ['table'] as readonly PartName[], falls: pa
 const pictures = { group: 'Picture', parts: ['table', ...headerParts] as readonly PartName[], falls: part, conditions: rest };
 /** The conditions of whole rows. */
 const ofRows: readonly ConditionName[] = ['rest', 'odd', 'even', 'first', 'last', 'hovered', 'selected', 'focused', 'disabled'];
+const ofHand: readonly ConditionName[] = ['hovered', 'selected', 'focused'];
 const rows = { ...box, group: 'Rows', parts: ['body-rows'] as readonly PartName[] };
+/** What says where the keyboard is: of everything that can be focused by itself. */
+const focus = {
+  ...box,
+  parts: ['column-headers', 'corner', 'links', 'buttons', 'search-field', 'pager-items'] as readonly PartName[],
+  falls: table,
+  conditions: ['focused'] as readonly ConditionName[],
+};
 /** What counts on paper alone: read as the theme is in print, where the theme has print as a mode, else as it is. */
 const paper = { ...box, group: 'On paper', conditions: rest };
 const icons = { group: 'Icon', parts: headerParts, falls: table };
@@ -98,6 +106,26 @@ export const properties = [
   { ...fine, name: 'text-shadow', label: 'Shadow of letters', kind: 'text-shadow', initial: 'none', css: 'text-shadow' },
   { ...type, name: 'decimals', label: 'Decimal marks', kind: 'decimals', parts: ['numbers'], conditions: rest, initial: 'as typed' },
   { ...type, name: 'wrap', label: 'Wrapping', kind: 'wrap', parts: cells, initial: 'wrap', css: 'white-space' },
+  {
+    ...type,
+    name: 'reading',
+    label: 'Text runs',
+    kind: 'reading',
+    parts: ['column-headers', 'header-groups', 'corner'],
+    conditions: rest,
+    initial: 'across',
+    css: 'writing-mode',
+  },
+  {
+    ...type,
+    name: 'lines-shown',
+    label: 'Lines shown',
+    kind: 'lines-shown',
+    parts: ['body-rows'],
+    conditions: rest,
+    initial: 'all',
+    css: '-webkit-line-clamp',
+  },
   {
     ...space,
     name: 'align',
@@ -173,6 +201,8 @@ export const properties = [
     told: { 'search-field': '1px solid, in its ink' },
     css: 'border',
   },
+  { ...focus, name: 'outline', label: 'Line of the focus', kind: 'outline', initial: 'as the browser has it', css: 'outline' },
+  { ...focus, name: 'outline-offset', label: 'Stands off by', kind: 'offset', initial: '0', css: 'outline-offset' },
   { ...box, name: 'cells', label: 'Cells', kind: 'cells', initial: 'joined' },
   { ...box, name: 'gap', label: 'Gap when spaced', kind: 'gap', initial: '0', css: 'border-spacing' },
   { ...box, name: 'transition', label: 'Changes go', kind: 'transition', conditions: rest, initial: 'at once' },
@@ -180,6 +210,7 @@ export const properties = [
   { ...box, name: 'shown', label: 'Shown', kind: 'switch', parts: bars, conditions: rest, initial: 'on' },
   { ...rows, name: 'row-radius', label: 'Corners of a row', kind: 'length', conditions: rest, initial: '0' },
   { ...rows, name: 'row-shadow', label: 'Shadow of a row', kind: 'shadow', conditions: ofRows, initial: 'none', css: 'box-shadow' },
+  { ...rows, name: 'row-line', label: 'Line around a row', kind: 'outline', conditions: ofHand, initial: 'as the browser has it', css: 'outline' },
   { ...rows, name: 'bar', label: 'Bar at its start', kind: 'bar', conditions: ofRows, initial: 'none', css: 'box-shadow' },
   { ...paper, name: 'repeats', label: 'On each sheet again', kind: 'repeats', initial: 'header' },
   { ...paper, name: 'sheet', label: 'Sheet', kind: 'sheet', initial: 'as it comes' },
@@ -208,6 +239,9 @@ export const properties = [
   // Of one table's columns, rows and cells only: a theme has lines for what they stand between.
   { ...lines, name: 'line-above', label: 'Line above', parts: [] as readonly PartName[] },
   { ...lines, name: 'line-before', label: 'Line before', parts: [] as readonly PartName[] },
+  // Of one table's columns only.
+  { ...lines, name: 'frame', label: 'Frame around it', parts: [] as readonly PartName[] },
+  { ...lines, name: 'frame-radius', label: 'Corners of the frame', kind: 'length', parts: [] as readonly PartName[], initial: '0' },
 ] as const satisfies readonly PropertyDefinition[];
 
 export type PropertyName = (typeof properties)[number]['name'];

@@ -127,7 +127,7 @@ function join(at: At, combinator: string, node: CssNode): void {
   at.isJoined = true;
 }
 
-/** What stands in cells is reached below them by the same names (`compile/rules/extra-rules.ts`). */
+/** What stands in cells is reached below them by the same names (`compile/rules/beside/extra-rules.ts`). */
 const contents: ReadonlySet<string> = new Set(['links', 'buttons', 'icons'] satisfies readonly PartName[]);
 
 function element(at: At, name: string, node: CssNode): void {

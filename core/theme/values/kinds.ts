@@ -2,9 +2,9 @@ import { icons, pictures } from '../../media';
 import { fonts } from '../fonts/fonts';
 import { lengthReader, oneOf, orPage, page, readColour, type Reader } from './reading';
 import { readBand } from './read-band';
-import { readLine } from './read-line';
+import { BROWSERS_OWN, readLine, readOutline } from './read-line';
 import { readIcon, readPicture, readPicturePosition, readPictureSize } from './read-picture';
-import { figureWords, readBar, readFigures, readGap, readTransition } from './read-more';
+import { figureWords, readBar, readFigures, readGap, readLinesShown, readTransition } from './read-more';
 import { readShadow, readTextShadow } from './read-shadow';
 import { readFamily, readLeading, readScale, readShare, readSize, readWeight } from './read-type';
 import { good } from '../../outcome';
@@ -111,7 +111,16 @@ export const kinds = {
     offers: ({ swatches }) => ['none', '4px #666666', ...swatches.map((name) => `4px ${name}`)],
     editor: 'words',
   },
+  outline: {
+    read: readOutline,
+    refers: ['swatches'],
+    offers: ({ swatches }) => [BROWSERS_OWN, 'none', ...swatches.map((name) => `2px solid ${name}`)],
+    editor: 'words',
+  },
+  offset: length(lengthReader({ least: -40, most: 40 }), '0', '2px', '-2px'),
   transition: { read: readTransition, offers: () => ['at once', '150ms', '150ms ease-out', 'fill 200ms'], editor: 'words' },
+  reading: worded({ across: 'horizontal-tb', up: 'sideways-lr', down: 'vertical-rl' }),
+  'lines-shown': { read: readLinesShown, offers: () => ['all', '1', '2', '3'], editor: 'words' },
   decimals: worded({ 'as typed': 'typed', aligned: 'aligned' }),
   icon: { read: readIcon, offers: () => ['none', ...icons.map(({ name }) => name)], editor: 'picture' },
   'icon-side': worded({ before: 'before', after: 'after' }),

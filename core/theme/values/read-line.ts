@@ -21,3 +21,16 @@ export const readLine: Reader = (text, vocabulary) => {
   const { css, rgba, swatch } = colour.value;
   return good({ kind: 'line', css: `${width}px ${style ?? 'solid'} ${css}`, width, style: style ?? 'solid', rgba, swatch });
 };
+
+/** What is typed for the line that the browser itself draws around what is focused. */
+export const BROWSERS_OWN = 'as the browser has it';
+
+/**
+ * Reads a line around something (CSS Basic User Interface 4, section 2): as a line, or the browser's own. It cannot be hidden, since
+ * it meets no other.
+ */
+export const readOutline: Reader = (text, vocabulary) => {
+  if (text === BROWSERS_OWN) return good({ kind: 'word', css: 'revert' });
+  if (text === 'hidden') return problem('value-outline', 'A line around something puts out no other.', 'Write none, or width, style and colour.');
+  return readLine(text, vocabulary);
+};

@@ -95,3 +95,14 @@ export const readTransition: Reader = (text) => {
   const names = Object.entries(changing).filter(([name]) => of.length === 0 || of.includes(name));
   return good({ kind: 'word', css: names.map(([, css]) => `${css} ${time} ${easing || 'ease'}`).join(',') });
 };
+
+const MOST_LINES = 20;
+
+/** Reads after how many lines a text is cut: a whole number, or all of them. */
+export const readLinesShown: Reader = (text) => {
+  if (text === 'all') return good({ kind: 'word', css: 'none' });
+  const count = /^\d{1,4}$/.test(text) ? Number(text) : NaN;
+  if (Number.isNaN(count)) return problem('value-lines', `“${text}” is no number of lines.`, 'Write a whole number, as in 3; or all.');
+  if (count < 1 || count > MOST_LINES) return problem('value-range', `${text} lines are out of range.`, `Use 1 to ${MOST_LINES}; or all.`);
+  return good({ kind: 'number', css: `${count}`, amount: count });
+};

@@ -5,7 +5,9 @@ import {
   contract,
   element,
   besideOf,
+  boxesRows,
   frameRules,
+  readsOtherwise,
   tableElement,
   themeCss,
   writeCss,
@@ -17,7 +19,7 @@ import { toHex } from '../../../core/colour';
 import { pageOf } from '../../../core/paint';
 import { resolve } from '../../../core/resolve';
 import { gridOf, heldOn, slotOf, type GridCell, type Held, type Table } from '../../../core/table';
-import { stepFor, type ConditionName, type Slot, type Theme, type ThemeView } from '../../../core/theme';
+import { stepFor, type ConditionName, type PropertyName, type Slot, type Theme, type ThemeView } from '../../../core/theme';
 import {
   dice,
   randomGrown,
@@ -91,7 +93,16 @@ function disagreements(whole: ThemeView, table: Table, held: Held, lean: boolean
       'div',
       { class: contract.around('case') },
       ...barElements(),
-      tableElement(table, { id: 'case', theme: 'case', held, slots: true, contentOf: inside }),
+      tableElement(table, {
+        id: 'case',
+        theme: 'case',
+        held,
+        slots: true,
+        contentOf: inside,
+        reads: readsOtherwise(whole),
+        cards: boxesRows(whole),
+        cut: 0,
+      }),
     );
     shadow.innerHTML = `<style>:host{all:initial;font:16px/normal page;color:${toHex(pageOf(theme).ink)}}${css}</style>${writeHtml(boxed(markup))}<i id="probe"></i>`;
     host.style.cssText = `display:block;width:${width}px`;
@@ -113,6 +124,7 @@ function disagreements(whole: ThemeView, table: Table, held: Held, lean: boolean
         return found;
       };
     };
+    const wordOf = (slot: Slot, name: PropertyName): string => resolve(theme, slot, name).value.css;
     const found: string[] = [];
     const probeIn = new Map<string, Shown>();
     const shownAt = (size: string): Shown => {
@@ -132,7 +144,11 @@ function disagreements(whole: ThemeView, table: Table, held: Held, lean: boolean
       found.push(
         ...differences(
           `cell ${cell.row} ${cell.column}`,
-          predictCell(theme, table, cell, conditions, shownAt(getComputedStyle(at).fontSize)),
+          {
+            ...predictCell(theme, table, cell, conditions, shownAt(getComputedStyle(at).fontSize)),
+            ...(at.querySelector('.zp-cut') ? { cut: wordOf(slotOf(table, cell, conditions, bandOf(theme)), 'lines-shown') } : {}),
+            ...(at.querySelector('.zp-reads') ? { reading: wordOf(slotOf(table, cell, conditions, bandOf(theme)), 'reading') } : {}),
+          },
           observeCell(at),
         ),
       );

@@ -181,11 +181,11 @@ const houseSheets = [['math-auto', 'capitalize', 'auto', 'none'] as const, ['upp
       `font:oblique ${10 + n}deg ${120 + n + sheet} ${15 + n / 10}px/1.2${n} ${family};font-variant-numeric:ordinal;font-variant-caps:unicase;hyphens:${hyphens[n % 2]};text-shadow:${n}px 0 #123;color:#11${n}11${n};letter-spacing:.${n}px;` +
       `text-transform:${cases[n % 2]};text-align:${n % 2 ? 'left' : 'right'};white-space:pre-line`;
     const box =
-      'margin:1.3px;padding:1.5px;border:1.5px solid;border-radius:1.5px;background:#eee;box-shadow:1px 1px;text-decoration:overline;opacity:.99;width:70px';
+      'margin:1.3px;padding:1.5px;outline:1.5px dotted;outline-offset:1.7px;border:1.5px solid;border-radius:1.5px;background:#eee;box-shadow:1px 1px;text-decoration:overline;opacity:.99;width:70px';
     const text =
-      `:host{${type('page', 1)}}table{border-collapse:collapse}th,td{height:7px;width:71px;vertical-align:text-top;${type('cell', 2)}}` +
+      `:host{${type('page', 1)}}table{border-collapse:collapse}tr,th,td{outline:1.5px dotted;outline-offset:1.7px}th,td{height:7px;width:71px;vertical-align:text-top;${type('cell', 2)}}` +
       `caption{padding:1.5px;${type('caption', 2)}}div{${type('bar', 3)};${box}}div div div{${type('inner', 4)}}` +
-      `span{${type('span', 6)}}a,button,input{${type('button', 5)};${box}}`;
+      `th span{display:block;inline-size:3px;writing-mode:vertical-lr;max-height:7px}summary{display:block;-webkit-line-clamp:7;-webkit-box-orient:horizontal}span{${type('span', 6)}}a,button,input{${type('button', 5)};${box}}`;
     return [text, ['17px', '8px'][sheet] ?? ''];
   },
 );
@@ -212,18 +212,23 @@ function hardPage(
     .filter(({ table }) => widthOf(table) < 20)
     .flatMap(({ table, contentOf }) =>
       heldCases.map((held) =>
-        surrounded(tableElement(table, { id: 'hard', theme: 'hard', held, contentOf }), { theme: 'hard', info: 'x', empty: true }),
+        surrounded(tableElement(table, { id: 'hard', theme: 'hard', held, contentOf, reads: true, cut: 0 }), {
+          theme: 'hard',
+          info: 'x',
+          empty: true,
+        }),
       ),
     );
   const deep = [...headingTables, ...shortTables, ...cornerTables, ...headTables, ...deepTables.slice(0, isFull ? 4 : 2)].map(([table, held]) =>
-    tableElement(table, { id: 'hard', theme: 'hard', held }),
+    tableElement(table, { id: 'hard', theme: 'hard', held, reads: true, cut: 0 }),
   );
   const random = Array.from({ length: isFull ? 160 : 20 }, (_, seed) => {
     const d = dice(seed);
     const table = randomTable(d);
-    return tableElement(table, { id: 'hard', theme: 'hard', held: seed % 2 === 0 ? randomHeld(d, table) : {} });
+    return tableElement(table, { id: 'hard', theme: 'hard', held: seed % 2 === 0 ? randomHeld(d, table) : {}, reads: true, cut: 0 });
   });
   root.innerHTML = writeHtml(element('div', {}, ...tables, ...deep, ...random), 'compact');
+  root.querySelectorAll<HTMLDetailsElement>(`.${contract.cut}`).forEach((each, i) => (each.open = i % 3 === 0));
   for (const selector of [
     `.${contract.pagerItem}`,
     `td>a:not(.${contract.button})`,

@@ -34,7 +34,8 @@ const strengthOf = ({ part, conditions }: Said): number =>
 
 /** Of the rules that reach a slot the strongest, and of those that are alike the last. */
 function predicted(rules: readonly Said[], slot: Slot): number {
-  const reached = [slot.part, ...(slot.also ?? [])].flatMap((part) => lineage(part));
+  // A number in the footer is one of the numbers, and no part of the body.
+  const reached = [...lineage(slot.part), ...(slot.also ?? [])];
   const holds = rules.filter(({ part, conditions }) => reached.includes(part) && conditions.every((each) => slot.conditions.includes(each)));
   return holds.sort((a, b) => strengthOf(a) - strengthOf(b) || a.amount - b.amount).at(-1)?.amount ?? 0;
 }

@@ -1,5 +1,5 @@
 import { viewOf } from '../../../core/tests/themes';
-import { frameRules, framedTable, themeCss, writeCss, writeHtml } from '../../../core/compile';
+import { askedBy, frameRules, framedTable, themeCss, writeCss, writeHtml } from '../../../core/compile';
 import { fitOf, piecesOf, widestMeasure, type Measure } from '../../../core/fit';
 import { tableOf, mergeCells, type Table } from '../../../core/table';
 import { dice, randomTheme, type Dice, starterNames } from '../../../core/tests/random';
@@ -76,7 +76,10 @@ describe('How wide a table has to be', () => {
     document.body.append(host);
     try {
       const css = writeCss([...frameRules, ...themeCss(viewOf(theme), { key: 'case', lean: true })]);
-      const markup = writeHtml(framedTable(table, { id: 'case', theme: 'case' }), 'compact');
+      const markup = writeHtml(
+        framedTable(table, { id: 'case', theme: 'case', ...askedBy(viewOf(theme), table), labelled: false, fewer: false, turned: false }),
+        'compact',
+      );
       shadow.innerHTML = `<style>:host{all:initial;display:block;font:16px/1.4 Inter;color:#000}${css}</style><div>${markup}</div>`;
       const room = shadow.querySelector('div') as HTMLElement;
       const box = shadow.querySelector('table') as HTMLElement;

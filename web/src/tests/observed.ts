@@ -50,6 +50,10 @@ const side = (style: CSSStyleDeclaration, name: string): string => {
   return `${Number.parseFloat(style.getPropertyValue(`border-${name}-width`))} ${kind} ${colourFact(read(style.getPropertyValue(`border-${name}-color`)))}`;
 };
 
+/** The line around something, which takes no room. */
+const around = (style: CSSStyleDeclaration): string =>
+  style.outlineStyle === 'none' ? 'none' : `${Number.parseFloat(style.outlineWidth)} ${style.outlineStyle} ${colourFact(read(style.outlineColor))}`;
+
 /** The fill that is laid over a cell as a picture of one colour; nothing where there is none. */
 function overFill(style: CSSStyleDeclaration): Rgba {
   // A picture may lie below it, as a layer of its own.
@@ -82,6 +86,11 @@ function observeText(style: CSSStyleDeclaration): Facts {
   };
 }
 
+const inner = (cell: HTMLElement, selector: string): CSSStyleDeclaration | undefined => {
+  const found = cell.querySelector(selector);
+  return found ? getComputedStyle(found) : undefined;
+};
+
 /** What Chromium says of a cell: its layers are blended here from the computed colours of cell, row, group and table. */
 export function observeCell(cell: HTMLElement): Facts {
   const style = getComputedStyle(cell);
@@ -102,8 +111,13 @@ export function observeCell(cell: HTMLElement): Facts {
     bottom: side(style, 'block-end'),
     valign: style.verticalAlign,
     wrap: style.whiteSpace,
+    reading: inner(cell, '.zp-reads')?.writingMode ?? 'none',
+    cut: inner(cell, '.zp-cut>summary')?.getPropertyValue('-webkit-line-clamp') ?? 'none',
     figures: style.fontVariantNumeric,
     bar: shadowsIn(style.boxShadow),
+    around: around(style),
+    off: style.outlineOffset,
+    'row around': row ? around(getComputedStyle(row)) : 'none',
     round: `${style.borderStartStartRadius} ${style.borderEndEndRadius}`,
     height: String(cell.computedStyleMap().get('height')),
     width: String(cell.computedStyleMap().get('width')),
@@ -169,5 +183,7 @@ export function observeThing(thing: HTMLElement): Facts {
     edge: side(style, 'block-start'),
     shown: style.display === 'none' ? 'off' : 'on',
     weight: style.fontWeight,
+    around: around(style),
+    off: style.outlineOffset,
   };
 }

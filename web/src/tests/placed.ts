@@ -1,14 +1,13 @@
 import { viewOf, starter } from '../../../core/tests/themes';
 import {
   arrangementRules,
+  askedBy,
   besideOf,
   boxed,
   byWidth,
   framedTable,
   labelRules,
-  leavesOut,
   frameRules,
-  stacks,
   tableRules,
   themeCss,
   turns,
@@ -45,7 +44,7 @@ export function placed(theme: Theme, table: Table, width: number, visitor?: Part
     ...visitorRules,
     ...byWidth(viewOf(theme), (at) => [
       ...themeCss(at, { key: 'case', lean: true, around: visitor !== undefined, beside }),
-      ...arrangementRules(at, 'case', beside.exceptions),
+      ...arrangementRules(at, 'case', beside.exceptions, beside.holdsRows),
     ]),
     ...tableRules(table, 'table'),
     ...(named ? labelRules(viewOf(theme), table, '.zp-frame') : []),
@@ -53,9 +52,8 @@ export function placed(theme: Theme, table: Table, width: number, visitor?: Part
   const options = {
     id: 'case',
     theme: 'case',
-    labelled: stacks(viewOf(theme)),
+    ...askedBy(viewOf(theme), table),
     named,
-    fewer: leavesOut(viewOf(theme)),
     turned: visitor === undefined && turns(viewOf(theme)),
     sortable: visitor?.sort === true,
     totals: visitor?.totals === true,

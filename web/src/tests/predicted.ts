@@ -1,10 +1,11 @@
 import { TRANSPARENT, WHITE, flatten, type Rgba } from '../../../core/colour';
-import { captionLines, cellLines, outerLines, type Line } from '../../../core/lines';
+import { captionLines, cellLines, frameLine, outerLines, type Line } from '../../../core/lines';
 import { iconAddress } from '../../../core/media';
 import { fillLayers, inkOf } from '../../../core/paint';
 import { ORDINARY_PAGE, fontSize, resolve, resolveAt, toPx, winnerAt } from '../../../core/resolve';
-import { ORDINARY_BAND, padOf, slotOf, type Band, type GridCell, type Table } from '../../../core/table';
+import { ORDINARY_BAND, framedAt, goesOnBelow, joinsAbove, padOf, slotOf, type Band, type GridCell, type Table } from '../../../core/table';
 import { partOf, propertyOf, type ConditionName, type PartName, type PropertyName, type Slot, type ThemeView } from '../../../core/theme';
+import { boxesRows } from '../../../core/compile';
 import { colourFact, countOf, iconFact, pictureFact, round, shadowsIn, type Facts } from './observed';
 
 const borderFact = (line: Line | undefined): string =>
@@ -28,6 +29,8 @@ export function predictCell(view: ThemeView, table: Table, cell: GridCell, held:
     wrap: word(view, slot, 'wrap'),
     figures: word(view, slot, 'figures'),
     ...predictBar(view, table, cell, slot, shown),
+    ...predictAround(view, cell, slot, shown),
+    ...predictFrame(view, table, cell, shown),
     height: shown('height', word(view, slot, 'row-height')),
     ...(slot.part === 'row-headers' || slot.part === 'group-headings' ? { width: shown('width', atRest(view, 'row-headers', 'width')) } : {}),
     ...(cell.text === '' ? { before: 'none', after: 'none' } : predictIcon(view, slot)),
@@ -41,14 +44,44 @@ export function predictCell(view: ThemeView, table: Table, cell: GridCell, held:
 /** The bar of a row lies in its cell in the first column, whatever that is; the row's corners in the first and the last. */
 function predictBar(view: ThemeView, table: Table, cell: GridCell, slot: Slot, shown: Shown): Facts {
   if (cell.section !== 'body') return { bar: 'none', round: '0px 0px' };
+  const isCard = boxesRows(view);
   const row: Slot = { ...slot, part: 'body-rows' };
   const { value } = resolve(view, row, 'bar');
   const bar = value.kind === 'line' && value.width > 0 ? `inset ${value.width}px 0 ${colourText(value.rgba)}` : 'none';
   const radius = atRest(view, 'body-rows', 'row-radius');
   const round = (is: boolean): string => (is ? shown('border-top-left-radius', radius) : '0px');
+  // A cell of a card reaches up over the gap above it.
+  const reachesUp = isCard && joinsAbove(table, cell.row) && atRest(view, 'table', 'cells') === 'spaced';
   return {
-    bar: shadowsIn(shown('box-shadow', cell.column === 0 ? bar : 'none')),
-    round: `${round(cell.column === 0)} ${round(cell.column + cell.columns === (table.rows[0]?.length ?? 0))}`,
+    ...(reachesUp ? {} : { bar: shadowsIn(shown('box-shadow', cell.column === 0 ? bar : 'none')) }),
+    round: `${round(cell.column === 0 && !(isCard && joinsAbove(table, cell.row)))} ${round(
+      cell.column + cell.columns === (table.rows[0]?.length ?? 0) && !(isCard && goesOnBelow(table, cell.row + cell.rows - 1)),
+    )}`,
+  };
+}
+
+/** The corners of a column's frame, which are the cells' own. */
+function predictFrame(view: ThemeView, table: Table, cell: GridCell, shown: Shown): Facts {
+  const framed = framedAt(table, cell);
+  if (!framed || !frameLine(view, framed.exception)) return {};
+  const read = view.read(propertyOf('frame-radius'), framed.exception.values['frame-radius'] ?? '');
+  if (!read.ok || read.value.css === '0' || !(framed.isTop || framed.isBottom)) return {};
+  const radius = shown('border-top-left-radius', read.value.css);
+  const [start = '0px', end = '0px'] = String(predictBar(view, table, cell, slotOf(table, cell), shown)['round'] ?? '').split(' ');
+  return { round: `${framed.isTop ? radius : start} ${framed.isBottom ? radius : end}` };
+}
+
+/** The line around a header cell that is focused, and around a row under the hand. Nothing is focused here, so the browser's own is none. */
+function predictAround(view: ThemeView, { section }: GridCell, slot: Slot, shown: Shown): Facts {
+  const around = (of: Slot, name: 'outline' | 'row-line'): string => {
+    const { value } = resolve(view, of, name);
+    return value.kind === 'line' ? borderFact(value) : 'none';
+  };
+  const isHeader = section === 'header';
+  return {
+    around: isHeader ? around(slot, 'outline') : 'none',
+    off: isHeader ? shown('outline-offset', word(view, slot, 'outline-offset')) : '0px',
+    'row around': section === 'body' ? around({ ...slot, part: 'body-rows' }, 'row-line') : 'none',
   };
 }
 const colourText = ({ r, g, b, alpha }: Rgba): string => `rgb(${[r, g, b].map((n) => Math.round(n * 255)).join(' ')} / ${alpha})`;
@@ -159,6 +192,11 @@ export function predictThing(view: ThemeView, slot: Slot, shown: Shown): Facts {
   if (has('edge')) {
     const edge = resolve(view, slot, 'edge').value;
     facts['edge'] = edge.kind === 'line' ? borderFact(edge) : 'none';
+  }
+  if (has('outline')) {
+    const line = resolve(view, slot, 'outline').value;
+    facts['around'] = line.kind === 'line' ? borderFact(line) : 'none';
+    facts['off'] = shown('outline-offset', word(view, slot, 'outline-offset'));
   }
   if (has('shown')) facts['shown'] = atRest(view, slot.part, 'shown');
   if (has('weight') && word(view, slot, 'weight') !== 'inherit' && slot.part !== 'links' && slot.part !== 'buttons')

@@ -1,5 +1,16 @@
 import { viewOf } from '../../../core/tests/themes';
-import { besideOf, element, frameRules, framedTable, themeCss, visitedTable, visitorRules, writeCss, writeHtml } from '../../../core/compile';
+import {
+  besideOf,
+  boxesRows,
+  element,
+  frameRules,
+  framedTable,
+  themeCss,
+  visitedTable,
+  visitorRules,
+  writeCss,
+  writeHtml,
+} from '../../../core/compile';
 import { PLAIN_VISITOR } from '../../../core/page';
 import { gridOf, heldOn, sectionRows, type GridCell, type Held, type Table } from '../../../core/table';
 import { type Theme } from '../../../core/theme';
@@ -25,7 +36,7 @@ function published(d: Dice, isLean: boolean): Case {
   const table: Table = { ...plain, columns: plain.columns.map((column, i) => ({ ...column, type: i % 3 === 2 ? 'number' : 'text' })) };
   const visitor = { ...PLAIN_VISITOR, pageRows: d.pick([0, 2, 3]) };
   const options = { id: 'case', theme: 'case', sortable: true, slots: true };
-  const markup = visitedTable(framedTable(table, options), table, visitor, { id: 'case', theme: 'case' });
+  const markup = visitedTable(framedTable(table, { ...options, cards: boxesRows(viewOf(theme)) }), table, visitor, { id: 'case', theme: 'case' });
   const css = writeCss([
     ...frameRules,
     ...visitorRules,

@@ -1,17 +1,5 @@
 import { ChangeDetectionStrategy, Component, ElementRef, effect, inject, input, type OnInit } from '@angular/core';
-import {
-  besideIn,
-  boxed,
-  frameRules,
-  framedTable,
-  leavesOut,
-  sheetOf,
-  stacks,
-  tableRules,
-  turns,
-  writeCss,
-  writeHtml,
-} from '../../../../../core/compile';
+import { besideIn, boxed, frameRules, askedBy, framedTable, sheetOf, tableRules, writeCss, writeHtml } from '../../../../../core/compile';
 import { toHex } from '../../../../../core/colour';
 import { pageOf } from '../../../../../core/paint';
 import type { Table } from '../../../../../core/table';
@@ -46,10 +34,7 @@ export class DressedAt implements OnInit {
         'compact',
       );
       this.sheet.replaceSync(`:host{color:${toHex(pageOf(view).ink)};font:16px/1.4 ${this.font()}}table{width:100%}${css}`);
-      this.content.innerHTML = writeHtml(
-        boxed(framedTable(table, { id: 'shown', theme: 'shown', labelled: stacks(view), fewer: leavesOut(view), turned: turns(view) })),
-        'compact',
-      );
+      this.content.innerHTML = writeHtml(boxed(framedTable(table, { id: 'shown', theme: 'shown', ...askedBy(view, table) })), 'compact');
     });
     effect((onCleanup) => {
       const { style } = this.content;

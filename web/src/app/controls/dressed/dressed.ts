@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, computed, effect, inject, input, signal, type OnInit } from '@angular/core';
-import { besideOf, frameRules, tableElement, sheetOf, tableRules, writeCss, writeHtml } from '../../../../../core/compile';
+import { readsOtherwise, besideOf, frameRules, tableElement, sheetOf, tableRules, writeCss, writeHtml } from '../../../../../core/compile';
 import { needsContainer, type Table } from '../../../../../core/table';
 import type { ThemeView } from '../../../../../core/theme';
 import { Turns } from './turns';
@@ -32,6 +32,10 @@ export class Dressed implements OnInit {
     const container = needsContainer(this.table()) ? ';container-type:inline-size' : '';
     return `:host{color:#000}div{font:16px/1.4 system-ui,sans-serif;zoom:${this.scale()}${container}}table{width:100%}${writeCss([...frameRules, ...rules, ...tableRules(this.table(), 'table')], 'compact')}`;
   });
+  private readonly reads = computed(() => {
+    const view = this.view();
+    return view !== undefined && readsOtherwise(view);
+  });
   private readonly sheet = new CSSStyleSheet();
   private readonly content = document.createElement('div');
 
@@ -43,7 +47,7 @@ export class Dressed implements OnInit {
     });
     effect(() => {
       if (this.turn() !== 'draw') return;
-      this.content.innerHTML = writeHtml(tableElement(this.table(), { id: 'shown', theme: 'shown' }), 'compact');
+      this.content.innerHTML = writeHtml(tableElement(this.table(), { id: 'shown', theme: 'shown', reads: this.reads() }), 'compact');
     });
   }
 

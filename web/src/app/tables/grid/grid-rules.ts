@@ -1,10 +1,10 @@
 import { computed, type Signal } from '@angular/core';
 import { besideOf, frameRules, sheetOf, textLooksIn, type CssNode, type TextLook } from '../../../../../core/compile';
-import { typedRows, type Table } from '../../../../../core/table';
+import { holdsRows, typedRows, type Table } from '../../../../../core/table';
 import { resolveAt } from '../../../../../core/resolve';
 import { everyLook, type ThemeView } from '../../../../../core/theme';
 
-interface Own extends Pick<Table, 'exceptions' | 'dressings' | 'css'> {
+interface Own extends Pick<Table, 'exceptions' | 'dressings' | 'merges' | 'css'> {
   readonly texts: readonly TextLook[];
 }
 
@@ -15,7 +15,7 @@ export function ownLooks(table: Signal<Table>): Signal<Own> {
   const found = new Map<string, TextLook>();
   return computed(
     (): Own => {
-      const { exceptions, dressings, css, rows: shown } = table();
+      const { exceptions, dressings, merges, css, rows: shown } = table();
       const now = typedRows(shown);
       const before = found.size;
       // Only rows that are not the very same are looked through; a look that went is a rule too many, and no harm.
@@ -24,9 +24,12 @@ export function ownLooks(table: Signal<Table>): Signal<Own> {
       });
       rows = now;
       if (found.size > before) texts = [...found.values()];
-      return { exceptions, dressings, texts, ...(css === undefined ? {} : { css }) };
+      return { exceptions, dressings, merges, texts, ...(css === undefined ? {} : { css }) };
     },
-    { equal: (a, b) => a.exceptions === b.exceptions && a.dressings === b.dressings && a.texts === b.texts && a.css === b.css },
+    {
+      equal: (a, b) =>
+        a.exceptions === b.exceptions && a.dressings === b.dressings && holdsRows(a) === holdsRows(b) && a.texts === b.texts && a.css === b.css,
+    },
   );
 }
 

@@ -1,10 +1,9 @@
-import { cellNodes, classesOf, contract, markedNodes, textLookClass, unseenDigits, type MarkupNode } from '../../../../../core/compile';
+import { cellNodes, classesOf, contract, markedNodes, rowClasses, textLookClass, unseenDigits, type MarkupNode } from '../../../../../core/compile';
 import {
   bodyGroups,
   computedIn,
   ruleProblem,
   headerRole,
-  isUnevenRow,
   isWrong,
   sectionOf,
   sectionRows,
@@ -42,7 +41,7 @@ export interface ShownRow {
   readonly row: number;
   /** Which of the document's rows shows it: one that goes out of it is used again for one that comes in. */
   readonly key: number;
-  readonly isUneven: boolean;
+  readonly classes: string;
   readonly cells: readonly ShownCell[];
 }
 
@@ -82,7 +81,7 @@ export function showSections(table: Table, { from, to }: Seen, pool: number, edi
 const showRow = (table: Table, { row, cells }: SeenRow, key: number, edited: GridCell | undefined): ShownRow => ({
   row,
   key,
-  isUneven: isUnevenRow(table, row),
+  classes: rowClasses(table, row, true).join(' '),
   cells: cells.map((seen, at) => showCell(table, seen, at === 0, edited)),
 });
 

@@ -19,7 +19,16 @@ import {
   type GridCell,
   type Table,
 } from '../../../../../core/table';
-import { bundleText, bundles, exceptionProperties, propertyOf, type PropertyName, type Slot, type ThemeView } from '../../../../../core/theme';
+import {
+  bundleText,
+  bundles,
+  exceptionProperties,
+  isOfColumns,
+  propertyOf,
+  type PropertyName,
+  type Slot,
+  type ThemeView,
+} from '../../../../../core/theme';
 import { sidesOf, type RowName } from '../../values/rows';
 import { bandOf } from '../grid/band';
 
@@ -84,7 +93,7 @@ export function lookRows(view: ThemeView, table: Table, kind: ExceptionKind, cho
   const found = places.map(({ row, column }) => exceptionAt(table, row, column));
   const wanted = search.trim().toLowerCase();
   return lookRowNames
-    .filter((name) => labelOf(name).toLowerCase().includes(wanted))
+    .filter((name) => labelOf(name).toLowerCase().includes(wanted) && (kind === 'column' || !isOfColumns(name)))
     .map((name): LookRow => {
       const properties = sidesOf(name);
       const owns = new Set(found.map((each) => ownText(each, name)));

@@ -1,8 +1,7 @@
 import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, inject, input, output, signal, viewChild } from '@angular/core';
 import {
+  askedBy,
   besideIn,
-  leavesOut,
-  stacks,
   boxed,
   contract,
   element,
@@ -10,7 +9,6 @@ import {
   surrounded,
   tableElement,
   turnedElements,
-  turns,
   sheetOf,
   writeCss,
   writeHtml,
@@ -40,7 +38,11 @@ interface ColumnTag {
   readonly column: number;
   readonly left: number;
   readonly text: string;
+  /** Whether it stands below the line of the others, since it would lie over the one before. */
+  readonly isLow: boolean;
 }
+/** How wide a letter of a tag is, in px. */
+const TAG_LETTER = 6.7;
 
 /** What text without a font of the theme's is set in. */
 export const SPECIMEN_FONT = 'system-ui,sans-serif';
@@ -69,9 +71,7 @@ export class Specimen {
   /** Body rows whose held condition the person chose, by row of the grid. */
   private readonly chosen = signal<ReadonlyMap<number, readonly ConditionName[]>>(new Map());
   private readonly held = computed(() => heldOpen(this.table(), this.chosen(), this.columns()));
-  private readonly turned = computed(() => turns(this.view()));
-  private readonly fewer = computed(() => leavesOut(this.view()));
-  private readonly labelled = computed(() => stacks(this.view()));
+  private readonly asked = computed(() => askedBy(this.view(), this.table()), { equal: (a, b) => JSON.stringify(a) === JSON.stringify(b) });
   private readonly host = viewChild.required<ElementRef<HTMLElement>>('host');
   private readonly sheet = new CSSStyleSheet();
   private readonly content = document.createElement('div');
@@ -89,6 +89,7 @@ export class Specimen {
     effect(() => {
       const { table, contentOf } = this.specimen();
       const { columns, headers } = heldOpen(table, new Map(), this.columns());
+      const asked = this.asked();
       const markup = element(
         'div',
         // Reached by keyboard, as on a page (WCAG 2.2, 2.1.1): it scrolls where the table is wider.
@@ -99,10 +100,9 @@ export class Specimen {
           slots: true,
           held: { columns, headers },
           contentOf,
-          labelled: this.labelled(),
-          fewer: this.fewer(),
+          ...asked,
         }),
-        ...turnedElements(table, { id: 'specimen', theme: 'specimen', turned: this.turned() }),
+        ...turnedElements(table, { id: 'specimen', theme: 'specimen', ...asked }),
       );
       const shown = this.around() ? surrounded(markup, { theme: 'specimen', info: infoOf(table), empty: true }) : markup;
       this.content.innerHTML = writeHtml(boxed(shown), 'compact');
@@ -161,13 +161,21 @@ export class Specimen {
         }),
       );
       const start = this.host().nativeElement.getBoundingClientRect().left;
+      let end = -Infinity;
+      const apart = (column: number, text: string, left: number): ColumnTag => {
+        const half = (text.length * TAG_LETTER) / 2 + 4;
+        const isLow = left - half < end;
+        // One that is low leaves the line above it free for the next.
+        if (!isLow) end = left + half;
+        return { column, text, left, isLow };
+      };
       this.columnTags.set(
         Array.from({ length: widthOf(this.table()) }, (_, column) => column).flatMap((column) => {
           const text = columnWords(held, column);
           const box =
             text === '' ? undefined : this.content.querySelector(`[data-slot="${headerSlot(this.table(), column) ?? ''}"]`)?.getBoundingClientRect();
           // A header that is only heard has no place for a tag.
-          return box && box.width > 2 ? [{ column, text, left: Math.round(box.left - start + box.width / 2) }] : [];
+          return box && box.width > 2 ? [apart(column, text, Math.round(box.left - start + box.width / 2))] : [];
         }),
       );
     });

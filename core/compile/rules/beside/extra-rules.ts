@@ -10,13 +10,13 @@ import {
   type ExtraRule,
   type Reached,
   type ThemeView,
-} from '../../theme';
-import { contract } from '../markup/contract';
-import type { Beside } from '../sheet/beside';
-import { shortHash } from '../sheet/short-hash';
-import { familyOf } from '../sheet/families';
-import { captionOf, cellsUnder, isHeldOpen, thingsUnder, withContents, type SelectorOptions } from '../sheet/selectors';
-import { rule, type CssNode, type Declaration, type Stylesheet } from '../sheet/stylesheet';
+} from '../../../theme';
+import { contract } from '../../markup/contract';
+import type { Beside } from '../../sheet/beside';
+import { shortHash } from '../../sheet/short-hash';
+import { familyOf } from '../../sheet/families';
+import { captionOf, cellsUnder, isHeldOpen, thingsUnder, withContents, type SelectorOptions } from '../../sheet/selectors';
+import { rule, type CssNode, type Declaration, type Stylesheet } from '../../sheet/stylesheet';
 
 /**
  * What a theme's extra CSS says that the ledger cannot: behind all that the theme says, so that it holds. What lies below comes first,

@@ -1,4 +1,4 @@
-import { iconAddress } from '../../media';
+import { iconAddress } from '../../../media';
 import {
   boundOf,
   coloursOf,
@@ -11,14 +11,14 @@ import {
   type Table,
   type ValueMark,
   type ValueMarkSetting,
-} from '../../table';
-import { propertyOf, type ThemeView } from '../../theme';
-import { shortHash } from '../sheet/short-hash';
-import { type SelectorOptions } from '../sheet/selectors';
-import { contract } from '../markup/contract';
-import { element, textWithBreaks, type MarkupNode } from '../markup/markup';
-import { cellNodes } from '../markup/cell-html';
-import { rule, type CssNode, type Declaration } from '../sheet/stylesheet';
+} from '../../../table';
+import { propertyOf, type ThemeView } from '../../../theme';
+import { shortHash } from '../../sheet/short-hash';
+import { type SelectorOptions } from '../../sheet/selectors';
+import { contract } from '../../markup/contract';
+import { element, textWithBreaks, type MarkupNode } from '../../markup/markup';
+import { cellNodes } from '../../markup/cell-html';
+import { rule, type CssNode, type Declaration } from '../../sheet/stylesheet';
 
 /** A value mark with all of its settings worked out, as cells wear it. */
 export interface Worn {

@@ -1,8 +1,8 @@
-import { dice, withExtra, randomTheme } from '../../tests/random';
-import { themeWith, viewOf } from '../../tests/themes';
-import { places, propertiesOf, viewOfChain, type Theme } from '../../theme';
-import { sheetOf, type SheetUse } from '../sheet/sheet';
-import { writeCss } from '../sheet/stylesheet';
+import { dice, withExtra, randomTheme } from '../../../tests/random';
+import { themeWith, viewOf } from '../../../tests/themes';
+import { places, propertiesOf, viewOfChain, type Theme } from '../../../theme';
+import { sheetOf, type SheetUse } from '../../sheet/sheet';
+import { writeCss } from '../../sheet/stylesheet';
 
 const sheet = (css: string, use: SheetUse = 'page', given: Partial<Theme> = {}): string =>
   writeCss(sheetOf(viewOf(themeWith({}, { css, ...given })), { use, key: 'k' }), 'compact');

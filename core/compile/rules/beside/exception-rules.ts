@@ -1,25 +1,27 @@
-import type { Rgba } from '../../colour';
-import { isDrawn } from '../../lines';
-import { resolveAt } from '../../resolve';
+import type { Rgba } from '../../../colour';
+import { isDrawn } from '../../../lines';
+import { resolveAt } from '../../../resolve';
 import {
   edgeProperties,
   isExceptionProperty,
+  isOfColumns,
   partOf,
   propertyOf,
   type Excepted,
   type ThemeView,
   type PartName,
   type PropertyName,
-} from '../../theme';
-import { exceptionsOn, kindOf, type Exception, type GridCell, type Table } from '../../table';
-import { shortHash } from '../sheet/short-hash';
-import { declare, type SetValue } from '../sheet/declare';
-import { FILLED, iconShape } from './icons';
-import { isPictureShared, laidOver, pictureOf, pictureUnder, picturedCells } from './pictures';
-import { cellsOf, markedAfter, markedBelow, markOf, notWithin, type SelectorOptions } from '../sheet/selectors';
-import { contract } from '../markup/contract';
-import { GRADUAL_LAYER, isGradual } from './transition-rules';
-import { rule, type CssNode, type Declaration } from '../sheet/stylesheet';
+} from '../../../theme';
+import { exceptionsOn, kindOf, type Exception, type GridCell, type Table } from '../../../table';
+import { shortHash } from '../../sheet/short-hash';
+import { declare, type SetValue } from '../../sheet/declare';
+import { FILLED, iconShape } from '../icons';
+import { cutOf } from '../inner-rules';
+import { isPictureShared, laidOver, pictureOf, pictureUnder, picturedCells } from '../pictures';
+import { cellsOf, markedAfter, markedBelow, markOf, notWithin, type SelectorOptions } from '../../sheet/selectors';
+import { contract } from '../../markup/contract';
+import { GRADUAL_LAYER, isGradual } from '../transition-rules';
+import { rule, type CssNode, type Declaration } from '../../sheet/stylesheet';
 
 type Looked = Pick<Exception, 'row' | 'column' | 'reach' | 'values'>;
 
@@ -32,7 +34,7 @@ function exceptionClass(exception: Looked): string {
 /** The classes of what holds on a cell beside its theme. */
 export const exceptionClasses = (table: Table, cell: GridCell): readonly string[] =>
   exceptionsOn(table, cell)
-    .filter(({ values }) => Object.keys(values).length > 0)
+    .filter(({ values }) => Object.keys(values).some((name) => !isOfColumns(name)))
     .map(exceptionClass);
 
 /** The exceptions of some tables, each look once, weakest first. */
@@ -107,12 +109,16 @@ function ruleOf(view: ThemeView, exception: Looked, options: SelectorOptions, is
   const mark = `.${exceptionClass(exception)}`;
   const fill = set.find(({ property }) => property.name === 'fill')?.value.css;
   const cells = markedCells(exception, options);
-  if (exception.reach !== 'always') return [rule(cells, ...(fill === undefined ? [] : [['background-color', fill] as const]), ...declare(set))];
+  const lines = set.find(({ property }) => property.name === 'lines-shown')?.value.css;
+  const cut = lines === undefined ? [] : [cutOf(cells, lines)];
+  if (exception.reach !== 'always')
+    return [rule(cells, ...(fill === undefined ? [] : [['background-color', fill] as const]), ...declare(set)), ...cut];
   // What the hand brings is laid over a cell's fill as a picture; what always holds takes its place.
   const over = fill === undefined ? undefined : fill === 'transparent' ? 'none' : `linear-gradient(${fill} 0 0)`;
   const apart = (part: PartName): string => (isPictureShared(view) ? '' : notWithin(part));
   return [
     rule(cells, ...(over === undefined ? [] : [laidOver(over, isOwn)]), ...declare(set)),
+    ...cut,
     ...(over === undefined
       ? []
       : picturedCells(view).map((part: PartName) =>
@@ -156,6 +162,9 @@ const byStrength = (exceptions: readonly Exception[]): readonly Exception[] => [
   ...exceptions.filter(({ reach }) => reach !== 'always'),
   ...exceptions.filter(({ reach }) => reach === 'always'),
 ];
+
+/** Whether an exception says after how many lines texts are cut. */
+export const setsLines = (exceptions: readonly Exception[]): boolean => exceptions.some(({ values }) => values['lines-shown'] !== undefined);
 
 /** Whether an exception sets a lowest row height. */
 export const setsHeight = (exceptions: readonly Exception[]): boolean => exceptions.some(({ values }) => values['row-height'] !== undefined);

@@ -1,6 +1,6 @@
-import { propertyOf, type ThemeView } from '../../theme';
-import { selectorOf, type TextLook } from '../markup/text-looks';
-import { rule, type CssNode } from '../sheet/stylesheet';
+import { propertyOf, type ThemeView } from '../../../theme';
+import { selectorOf, type TextLook } from '../../markup/text-looks';
+import { rule, type CssNode } from '../../sheet/stylesheet';
 
 /** `colour` is what a colour comes to; one that is not known leaves the text as it is around it. */
 function ruleOf(look: TextLook, within: string, colour: (text: string) => string | undefined): readonly CssNode[] {
