@@ -72,6 +72,9 @@ export const contract = {
   named: 'zp-named',
   /** A custom property, on cells with a picture of their own: the picture. No swatch has this name. */
   behind: '--zp_behind',
+  /** Custom properties, on cells: whether an icon stands beside the text, and its picture. */
+  iconThere: '--zp_icon',
+  iconShape: '--zp_shape',
   /** On a frame whose table is laid over several sheets where it is too wide: how wide one is at least. */
   sheets: 'data-sheets',
   /** A custom property, on such a frame while it is printed: how wide its parts are. */

@@ -16,8 +16,6 @@ export interface IconSides {
   readonly sideOf: (part: PartName) => string;
   /** The part that a part falls back to, where it has its icons on the same side; rules of that reach this. */
   readonly likeOf: (part: PartName) => PartName | undefined;
-  /** The outermost part whose icons a part's can be taken for: each such family has icons of its own, on its side. */
-  readonly familyOf: (part: PartName) => PartName;
 }
 
 /** On which side of the text each part has its icons: icons on either side are two pseudo-elements, and know nothing of each other. */
@@ -27,9 +25,5 @@ export function iconSides(view: ThemeView): IconSides {
     const parent = parents.get(part);
     return parent !== undefined && side.get(part) === side.get(parent) ? parent : undefined;
   };
-  const familyOf = (part: PartName): PartName => {
-    const parent = likeOf(part);
-    return parent === undefined ? part : familyOf(parent);
-  };
-  return { sideOf: (part) => side.get(part) ?? '', likeOf, familyOf };
+  return { sideOf: (part) => side.get(part) ?? '', likeOf };
 }

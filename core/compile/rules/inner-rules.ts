@@ -7,9 +7,10 @@ import type { Felt } from '../sheet/lean';
 import { cellsOf, everyCell, type SelectorOptions } from '../sheet/selectors';
 import { rule, type CssNode, type Declaration } from '../sheet/stylesheet';
 
-/** What the text of a header cell stands in, where headings are turned; and that of a cell which is cut after some lines. */
+/** What the text of a header cell stands in, where headings are turned; and that of a cell which is cut after some lines, until it is opened. */
 const READS = `.${contract.reads}`;
 const CUT = 'summary';
+const CLOSED = `:not([open])>${CUT}`;
 const ACROSS = 'horizontal-tb';
 
 /** Whether headings run otherwise than across anywhere, or may: their texts then stand in an element that can be turned. */
@@ -18,10 +19,6 @@ export const readsOtherwise = (view: ThemeView): boolean => saysAnywhere(view, '
 /** Whether texts are cut after some lines, by a theme or by exceptions: they then stand in an element that opens. */
 export const cutsTexts = (view: ThemeView, exceptions: readonly Pick<Exception, 'values'>[]): boolean =>
   saysAnywhere(view, 'lines-shown') || exceptions.some(({ values }) => values['lines-shown'] !== undefined);
-
-/** The elements in cells in which texts may stand, as a selector; empty where there are none. */
-export const wrappersOf = (view: ThemeView, exceptions: readonly Exception[]): string =>
-  [readsOtherwise(view) ? READS : '', cutsTexts(view, exceptions) ? CUT : ''].filter(Boolean).join(',');
 
 /**
  * Which way headings run (CSS Writing Modes 4, section 3.2). The text is turned and not its cell, so that lines, padding and
@@ -66,29 +63,15 @@ function readingRules(view: ThemeView, options: SelectorOptions, felt?: Felt): r
   const isTurned = (css: string): boolean => css !== ACROSS;
   const around = ({ part }: Place): boolean =>
     part !== 'column-headers' && isTurned(resolveAt(view, { part: 'column-headers', condition: 'rest' }, 'reading').css);
-  const select = (which: (place: Place, css: string) => boolean): string =>
-    said
-      .filter(([place, css]) => which(place, css))
-      .map(([place]) => `${cellsOf(options, place)} :where(${READS})`)
-      .join(',');
-  const box = (selector: string, declarations: readonly Declaration[]): readonly CssNode[] =>
-    selector === '' ? [] : [rule(selector, ...declarations)];
-  return [
-    ...box(
-      select((place, css) => isTurned(css) && !around(place)),
-      turnedBox,
-    ),
-    ...box(
-      select((place, css) => !isTurned(css) && around(place)),
-      acrossAgain,
-    ),
-    ...said.map(([place, css]) => rule(`${cellsOf(options, place)} :where(${READS})`, ['writing-mode', css])),
-  ];
+  /** What a place writes beside the way itself: the box of a turned text, or what takes the one of those around it away. */
+  const boxOf = (place: Place, css: string): readonly Declaration[] =>
+    isTurned(css) ? (around(place) ? [] : turnedBox) : around(place) ? acrossAgain : [];
+  return said.map(([place, css]) => rule(`${cellsOf(options, place)} :where(${READS})`, ...boxOf(place, css), ['writing-mode', css]));
 }
 
 const cutRules = (view: ThemeView, options: SelectorOptions, exceptions: readonly Exception[], felt?: Felt): readonly CssNode[] => [
   ...cutBox(options, exceptions),
-  ...saidOf(view, 'lines-shown', felt).map(([place, css]) => rule(`${cellsOf(options, place)} :where(${CUT})`, clamp(css))),
+  ...saidOf(view, 'lines-shown', felt).map(([place, css]) => rule(`${cellsOf(options, place)} :where(${CLOSED})`, clamp(css))),
 ];
 
 /** The box of a text that can be cut, before anything is said of its lines. */
@@ -107,11 +90,7 @@ const cutBox = (options: SelectorOptions, exceptions: readonly Exception[]): rea
 ];
 
 /** What an exception says of its cells' lines. */
-export const cutOf = (cells: string, css: string): CssNode => rule(`${cells} :where(${CUT})`, clamp(css));
-
-/** What is open is whole, whatever is said of it. */
-export const openRules = (view: ThemeView, options: SelectorOptions, exceptions: readonly Exception[]): readonly CssNode[] =>
-  cutsTexts(view, exceptions) ? [rule(`${everyCell(options)} [open]>summary`, clamp('none'))] : [];
+export const cutOf = (cells: string, css: string): CssNode => rule(`${cells} :where(${CLOSED})`, clamp(css));
 
 /** On paper nothing can be opened: all of it is whole. */
 export const wholeOnPaper = (view: ThemeView, options: SelectorOptions, exceptions: readonly Exception[]): readonly CssNode[] =>

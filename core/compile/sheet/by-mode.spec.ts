@@ -15,11 +15,25 @@ const where = (sheet: Stylesheet, query: string, all: readonly string[]): Styles
     return node.query.split(',').includes(query) ? node.rules : [];
   });
 
+/** A value without names for what differs in dark: what each is in the mode that holds, or its own where it is not defined there. */
+function unnamed(value: string, defined: ReadonlyMap<string, string>): string {
+  const [found, name = ''] = /var\((--zp_\d+),/.exec(value) ?? [];
+  if (found === undefined) return value;
+  const start = value.indexOf(found);
+  let end = start + found.length;
+  for (let open = 1; open > 0; end++) open += value[end] === '(' ? 1 : value[end] === ')' ? -1 : 0;
+  const own = value.slice(start + found.length, end - 1);
+  return unnamed(`${value.slice(0, start)}${defined.get(name) ?? own}${value.slice(end)}`, defined);
+}
+
 /** The declarations of each family of properties in their order, with where they stand. */
 function sequences(sheet: Stylesheet): Readonly<Record<string, readonly string[]>> {
   const found: Record<string, string[]> = {};
+  const defined = new Map<string, string>();
+  walk(sheet, (_selector, declarations) => declarations.forEach(([property, value]) => /^--zp_\d/.test(property) && defined.set(property, value)));
   walk(sheet, (selector, declarations, within) => {
-    for (const [property, value] of declarations) (found[familyOf(property)] ??= []).push(`${within}{${selector}{${property}:${value}`);
+    for (const [property, value] of declarations)
+      if (!defined.has(property)) (found[familyOf(property)] ??= []).push(`${within}{${selector}{${property}:${unnamed(value, defined)}`);
   });
   return found;
 }
@@ -98,6 +112,21 @@ describe('A stylesheet of several modes', () => {
     expect(css('follows')).toContain('@media (prefers-color-scheme:dark){.zp-k{--zp-mist:#1b1f24;color-scheme:dark}}');
     expect(css('follows')).toContain('@media (not (prefers-color-scheme:dark)){.zp-k{--zp-mist:#eef5f6}}');
     expect(css('follows').length).toBeLessThan(css('light').length + 250);
+  });
+  it('says once what differs in dark by its values only, with a name for each pair of them', () => {
+    const light = themeWith({
+      'body-rows': { rest: { fill: '#ffffff' }, even: { fill: 'mist' } },
+      'column-headers': { rest: { 'line-below': '1px solid mist' } },
+    });
+    const values = { 'body-rows': { rest: { fill: '#161616' }, even: { fill: 'deep' } }, 'column-headers': { rest: { ink: 'inherit' } } };
+    const css = writeCss(
+      sheetOf(viewOf({ ...light, modes: [{ name: 'dark' as const, values }] } as never), { use: 'page', key: 'k', scheme: 'follows' }),
+      'compact',
+    );
+    expect(css.match(/#ffffff/g)?.length).toBe(1);
+    expect(css).toContain('background-color:var(--zp_1,#ffffff)');
+    expect(css).toContain('background-color:var(--zp_2,var(--zp-mist))');
+    expect(css).toContain('color-scheme:dark;--zp_1:#161616;--zp_2:var(--zp-deep)}}');
   });
   it('has one mode at a time: paper, forced colours, dark, more contrast', () => {
     expect(modeQueries(['dark'])).toEqual(['(not (prefers-color-scheme:dark))', '(prefers-color-scheme:dark)']);

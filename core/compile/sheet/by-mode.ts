@@ -1,6 +1,7 @@
 import { modeNames, type ModeName, type ThemeView } from '../../theme';
 import { exclusive } from './exclusive';
 import type { CssNode, Stylesheet } from './stylesheet';
+import { withNamedValues } from './named-values';
 import { withMore } from './weighed';
 
 const features: Readonly<Record<Exclude<ModeName, 'print'>, string>> = {
@@ -75,5 +76,8 @@ export function inModes(modes: readonly ModeName[], mark = ''): (members: readon
 export function byMode(view: ThemeView, modes: readonly ModeName[], sheetIn: (view: ThemeView) => Stylesheet, mark = ''): Stylesheet {
   const shown = modeNames.filter((mode) => modes.includes(mode));
   if (shown.length === 0) return sheetIn(view);
-  return exclusive([sheetIn(view), ...shown.map((mode) => sheetIn(view.in(mode)))], inModes(shown, mark));
+  const bright = sheetIn(view);
+  const sheets = shown.map((mode) => sheetIn(view.in(mode)));
+  const dark = shown.indexOf('dark');
+  return exclusive(withNamedValues([bright, ...sheets], dark + 1), inModes(shown, mark));
 }

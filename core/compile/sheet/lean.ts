@@ -17,7 +17,6 @@ import {
   type Slot,
 } from '../../theme';
 import { combinations } from './combinations';
-import { iconSides } from '../rules/icon-sides';
 
 /** What of a value can be felt: the declaration that it comes to or, of an icon, that one stands there and which. */
 export type Aspect = PropertyName | 'icon-shape';
@@ -52,12 +51,13 @@ interface Looked {
   /** What is seen where nothing is said, if that does not depend on the page. */
   readonly bottom?: string;
 }
-/** What the page does not change: there is no fill, no bar and no shadow of a row, a caption stands above, and texts run across and are whole. */
+/** What the page does not change: there is no fill, no bar, no shadow and no line of a row, a caption stands above, and texts run across and are whole. */
 const bottoms: { readonly [name in PropertyName]?: string } = {
   fill: 'transparent',
   side: 'top',
   bar: 'none',
   'row-shadow': 'none',
+  'row-line': 'revert',
   reading: 'horizontal-tb',
   'lines-shown': 'none',
 };
@@ -103,19 +103,14 @@ function slotsOf(part: PartName): readonly Slot[] {
 }
 const allConditions: readonly ConditionName[] = [...new Set(parts.flatMap(({ conditions }) => conditions))];
 
-/**
- * Fills of different layers show through each other, each a chain of its own; so do icons on different sides.
- * Everything else is one chain.
- */
+/** Fills of different layers show through each other, each a chain of its own. Everything else is one chain. */
 function chainsOf(view: ThemeView, aspect: Looked, around: boolean): readonly (readonly SaidOn[])[] {
-  const found = new Map<LayerName | PartName | 'all', SaidOn[]>();
-  const { familyOf } = iconSides(view);
-  const isIcon = aspect.property === icon;
+  const found = new Map<LayerName | 'all', SaidOn[]>();
   for (const { name, box } of parts) {
     if (box === 'table' || box === 'lines' || (box === 'around' && !around)) continue;
     for (const slot of slotsOf(name)) {
       const said = saidOn(view, slot, aspect);
-      const layerAt = (place: Place): LayerName | PartName | 'all' => (aspect.name === 'fill' ? layerOf(place) : isIcon ? familyOf(name) : 'all');
+      const layerAt = (place: Place): LayerName | 'all' => (aspect.name === 'fill' ? layerOf(place) : 'all');
       for (const layer of new Set(said.map(({ place }) => layerAt(place)))) {
         const some = said.filter(({ place }) => layerAt(place) === layer);
         found.set(layer, [...(found.get(layer) ?? []), { slot, said: some }]);

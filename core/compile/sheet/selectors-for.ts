@@ -2,7 +2,7 @@ import { resolveAt } from '../../resolve';
 import type { Exception } from '../../table';
 import type { ThemeView } from '../../theme';
 import { contract } from '../markup/contract';
-import { wrappersOf } from '../rules/inner-rules';
+import { cutsTexts, readsOtherwise } from '../rules/inner-rules';
 import type { SelectorOptions } from './selectors';
 
 /** How places of a theme become selectors, under the key that names its class, for tables with these exceptions. */
@@ -10,5 +10,5 @@ export const selectorsFor = (view: ThemeView, key: string, held = false, excepti
   theme: contract.theme(key),
   held,
   band: resolveAt(view, { part: 'body-rows', condition: 'rest' }, 'band').css,
-  wrappers: wrappersOf(view, exceptions),
+  isWrapped: readsOtherwise(view) || cutsTexts(view, exceptions),
 });

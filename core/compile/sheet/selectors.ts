@@ -11,8 +11,8 @@ export interface SelectorOptions {
   readonly held: boolean;
   /** Which rows are banded, as :nth-child() counts them. */
   readonly band: string;
-  /** What texts may stand in within their cells, as a selector: what stands in the cell is found there too. */
-  readonly wrappers?: string;
+  /** Whether texts may stand in an element within their cells: what stands in a cell is then found in that too. */
+  readonly isWrapped?: boolean;
 }
 
 const VISIBLE = ':not([hidden])';
@@ -192,7 +192,7 @@ export const thingsOf = (options: SelectorOptions, { part, condition }: Place, i
 
 /** The same under several conditions at once. */
 export function thingsUnder(
-  { theme, wrappers = '' }: SelectorOptions,
+  { theme, isWrapped = false }: SelectorOptions,
   part: PartName,
   conditions: readonly ConditionName[],
   isHeld: boolean,
@@ -200,8 +200,7 @@ export function thingsUnder(
   const test = conditions.map((each) => (isHeld && isHeldOpen(each) ? heldBy(each) : (ownTests[each] ?? ''))).join('');
   const content = contents.get(part);
   if (content !== undefined) {
-    const cells = wrappers === '' ? '>*' : ` :where(td,th,${wrappers})`;
-    return `.${theme}>*>:where(tr)${cells}>:where(${content}${test})`;
+    return `.${theme}>*>:where(tr)>*${isWrapped ? ' ' : '>'}:where(${content}${test})`;
   }
   if (part === 'search-field') return `.${theme}-around>:where(.${contract.search}) :where(input${test})`;
   const bar = bars.get(part);

@@ -14,6 +14,7 @@ import {
   saysAnywhere,
   swatchVariable,
   type Place,
+  type Property,
   type ThemeView,
   type Value,
 } from '../../theme';
@@ -27,10 +28,10 @@ import { textLookRules } from '../rules/beside/text-look-rules';
 import { valueMarkRules } from '../rules/beside/value-marks';
 import { edgeRules, exceptedProperties, exceptionRules, ownIconRules, setsHeight, setsLines, setsPicture } from '../rules/beside/exception-rules';
 import { readByExtra } from '../rules/beside/extra-rules';
-import { feltValues, type Felt } from './lean';
+import { feltValues, type Aspect, type Felt } from './lean';
 import { decimalRules } from '../rules/decimal-rules';
 import { iconRules } from '../rules/icons';
-import { innerRules, openRules, wholeOnPaper } from '../rules/inner-rules';
+import { innerRules, wholeOnPaper } from '../rules/inner-rules';
 import { lineRules, outerBorder } from '../rules/line-rules';
 import { boxesRows, rowRules } from '../rules/row-rules';
 import { GRADUAL_LAYER, isGradual, transitionRules } from '../rules/transition-rules';
@@ -83,7 +84,7 @@ export function themeCss(
     ...under,
     ...rulesOf(true),
     ...over,
-    ...iconRules(view, options, felt),
+    ...iconRules(view, options),
     ...ownIconRules(view, exceptions, options),
     ...decimalRules(view, options),
     ...contentRules(view, options, felt),
@@ -96,7 +97,6 @@ export function themeCss(
     ...edgeRules(view, exceptions, options),
     ...columnFrames(view, exceptions, options),
     ...cornerRules(view, options),
-    ...openRules(view, options, exceptions),
   ]);
   return [...swatchRule(view, options, [...nodes, ...readByExtra(view, beside)], around), ...nodes];
 }
@@ -127,7 +127,7 @@ export function besideCss(view: ThemeView, key: string, beside: Beside): Stylesh
     ...ownIconRules(view, exceptions, options),
     ...edgeRules(view, exceptions, options),
     ...columnFrames(view, exceptions, options),
-    ...(isCut ? [...openRules(view, options, exceptions), ...wholeOnPaper(view, options, exceptions)] : []),
+    ...(isCut ? wholeOnPaper(view, options, exceptions) : []),
   ]);
   return [...swatchRule(view, options, [...nodes, ...readByExtra({ ...view, extras: [] }, beside)], false), ...nodes];
 }
@@ -209,7 +209,8 @@ function placeRules(view: ThemeView, place: Place, options: SelectorOptions, { a
   const set: SetValue[] = [];
   for (const property of propertiesOf(place.part)) {
     const value = view.valueAt(place, property);
-    if (value && (felt === undefined || felt(place, property.name))) set.push({ property, value });
+    const aspects = aspectsOf(property).filter((aspect) => felt === undefined || felt(place, aspect));
+    if (value && aspects.length > 0) set.push({ property, value, aspects });
   }
   if (set.length === 0) return [];
   const { box } = partOf(place.part);
@@ -220,6 +221,9 @@ function placeRules(view: ThemeView, place: Place, options: SelectorOptions, { a
     ? underHand(view, place, set, options, { felt, isOwn })
     : atRest(view, place, set, options, isCards);
 }
+
+/** What of a value is looked at on its own: of an icon, whether one stands there and which. */
+const aspectsOf = ({ name }: Property): readonly Aspect[] => (name === 'icon' ? ['icon', 'icon-shape'] : [name]);
 
 const fillOf = (set: readonly SetValue[]): readonly Declaration[] =>
   set.filter(({ property }) => property.name === 'fill').map(({ value }) => ['background-color', value.css]);

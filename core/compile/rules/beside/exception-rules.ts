@@ -151,8 +151,7 @@ export function ownIconRules(view: ThemeView, exceptions: readonly Exception[], 
     valuesIn(view, each.values).flatMap(({ property: { name }, value }) => {
       if (name !== 'icon') return [];
       const cells = (also: string): string => `.${options.theme}>*>:where(tr)>:where(.${exceptionClass(each)}${FILLED}${also})`;
-      const drawn: readonly Declaration[] =
-        value.css === 'none' ? [['content', 'none']] : [...iconShape('before'), ['content', '""'], ['mask-image', value.css]];
+      const drawn: readonly Declaration[] = value.css === 'none' ? [['content', 'none']] : [...iconShape('before', value.css), ['content', '""']];
       return [rule(`${cells('')}::before`, ...drawn), rule(`${cells(isAligned ? `:not([${contract.pad}])` : '')}::after`, ['content', 'none'])];
     }),
   );
