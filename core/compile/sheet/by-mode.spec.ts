@@ -120,7 +120,7 @@ describe('A stylesheet of several modes', () => {
     });
     const values = { 'body-rows': { rest: { fill: '#161616' }, even: { fill: 'deep' } }, 'column-headers': { rest: { ink: 'inherit' } } };
     const css = writeCss(
-      sheetOf(viewOf({ ...light, modes: [{ name: 'dark' as const, values }] } as never), { use: 'page', key: 'k', scheme: 'follows' }),
+      sheetOf(viewOf({ ...light, modes: [{ name: 'dark' as const, values }] }), { use: 'page', key: 'k', scheme: 'follows' }),
       'compact',
     );
     expect(css.match(/#ffffff/g)?.length).toBe(1);
