@@ -3,7 +3,10 @@ import path from 'node:path';
 import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
 import fc from 'fast-check';
+import { kindNames } from '../core/documents';
+import { pricingExamples } from '../core/pricing';
 import { askedFor } from '../core/tests/seeded';
+import { createStores } from '../server/app';
 import { loadDemo } from '../server/demo';
 import { problemKinds } from '../server/problems';
 import { runServer, type Running } from '../server/tests/running';
@@ -68,8 +71,10 @@ const demo = (kind: string): readonly (readonly [string, unknown])[] =>
   fs
     .readdirSync(path.join('demo', kind))
     .map((file) => [file.replace('.json', ''), JSON.parse(fs.readFileSync(path.join('demo', kind, file), 'utf8'))] as const);
-const kinds = ['themes', 'tables', 'pages'] as const;
-const documents = Object.fromEntries(kinds.map((kind) => [kind, demo(kind)]));
+const kinds = kindNames;
+const documents = Object.fromEntries(
+  kinds.map((kind) => [kind, kind === 'pricings' ? pricingExamples.map(({ key, pricing }) => [key, pricing] as const) : demo(kind)]),
+);
 const ids = kinds.flatMap((kind) => (documents[kind] ?? []).map(([id]) => id));
 
 /** Every route of docs/api.md: KIND, ID and the like are filled in. */
@@ -173,6 +178,8 @@ describe('Requests that nobody meant', () => {
   beforeAll(async () => {
     running = await runServer();
     await loadDemo(running.database);
+    const { pricings } = createStores(running.database);
+    for (const { key, pricing } of pricingExamples) await pricings.create(pricing, key);
   });
   /** What the JavaScript of server and client holds after each lot, in bytes, once what nobody needs any more is gone. */
   const heaps: number[] = [];
@@ -221,7 +228,13 @@ describe('Requests that nobody meant', () => {
     ];
     for (const [method, route] of routes().filter(([each]) => each !== 'GET'))
       for (const kind of kinds) {
-        const filled: Readonly<Record<string, string>> = { KIND: kind, ID: documents[kind]?.[0]?.[0] ?? '', NUMBER: '1', FORMAT: 'csv', FEATURES: 'sort' };
+        const filled: Readonly<Record<string, string>> = {
+          KIND: kind,
+          ID: documents[kind]?.[0]?.[0] ?? '',
+          NUMBER: '1',
+          FORMAT: 'csv',
+          FEATURES: 'sort',
+        };
         const at = route.replace(/[A-Z]{2,}/g, (name) => filled[name] ?? 'none');
         for (const { headers, ...body } of bodies) await ask({ method, path: at, headers: { ...headers, 'If-Match': '"1"' }, ...body });
       }

@@ -1,5 +1,6 @@
 import { request as rawRequest } from 'node:http';
 import { emptyPage } from '../core/page';
+import { seasonPasses } from '../core/pricing';
 import { gridTable, themeWith } from '../core/tests/themes';
 import { ask, runServer, type Running } from './tests/running';
 import { problemKinds } from './problems';
@@ -40,6 +41,7 @@ describe('The API', () => {
       ['themes', theme],
       ['tables', gridTable(2, 2)],
       ['pages', emptyPage('Gone', 'gone')],
+      ['pricings', seasonPasses],
     ] as const) {
       const { id } = await make(kind, document);
       await ask(`${server.url}/api/${kind}/${id}`, 'DELETE');
@@ -218,6 +220,11 @@ describe('The API', () => {
     it('every problem at its path', async () => {
       const { json: body } = await ask(`${server.url}/api/tables`, 'POST', { ...gridTable(2, 2), name: '', headerRows: -1 });
       expect((body['problems'] as { at: string }[]).map(({ at }) => at).sort()).toEqual(['headerRows', 'name']);
+    });
+    it('a pricing table that is to show what it has not, at its path', async () => {
+      const { status, json: body } = await ask(`${server.url}/api/pricings`, 'POST', { ...seasonPasses, featured: 'gone' });
+      expect(status).toBe(400);
+      expect((body['problems'] as { at: string }[]).map(({ at }) => at)).toEqual(['featured']);
     });
     it('and logs what was not foreseen without telling it', async () => {
       const failing = await runServer();

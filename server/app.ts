@@ -16,6 +16,8 @@ import { MediaStore } from './media/queries';
 import { PICTURE_MOST, fontFiles, mediaFiles, mediaRoutes } from './media/routes';
 import { PageStore } from './pages/queries';
 import { pageRoutes } from './pages/routes';
+import { PricingStore } from './pricings/queries';
+import { pricingRoutes } from './pricings/routes';
 import { Refusal, problemBody, problemKinds } from './problems';
 import { checkHost, checkOrigin, secureHeaders } from './security';
 import { elsewhereRoutes } from './site/elsewhere-routes';
@@ -46,6 +48,7 @@ export interface Stores {
   readonly themes: ThemeStore;
   readonly tables: TableStore;
   readonly pages: PageStore;
+  readonly pricings: PricingStore;
   readonly media: MediaStore;
   readonly house: HouseStore;
 }
@@ -53,14 +56,21 @@ export interface Stores {
 export function createStores(database: Database): Stores {
   const themes = new ThemeStore(database);
   const tables = new TableStore(database);
-  return { themes, tables, pages: new PageStore(database, themes, tables), media: new MediaStore(database), house: new HouseStore(database) };
+  return {
+    themes,
+    tables,
+    pages: new PageStore(database, themes, tables),
+    pricings: new PricingStore(database),
+    media: new MediaStore(database),
+    house: new HouseStore(database),
+  };
 }
 
 const SITE_NAME = 'The practice site';
 
 /** The whole server as a value: nothing listens and nothing is read until it is asked. */
 export function createApp({ database, web, neighbour, room, backups, log }: AppDependencies): Express {
-  const { themes, tables, pages, media, house } = createStores(database);
+  const { themes, tables, pages, pricings, media, house } = createStores(database);
   const app = express();
   app.disable('x-powered-by');
   app.use(checkHost, checkOrigin, secureHeaders, compression(), soundAddress);
@@ -78,6 +88,7 @@ export function createApp({ database, web, neighbour, room, backups, log }: AppD
   app.use('/api/themes', themeRoutes(themes, media, pages, starterBases));
   app.use('/api/tables', tableRoutes(tables, themes, pages, starterBases));
   app.use('/api/pages', pageRoutes(pages, starterBases));
+  app.use('/api/pricings', pricingRoutes(pricings, starterBases));
   app.use('/api/house', houseRoutes(house));
   app.use('/api/deleted', deletedRoutes(database));
   app.use('/api/changes', changeRoutes(changesOf(database)));

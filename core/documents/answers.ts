@@ -6,7 +6,7 @@ import { checkShape } from '../problems-of';
 import type { Row, Table, TableHead } from '../table';
 import type { Theme } from '../theme';
 import { backupShapes, type Backups, type Deleted, type KeptBackup } from './backup';
-import { documentKinds, type Documents, type KindName } from './kinds';
+import { documentKinds, kindNames, type Documents, type KindName } from './kinds';
 
 /** A kept document with its revision, which grows by one with each save. */
 export interface Kept<T> {
@@ -145,6 +145,6 @@ export const answers = {
     }),
   ),
   backup: answer<KeptBackup>(backupShapes.kept),
-  deleted: answer<readonly Deleted[]>(list(object({ kind: text.oneOf(['themes', 'tables', 'pages']), id: text, name: text, deletedAt: text }))),
+  deleted: answer<readonly Deleted[]>(list(object({ kind: text.oneOf(kindNames), id: text, name: text, deletedAt: text }))),
   picture: answer<{ readonly id: string }>(object({ id: text })),
 } as const;

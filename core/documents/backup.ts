@@ -1,6 +1,7 @@
 import { array, number, object, string, type Schema } from 'yup';
 import type { Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
+import type { KindName } from './kinds';
 
 /** The form of a backup: a ZIP file with `backup.json`, which is a BackupHead, and the files that it lists. */
 export const BACKUP_FORMAT = 'zest-backup/1';
@@ -15,6 +16,16 @@ export interface BackupCounts {
   readonly tables: number;
   readonly pages: number;
   readonly pictures: number;
+  /** Missing where there are none, as in all backups from before there were any. */
+  readonly pricings?: number;
+}
+
+const many = (count: number, one: string): string => `${count.toLocaleString('en')} ${one}${count === 1 ? '' : 's'}`;
+
+/** What a backup holds: `7 themes, 8 tables, 2 pages and 1 picture`. */
+export function countsInWords({ themes, tables, pages, pictures, pricings = 0 }: BackupCounts): string {
+  const also = pricings === 0 ? [] : [many(pricings, 'pricing table')];
+  return `${[many(themes, 'theme'), many(tables, 'table'), ...also, many(pages, 'page')].join(', ')} and ${many(pictures, 'picture')}`;
 }
 
 /** What a backup says of itself. */
@@ -54,7 +65,7 @@ export interface Backups {
 
 /** Something that was deleted and can be brought back. */
 export interface Deleted {
-  readonly kind: 'themes' | 'tables' | 'pages';
+  readonly kind: KindName;
   readonly id: string;
   readonly name: string;
   readonly deletedAt: string;
@@ -62,7 +73,7 @@ export interface Deleted {
 
 const text = string().required();
 const whole = number().required().integer().min(0);
-const countsSchema = object({ themes: whole, tables: whole, pages: whole, pictures: whole }).noUnknown();
+const countsSchema = object({ themes: whole, tables: whole, pages: whole, pictures: whole, pricings: number().integer().min(0) }).noUnknown();
 export const backupShapes = {
   kept: object({ name: text, madeAt: text, reason: text.oneOf(backupReasons), bytes: whole, counts: countsSchema }),
   counts: countsSchema,

@@ -1,4 +1,5 @@
 export {
+  countsInWords,
   BACKUP_FORMAT,
   backupReasons,
   readBackupHead,

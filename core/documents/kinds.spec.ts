@@ -1,4 +1,5 @@
 import { emptyPage } from '../page';
+import { seasonPasses } from '../pricing';
 import { gridTable, themeWith } from '../tests/themes';
 import { starterBases } from '../theme';
 import { documentKinds, kindNames, type KindName } from './index';
@@ -7,6 +8,7 @@ const samples: Readonly<Record<KindName, { readonly format: string; readonly nam
   themes: themeWith({ 'body-rows': { even: { fill: 'mist' } } }),
   tables: gridTable(3, 2),
   pages: { ...emptyPage('P', 'p'), blocks: [{ id: 'a', kind: 'heading', level: 2, text: 'A' }] } as never,
+  pricings: seasonPasses,
 };
 
 /** Walks the registry: a kind that lacks something fails here, or does not compile. */
@@ -66,5 +68,15 @@ describe('Every kind of document', () => {
     const { where: onPage } = documentKinds.pages;
     const page = samples.pages as Parameters<typeof onPage>[1];
     expect(onPage({ path: ['blocks', 'a', 'text'], mine: 'a', theirs: 'b' }, page)).toBe('The heading “A”: text');
+    const { where: inPricing } = documentKinds.pricings;
+    const { plans, features, periods, answers } = seasonPasses;
+    const [feature = '', row = {}] = Object.entries(answers)[0] ?? [];
+    const [plan = ''] = Object.keys(row);
+    const at = (...path: readonly string[]): string => inPricing({ path, mine: 'a', theirs: 'b' }, seasonPasses);
+    const named = (id: string): string => [...plans, ...features].find((each) => each.id === id)?.name ?? '';
+    expect(at('answers', feature, plan)).toBe(`${named(feature)}, ${named(plan)}`);
+    expect(at('plans', plans[0]?.id ?? '', 'badge')).toBe(`${plans[0]?.name}: badge`);
+    expect(at('plans', plans[0]?.id ?? '', 'prices', periods[0]?.id ?? '')).toBe(`${plans[0]?.name}: price, ${periods[0]?.name}`);
+    expect(at('first', 'period')).toContain('period');
   });
 });

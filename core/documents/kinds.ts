@@ -1,6 +1,7 @@
 import { mergeThemes, placeInWords, takeTheirTheme, takeTheirs, type Conflict, type Merged } from '../edit';
 import type { Outcome } from '../outcome';
 import { PAGE_FORMAT, blockInWords, everyBlock, mergePages, readPage, tablesOn, takeTheirPage, upgradePage, type Page, type Ref } from '../page';
+import { PRICING_FORMAT, mergePricings, readPricing, takeTheirPricing, type Pricing } from '../pricing';
 import { TABLE_FORMAT, columnNames, mergeTables, readTable, textOf, upgradeTable, type Table } from '../table';
 import { fieldName } from './value-words';
 import {
@@ -21,6 +22,7 @@ export interface Documents {
   readonly themes: Theme;
   readonly tables: Table;
   readonly pages: Page;
+  readonly pricings: Pricing;
 }
 export type KindName = keyof Documents;
 
@@ -80,6 +82,16 @@ function whereOnPage({ path }: Conflict, page: Page): string {
   return block ? `${blockInWords(block)}: ${fieldInWords(path.slice(2))}` : fieldInWords(path);
 }
 
+/** Where in a pricing table: a plan, a feature or another of its things by its name, what a plan gives of a feature, or a field. */
+function whereInPricing({ path }: Conflict, { plans, features, periods }: Pricing): string {
+  const [field, first = '', second = ''] = path;
+  const nameOf = (id: string): string => [...plans, ...features, ...periods].find((each) => each.id === id)?.name ?? id;
+  if (field === 'answers' && second !== '') return `${nameOf(first)}, ${nameOf(second)}`;
+  if (first === '' || field === 'first') return fieldInWords(path);
+  const rest = field === 'plans' && path[2] === 'prices' && path[3] !== undefined ? ['price', nameOf(path[3])] : path.slice(2);
+  return `${nameOf(first)}: ${fieldInWords(rest)}`;
+}
+
 /** Every kind of document there is. */
 export const documentKinds: { readonly [kind in KindName]: DocumentKind<Documents[kind]> } = {
   themes: {
@@ -114,6 +126,18 @@ export const documentKinds: { readonly [kind in KindName]: DocumentKind<Document
     merge: mergePages,
     take: takeTheirPage,
     where: whereOnPage,
+  },
+  pricings: {
+    word: 'pricing',
+    words: 'pricings',
+    format: PRICING_FORMAT,
+    read: readPricing,
+    // There is no older format yet.
+    upgrade: (json) => json,
+    follows: () => [],
+    merge: mergePricings,
+    take: takeTheirPricing,
+    where: whereInPricing,
   },
 };
 export const kindNames = Object.keys(documentKinds) as readonly KindName[];

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { tableOf, type Row } from '../../core/table';
 import type { Dice } from '../../core/tests/random';
-import { documentKinds, type KindName } from '../../core/documents';
+import { documentKinds, kindNames, type KindName } from '../../core/documents';
 import { createStores } from '../../server/app';
 import type { Database } from '../../server/database/database';
 
@@ -31,7 +31,7 @@ const sorted = (value: unknown): string =>
 export async function truthOf(database: Database): Promise<Truth> {
   const stores = createStores(database);
   const found = new Map<string, Acknowledged>();
-  for (const kind of ['themes', 'tables', 'pages'] as const)
+  for (const kind of kindNames)
     for (const { id, revision, document } of await stores[kind].list())
       found.set(`${kind} ${id}`, { kind, id, revision, hash: hashOf(document), isDeleted: false, editions: await editionsOf(database, kind, id) });
   return found;

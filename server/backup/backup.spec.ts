@@ -12,6 +12,7 @@ import { openBare, openMemory } from '../tests/memory';
 import { gridTable, themeWith } from '../../core/tests/themes';
 import { setCell } from '../../core/table';
 import { BackupError, openBackup, writeBackup } from './archive';
+import { seasonPasses } from '../../core/pricing';
 import { asides, layouts } from './layout';
 import { piecesOf } from './pieces';
 import { restoreInto } from './restore';
@@ -36,7 +37,8 @@ describe('A backup', () => {
     folder = fs.mkdtempSync(path.join(os.tmpdir(), 'zest-backup-'));
     database = await openMemory();
     await loadDemo(database);
-    const { tables, themes, media } = createStores(database);
+    const { tables, themes, media, pricings } = createStores(database);
+    await pricings.create(seasonPasses);
     await media.keep('one.png', PIXEL);
     const table = gridTable(3000, 6);
     const { id } = await tables.create({ ...table, name: 'Λιμάνια ميناء' });
@@ -107,6 +109,7 @@ describe('A backup', () => {
       tables: (await tables.list()).length,
       pages: (await pages.list()).length,
       pictures: 1,
+      pricings: 1,
     });
   });
 

@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { Readable } from 'node:stream';
-import type { BackupCounts, KeptBackup } from '../../core/documents';
+import { countsInWords, type KeptBackup } from '../../core/documents';
 import { addressIn, lockFolder } from '../database/lock';
 import { finishRestore, openFolder, restoredMark } from '../database/open';
 import { BackupError, openBackup, writeBackup } from './archive';
@@ -16,9 +16,6 @@ export interface Doing {
   readonly tried: (trial: Trial) => Promise<Tried>;
 }
 
-const many = (count: number, one: string): string => `${count.toLocaleString('en')} ${one}${count === 1 ? '' : 's'}`;
-export const countsInWords = ({ themes, tables, pages, pictures }: BackupCounts): string =>
-  `${many(themes, 'theme')}, ${many(tables, 'table')}, ${many(pages, 'page')} and ${many(pictures, 'picture')}`;
 const momentInWords = (madeAt: string): string => madeAt.replace('T', ' ').replace(/:\d\d\.\d+Z$/, ' UTC');
 
 /** Writes a backup of a data folder to a file, also while a server has it open: that one is then asked. Throws BackupError, FolderError. */

@@ -1,4 +1,5 @@
 import { documentKinds, kindNames } from '../../core/documents';
+import type { Queries } from '../database/database';
 
 /** Where the rows of one SQL table lie in a backup. */
 export interface Layout {
@@ -31,6 +32,13 @@ export const layouts: readonly Layout[] = [
   { table: 'table_changes', folder: 'tables', id: 'table_id', part: 'history', order: 'table_id, revision' },
   { table: 'live_pages', folder: 'pages', id: 'page_id', part: 'live', order: 'page_id' },
 ];
+
+/** Those of the SQL tables that are there: data of an older schema, before it is brought up to this one, has not all of them yet. */
+export async function layoutsIn(queries: Queries): Promise<readonly Layout[]> {
+  const found = await queries.query<{ name: string }>("select tablename as name from pg_tables where schemaname = 'public'");
+  const there = new Set(found.map(({ name }) => name));
+  return layouts.filter(({ table }) => there.has(table));
+}
 
 /** SQL tables that say how the others stand and keep nothing of anybody's. */
 export const asides: readonly string[] = ['migrations'];

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { BackupCounts } from '../../core/documents';
 import type { Queries } from '../database/database';
-import { bytesName, fileName, layouts, type Layout } from './layout';
+import { bytesName, fileName, layoutsIn, type Layout } from './layout';
 
 /** One file of a backup. */
 export interface Piece {
@@ -16,7 +16,7 @@ export const sha256 = (content: Uint8Array): string => createHash('sha256').upda
 
 /** Everything that is kept, as the files of a backup. Ask within a transaction: all of it is then as it is at one moment. */
 export async function* piecesOf(queries: Queries): AsyncGenerator<Piece> {
-  for (const layout of layouts) yield* rowsOf(queries, layout);
+  for (const layout of await layoutsIn(queries)) yield* rowsOf(queries, layout);
 }
 
 async function* rowsOf(queries: Queries, layout: Layout): AsyncGenerator<Piece> {
@@ -73,5 +73,7 @@ export async function countsOf(queries: Queries): Promise<BackupCounts> {
        (select count(*) from pages where deleted_at is null)::int as pages, (select count(*) from media)::int as pictures`,
   );
   if (!counts) throw new Error('Nothing could be counted');
-  return counts;
+  if (!(await layoutsIn(queries)).some(({ table }) => table === 'pricings')) return counts;
+  const [more] = await queries.query<{ count: number }>('select count(*)::int as count from pricings where deleted_at is null');
+  return more && more.count > 0 ? { ...counts, pricings: more.count } : counts;
 }

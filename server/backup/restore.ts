@@ -2,7 +2,7 @@ import type { BackupCounts } from '../../core/documents';
 import { migrate, migrationNames } from '../database/migrate';
 import type { Database, Queries } from '../database/database';
 import { BackupError, backupError, openBackup, type OpenBackup } from './archive';
-import { bytesName, layoutOf, layouts, type Layout } from './layout';
+import { bytesName, layoutOf, layoutsIn, type Layout } from './layout';
 import { countsOf, type Piece } from './pieces';
 
 /**
@@ -10,7 +10,7 @@ import { countsOf, type Piece } from './pieces';
  * that it was made of.
  */
 export async function putBack(queries: Queries, backup: OpenBackup): Promise<void> {
-  for (const { table } of [...layouts].reverse()) await queries.query(`delete from ${table}`);
+  for (const { table } of [...(await layoutsIn(queries))].reverse()) await queries.query(`delete from ${table}`);
   /** Bytes come right before the row whose they are. */
   let ahead: Piece | undefined;
   for await (const piece of backup.pieces()) {

@@ -31,8 +31,8 @@ export async function tried({ file, isForeign, upgradeTo }: Trial, empty: () => 
     const isOlder = !isOfThisVersion(backup);
     const counts = await fill(database, backup);
     for (const kind of kindNames)
-      if (counts[kind] !== backup.head.counts[kind])
-        throw new BackupError(`The backup says that it has ${backup.head.counts[kind]} ${kind}, and holds ${counts[kind]}.`);
+      if ((counts[kind] ?? 0) !== (backup.head.counts[kind] ?? 0))
+        throw new BackupError(`The backup says that it has ${backup.head.counts[kind] ?? 0} ${kind}, and holds ${counts[kind] ?? 0}.`);
     if (isForeign) await readAll(database);
     if (isOlder && upgradeTo !== undefined) await writeBackup(database, upgradeTo, backup.head.reason, new Date(backup.head.madeAt));
     return { head: backup.head, isOlder };

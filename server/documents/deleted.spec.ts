@@ -3,7 +3,8 @@ import { createStores, type Stores } from '../app';
 import { loadDemo } from '../demo';
 import { openMemory } from '../tests/memory';
 import { tablesOn } from '../../core/page';
-import { gridTable } from '../../core/tests/themes';
+import { seasonPasses } from '../../core/pricing';
+import { gridTable, themeWith } from '../../core/tests/themes';
 import { deletedThings, sweepDeleted } from './deleted';
 
 const DAY = 86_400_000;
@@ -65,5 +66,19 @@ describe('What was deleted', () => {
     for (const { id, document } of await stores.tables.list()) if (document.theme === theme) await stores.tables.delete(id);
     expect(await sweepDeleted(database, in31Days())).toBeGreaterThan(pages.length);
     expect((await deletedThings(database)).map(({ id }) => id)).not.toContain(table);
+  });
+
+  it('stays where a pricing table wears it, and goes once that has gone', async () => {
+    const theme = await stores.themes.create(themeWith({}));
+    const { id } = await stores.pricings.create({ ...seasonPasses, theme: theme.id });
+    await stores.themes.delete(theme.id);
+    expect(await sweepDeleted(database, in31Days())).toBe(0);
+    await stores.pricings.delete(id);
+    expect((await deletedThings(database)).map(({ kind, name }) => `${kind} ${name}`).sort()).toEqual([
+      `pricings ${seasonPasses.name}`,
+      `themes ${theme.document.name}`,
+    ]);
+    expect(await sweepDeleted(database, in31Days())).toBe(2);
+    expect(await deletedThings(database)).toEqual([]);
   });
 });

@@ -21,7 +21,7 @@ export async function deletedThings(database: Database): Promise<readonly Delete
 
 /**
  * Takes away for good what was deleted 30 days ago, with its editions and its history. What a page, or an edition of one, is made of
- * stays, as do the theme that a table wears and what other themes grow from: a live page may show it, and one could go back to it. Gives how many went.
+ * stays, as do the theme that a table or a pricing table wears and what other themes grow from: a live page may show it, and one could go back to it. Gives how many went.
  */
 export async function sweepDeleted(database: Database, now = new Date()): Promise<number> {
   return database.transaction(async (queries) => {
@@ -33,10 +33,13 @@ export async function sweepDeleted(database: Database, now = new Date()): Promis
     const onPages = await usedByPages(queries);
     const tables = (await old('tables')).filter((id) => !onPages.has(`tables/${id}`));
     await takeAway(queries, 'tables', tables);
+    const pricings = (await old('pricings')).filter((id) => !onPages.has(`pricings/${id}`));
+    await takeAway(queries, 'pricings', pricings);
     const worn = new Set(
       (
         await queries.query<{ theme: string }>(
-          `select document ->> 'theme' as theme from tables union select document ->> 'theme' from table_editions`,
+          `select document ->> 'theme' as theme from tables union select document ->> 'theme' from table_editions
+           union select document ->> 'theme' from pricings union select document ->> 'theme' from pricing_editions`,
         )
       ).map(({ theme }) => theme),
     );
@@ -51,7 +54,7 @@ export async function sweepDeleted(database: Database, now = new Date()): Promis
     );
     const themes = (await old('themes')).filter((id) => !onPages.has(`themes/${id}`) && !worn.has(id) && !under.has(id));
     await takeAway(queries, 'themes', themes);
-    return pages.length + tables.length + themes.length;
+    return pages.length + tables.length + pricings.length + themes.length;
   });
 }
 

@@ -116,7 +116,6 @@ describe('A stylesheet of several modes', () => {
   it('says once what differs in dark by its values only, with a name for each pair of them', () => {
     const light = themeWith({
       'body-rows': { rest: { fill: '#ffffff' }, even: { fill: 'mist' } },
-      'column-headers': { rest: { 'line-below': '1px solid mist' } },
     });
     const values = { 'body-rows': { rest: { fill: '#161616' }, even: { fill: 'deep' } }, 'column-headers': { rest: { ink: 'inherit' } } };
     const css = writeCss(

@@ -4,12 +4,12 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatProgressBarModule } from '@angular/material/progress-bar';
 import { firstValueFrom } from 'rxjs';
-import { documentKinds, type Backups, type Deleted, type KeptBackup } from '../../../../core/documents';
+import { countsInWords, documentKinds, type Backups, type Deleted, type KeptBackup } from '../../../../core/documents';
 import { Deleting } from '../controls/deleting';
 import { Api, ApiError } from '../documents/api';
 import { RestoreDialog, type RestoreQuestion } from './restore-dialog';
 import { WindowsAtOnce } from './windows';
-import { countsInWords, reasonsInWords, sizeInWords } from './words';
+import { reasonsInWords, sizeInWords } from './words';
 import { When } from '../controls/when';
 
 /** Backups of everything, made and restored, and what was deleted and can be brought back. */

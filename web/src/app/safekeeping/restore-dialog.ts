@@ -3,10 +3,9 @@ import { MatButtonModule } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { MatProgressBarModule } from '@angular/material/progress-bar';
 import { firstValueFrom } from 'rxjs';
-import type { BackupCounts, KeptBackup } from '../../../../core/documents';
+import { countsInWords, type BackupCounts, type KeptBackup } from '../../../../core/documents';
 import { Api, ApiError } from '../documents/api';
 import { WindowsAtOnce } from './windows';
-import { countsInWords } from './words';
 import { When } from '../controls/when';
 
 export interface RestoreQuestion {

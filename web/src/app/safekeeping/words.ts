@@ -1,10 +1,4 @@
-import type { BackupCounts, BackupReason } from '../../../../core/documents';
-
-const many = (count: number, one: string): string => `${count.toLocaleString('en')} ${one}${count === 1 ? '' : 's'}`;
-
-/** What a backup holds: `7 themes, 8 tables, 2 pages and 1 picture`. */
-export const countsInWords = ({ themes, tables, pages, pictures }: BackupCounts): string =>
-  `${many(themes, 'theme')}, ${many(tables, 'table')}, ${many(pages, 'page')} and ${many(pictures, 'picture')}`;
+import type { BackupReason } from '../../../../core/documents';
 
 /** Why a backup was made, after its time. */
 export const reasonsInWords: { readonly [reason in BackupReason]: string } = {
