@@ -20,10 +20,10 @@ export { element, escapeText, textWithBreaks, writeHtml, type Element, type Mark
 export { rule, walk, writeCss, type CssNode, type Declaration, type Stylesheet } from './sheet/stylesheet';
 export { sheetOf, type SheetFor, type SheetUse } from './sheet/sheet';
 export { arrangementRules, leavesOut, stacks, turns } from './rules/arrangement-rules';
-export { byMode } from './sheet/by-mode';
+export { byMode } from './sheet/when/by-mode';
 export { extraBeside } from './rules/beside/extra-rules';
 export { selectorsFor } from './sheet/selectors-for';
-export { byWidth } from './sheet/by-width';
+export { byWidth } from './sheet/when/by-width';
 export { columnLabels, labelRules } from './markup/labels';
 export { besideIn, besideOf, type Beside } from './sheet/beside';
 export { markedNodes } from './rules/beside/value-marks';

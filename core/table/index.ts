@@ -56,7 +56,7 @@ export {
 export { exceptionReaches, kindOf, type Exception, type ExceptionKind } from './looks/exception';
 export { coloursOf, markedValueIn, valueMarkOn, type MarkedValue } from './looks/marked-value';
 export { exceptionAt, exceptionsOn } from './looks/exceptions-on';
-export { CLOSING_ROWS, frameBefore, framedAt, type Framed } from './looks/frames';
+export { frameBefore, framedAt, type Framed } from './looks/frames';
 export { placesOf, setValueMarks, setExceptions, withValue } from './edit/edit-exceptions';
 export { inColumnLanguage, languageIn, withColumnLanguages } from './columns/language';
 export { cssWidths, equalColumns, needsContainer, setColumns, setTotals, shownTable } from './columns/columns';

@@ -1,6 +1,7 @@
 import { Router, type Request, type Response } from 'express';
 import type { Bases } from '../../core/theme';
 import { readPublishing } from '../../core/page';
+import { numberIn } from '../asked';
 import { Refusal, invalid } from '../problems';
 import type { Kept } from '../../core/documents';
 import type { DocumentStore } from './store';
@@ -40,6 +41,29 @@ export function holdIn(request: Request): readonly string[] {
   const read = readPublishing(request.body);
   if (!read.ok) throw invalid(read.problems);
   return read.value.hold;
+}
+
+/** What has editions that are documents as a whole. */
+export interface HasEditions {
+  readonly get: (id: string) => Promise<unknown>;
+  readonly editions: (id: string) => Promise<readonly unknown[]>;
+  readonly edition: (id: string, number: number) => Promise<unknown>;
+}
+
+/** The editions of a document, and one of them. */
+export function editionRoutes(store: HasEditions): Router {
+  const router = Router();
+  router.get('/:id/editions', async (request, response) => {
+    await store.get(idOf(request));
+    response.set('Cache-Control', 'no-store').json(await store.editions(idOf(request)));
+  });
+  router.get('/:id/editions/:number', async (request, response) => {
+    const number = numberIn(request.params['number']);
+    const found = number === undefined ? undefined : await store.edition(idOf(request), number);
+    if (!found) throw new Refusal('not-found', 'There is no edition of this number.');
+    response.json(found);
+  });
+  return router;
 }
 
 /** The routes that every kind of document has: list, make, get, save, delete, bring back. */

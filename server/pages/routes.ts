@@ -1,9 +1,8 @@
 import { Router } from 'express';
 import { readAlong } from '../../core/page';
 import type { Bases } from '../../core/theme';
-import { numberIn } from '../asked';
-import { documentRoutes, idOf, seenIn } from '../documents/routes';
-import { Refusal, invalid } from '../problems';
+import { documentRoutes, editionRoutes, idOf, seenIn } from '../documents/routes';
+import { invalid } from '../problems';
 import type { PageStore } from './queries';
 
 export function pageRoutes(store: PageStore, bases: Bases): Router {
@@ -21,22 +20,11 @@ export function pageRoutes(store: PageStore, bases: Bases): Router {
   router.get('/:id/pending', async (request, response) => {
     response.set('Cache-Control', 'no-store').json(await store.pending(idOf(request)));
   });
-  router.get('/:id/editions', async (request, response) => {
-    await store.get(idOf(request));
-    response.set('Cache-Control', 'no-store').json(await store.editions(idOf(request)));
-  });
-  /** One edition's document. */
-  router.get('/:id/editions/:number', async (request, response) => {
-    const number = numberIn(request.params['number']);
-    const found = number === undefined ? undefined : await store.edition(idOf(request), number);
-    if (!found) throw new Refusal('not-found', 'There is no edition of this number.');
-    response.json(found);
-  });
   router.delete('/:id/publish', async (request, response) => {
     await store.get(idOf(request));
     await store.unpublish(idOf(request));
     response.status(204).end();
   });
-  router.use(documentRoutes({ store, bases, admit: (id, page) => store.admit(id, page) }));
+  router.use(editionRoutes(store), documentRoutes({ store, bases, admit: (id, page) => store.admit(id, page) }));
   return router;
 }

@@ -1,7 +1,7 @@
 import { gridOf, headerRole, headersOf, isGroupHeading, isUnevenRow, shownTable, widthOf, type GridCell, type Table } from '../../table';
 import type { ThemeView } from '../../theme';
 import { isStacked } from '../rules/arrangement-rules';
-import { byWidth } from '../sheet/by-width';
+import { byWidth } from '../sheet/when/by-width';
 import { contract } from './contract';
 import { rule, type CssNode } from '../sheet/stylesheet';
 

@@ -15,8 +15,10 @@ export interface Beside {
   readonly site: string;
   /** Whether merged cells hold rows of theirs together. */
   readonly holdsRows: boolean;
+  /** Whether there are merged cells at all: a row may then have no cell of its own in a column. */
+  readonly merges: boolean;
 }
-export const NOTHING_BESIDE: Beside = { exceptions: [], worn: [], texts: [], extras: [], site: '', holdsRows: false };
+export const NOTHING_BESIDE: Beside = { exceptions: [], worn: [], texts: [], extras: [], site: '', holdsRows: false, merges: false };
 
 /** What tables have beside a theme in which they are dressed; what stands turned beside a table has its looks the other way round. */
 export const besideIn = (view: ThemeView, tables: readonly Table[]): Beside =>
@@ -33,4 +35,5 @@ export const besideOf = (
   extras: [...new Set(tables.flatMap(({ css }) => css ?? []))],
   site: '',
   holdsRows: tables.some(holdsRows),
+  merges: tables.some(({ merges = [] }) => merges.length > 0),
 });

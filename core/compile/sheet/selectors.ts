@@ -253,14 +253,16 @@ export const headerStart = ({ theme }: SelectorOptions, mark: string): string =>
   `.${theme}>:where(thead)>:where(tr:not(tr:has(>${mark})~tr))>:where(${mark})`;
 export const bodyStart = ({ theme }: SelectorOptions, mark: string): string =>
   `.${theme}:where(:not(:has(>thead>tr>${mark})))>:where(tbody:not(tbody~*))>:where(tr:nth-child(1 of ${VISIBLE}))>:where(${mark})`;
-/** The last of the footer; the last of the body, where the footer has none: also one over so many rows at most that ends there. */
+/**
+ * The last of the footer; the last of the body, where the footer has none. Where cells are merged, that is the last cell that stands
+ * there, whose own row may be one above; else it stands in the last row, which is found without looking at those below each.
+ */
 export const footerEnd = ({ theme }: SelectorOptions, mark: string): string =>
   `.${theme}>:where(tfoot)>:where(tr:not(:has(~tr>${mark})))>:where(${mark})`;
-export const bodyEnd = ({ theme }: SelectorOptions, mark: string, rows: number): string =>
-  Array.from({ length: rows }, (_, i) => {
-    const cell = i === 0 ? `${mark}:not([rowspan])` : `${mark}[rowspan="${i + 1}"]`;
-    return `.${theme}:where(:not(:has(>tfoot>tr>${mark})))>:where(tbody:nth-last-of-type(1))>:where(tr:nth-last-child(${i + 1} of ${VISIBLE}))>:where(${cell})`;
-  }).join(',');
+export const bodyEnd = ({ theme }: SelectorOptions, mark: string, isMerged: boolean): string => {
+  const row = isMerged ? `tr${VISIBLE}:not(:has(~tr${VISIBLE}>${mark}))` : `tr:nth-last-child(1 of ${VISIBLE})`;
+  return `.${theme}:where(:not(:has(>tfoot>tr>${mark})))>:where(tbody:nth-last-of-type(1))>:where(${row})>:where(${mark})`;
+};
 
 /** The row group at the top and the one at the bottom of the table. */
 export const firstGroup = ({ theme }: SelectorOptions): string => `.${theme}>:where(thead,tbody,tfoot):where(:not(thead~*,tbody~*,tfoot~*))`;

@@ -95,7 +95,7 @@ export function themeCss(
     ...transitionRules(view, options, around),
     ...lineRules(view, options, clears),
     ...edgeRules(view, exceptions, options),
-    ...columnFrames(view, exceptions, options),
+    ...columnFrames(view, beside, options),
     ...cornerRules(view, options),
   ]);
   return [...swatchRule(view, options, [...nodes, ...readByExtra(view, beside)], around), ...nodes];
@@ -126,7 +126,7 @@ export function besideCss(view: ThemeView, key: string, beside: Beside): Stylesh
     ...textLookRules(view, texts, options.theme),
     ...ownIconRules(view, exceptions, options),
     ...edgeRules(view, exceptions, options),
-    ...columnFrames(view, exceptions, options),
+    ...columnFrames(view, beside, options),
     ...(isCut ? wholeOnPaper(view, options, exceptions) : []),
   ]);
   return [...swatchRule(view, options, [...nodes, ...readByExtra({ ...view, extras: [] }, beside)], false), ...nodes];

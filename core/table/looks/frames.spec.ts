@@ -37,8 +37,10 @@ describe('The frame around a column', () => {
   });
   it('is closed below by a merged cell that reaches its end', () => {
     expect(closed(framed(merged(gridTable(5, 4), [3, 1], [4, 1])))).toBe('t--b.');
-    const long = framed(merged(gridTable(8, 4), [2, 1], [7, 1]));
-    expect(closed(long)).withContext('more rows than the stylesheet has rules for').toBe('t--.....');
+    expect(closed(framed(merged(gridTable(8, 4), [2, 1], [7, 1])))).toBe('t-b.....');
+    expect(closed(framed(merged(gridTable(6, 4), [5, 0], [5, 3]))))
+      .withContext('below a cell over several columns')
+      .toBe('t---b.');
   });
   it('takes the line from the start of the cells after it, where these touch', () => {
     const table = framed(plain);

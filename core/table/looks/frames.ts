@@ -1,4 +1,4 @@
-import { bodyGroups } from '../grid/groups';
+import { bodyGroups, type RowGroup } from '../grid/groups';
 import { gridOf, type GridCell } from '../grid/grid';
 import { sectionRows, type Table } from '../table';
 import { exceptionAt } from './exceptions-on';
@@ -12,9 +12,6 @@ export interface Framed {
   readonly isTop: boolean;
   readonly isBottom: boolean;
 }
-
-/** A merged cell of so many rows at most closes a frame that it reaches the end of: the stylesheet has a rule for each. */
-export const CLOSING_ROWS = 4;
 
 const framing = (table: Table, column: number): Exception | undefined => {
   const exception = exceptionAt(table, null, column);
@@ -30,7 +27,7 @@ export function framedAt(table: Table, cell: GridCell): Framed | undefined {
   const exception = framing(table, cell.column);
   if (exception === undefined || !isIn(exception, cell)) return undefined;
   const ends = endsOf(table, exception, cell.column)[cell.section];
-  return { exception, isTop: cell.row === ends.first, isBottom: cell.row + cell.rows - 1 === ends.last && cell.rows <= CLOSING_ROWS };
+  return { exception, isTop: cell.row === ends.first, isBottom: cell.row + cell.rows - 1 === ends.last };
 }
 
 /** The frame that ends right before a cell, so that no line is drawn at its start: the frame's is there. */
@@ -68,11 +65,19 @@ function findEnds(table: Table, exception: Exception, column: number): FrameEnds
     const cells = Array.from({ length: count }, (_, i) => gridOf(table).at(first + i, column));
     return cells.filter((cell) => cell.column === column && isIn(exception, cell));
   };
+  /** The last row of the body's last cell of its own: one over several columns stands below the frame. */
+  const endOf = ({ first, count }: RowGroup): number | undefined => {
+    for (let row = first + count - 1; row >= first; row--) {
+      const cell = gridOf(table).at(row, column);
+      if (cell.column === column && isIn(exception, cell)) return cell.row + cell.rows - 1;
+    }
+    return undefined;
+  };
   const [header, footer, groups] = [rowsIn('header'), rowsIn('footer'), bodyGroups(table)];
   const [top, foot, group, end] = [header[0], footer.at(-1), groups[0], groups.at(-1)];
   return {
     header: { ...NO_ENDS, first: top?.row },
-    body: { first: top === undefined ? group?.first : undefined, last: foot === undefined && end ? end.first + end.count - 1 : undefined },
+    body: { first: top === undefined ? group?.first : undefined, last: foot === undefined && end ? endOf(end) : undefined },
     footer: { ...NO_ENDS, last: foot && foot.row + foot.rows - 1 },
   };
 }

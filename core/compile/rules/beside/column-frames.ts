@@ -1,7 +1,8 @@
 import { closedBy, frameLine } from '../../../lines';
-import { CLOSING_ROWS, frameBefore, framedAt, kindOf, type Exception, type GridCell, type Table } from '../../../table';
+import { frameBefore, framedAt, kindOf, type Exception, type GridCell, type Table } from '../../../table';
 import { frameProperties, propertyOf, type ThemeView } from '../../../theme';
 import { contract } from '../../markup/contract';
+import type { Beside } from '../../sheet/beside';
 import { bodyEnd, bodyStart, footerEnd, headerStart, type SelectorOptions } from '../../sheet/selectors';
 import { shortHash } from '../../sheet/short-hash';
 import { rule, type CssNode, type Declaration } from '../../sheet/stylesheet';
@@ -18,7 +19,11 @@ export function frameClasses(table: Table, cell: GridCell): readonly string[] {
  * The frames of columns, to be written after all other lines: each cell draws its two sides, the first one the top and the last one the
  * bottom, with the corners. Which are the first and the last follows the rows that are seen.
  */
-export function columnFrames(view: ThemeView, exceptions: readonly Exception[], options: SelectorOptions): readonly CssNode[] {
+export function columnFrames(
+  view: ThemeView,
+  { exceptions, merges }: Pick<Beside, 'exceptions' | 'merges'>,
+  options: SelectorOptions,
+): readonly CssNode[] {
   const framing = new Map(
     exceptions.filter((each) => kindOf(each) === 'column' && each.values['frame'] !== undefined).map((each) => [lookOf(each), each]),
   );
@@ -46,7 +51,7 @@ export function columnFrames(view: ThemeView, exceptions: readonly Exception[], 
       return [
         rule(cells(contract.framed(look)), ['border-inline', line.css]),
         rule(`${headerStart(options, mark)},${bodyStart(options, mark)}`, ...end('start')),
-        rule(`${footerEnd(options, mark)},${bodyEnd(options, mark, CLOSING_ROWS)}`, ...end('end')),
+        rule(`${footerEnd(options, mark)},${bodyEnd(options, mark, merges)}`, ...end('end')),
       ];
     }),
   ];

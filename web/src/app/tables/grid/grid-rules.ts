@@ -28,7 +28,12 @@ export function ownLooks(table: Signal<Table>): Signal<Own> {
     },
     {
       equal: (a, b) =>
-        a.exceptions === b.exceptions && a.dressings === b.dressings && holdsRows(a) === holdsRows(b) && a.texts === b.texts && a.css === b.css,
+        a.exceptions === b.exceptions &&
+        a.dressings === b.dressings &&
+        holdsRows(a) === holdsRows(b) &&
+        a.merges.length > 0 === b.merges.length > 0 &&
+        a.texts === b.texts &&
+        a.css === b.css,
     },
   );
 }

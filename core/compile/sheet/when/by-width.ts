@@ -1,7 +1,7 @@
-import type { ThemeView } from '../../theme';
-import { contract } from '../markup/contract';
+import type { ThemeView } from '../../../theme';
+import { contract } from '../../markup/contract';
 import { exclusive } from './exclusive';
-import type { Stylesheet } from './stylesheet';
+import type { Stylesheet } from '../stylesheet';
 
 /** The widths between which a sheet holds, in px: above the one, up to the other; neither for all. */
 interface Range {

@@ -1,5 +1,5 @@
-import { familyOf } from './families';
-import { walk, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
+import { familyOf } from '../families';
+import { walk, type CssNode, type Declaration, type Stylesheet } from '../stylesheet';
 
 /** Values that cannot be named: in a custom property they say where that itself comes from (CSS Cascade 5, section 7). */
 const WIDE = new Set(['inherit', 'initial', 'unset', 'revert', 'revert-layer']);

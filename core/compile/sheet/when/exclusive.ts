@@ -1,5 +1,5 @@
-import { familyOf } from './families';
-import { walk, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
+import { familyOf } from '../families';
+import { walk, type CssNode, type Declaration, type Stylesheet } from '../stylesheet';
 
 /** Rules of some of the sheets: of which, and of each family the declarations from the one to the other, as they are counted. */
 interface Block {

@@ -1,7 +1,7 @@
-import { viewOf, starter } from '../../tests/themes';
-import { setValue } from '../../edit';
-import type { PropertyName, Theme } from '../../theme';
-import { byWidth, themeCss, writeCss } from '../index';
+import { viewOf, starter } from '../../../tests/themes';
+import { setValue } from '../../../edit';
+import type { PropertyName, Theme } from '../../../theme';
+import { byWidth, themeCss, writeCss } from '../../index';
 
 const plain: Theme = { format: 'zest-theme/2', name: 'T', base: starter('hairline'), swatches: [], values: {} };
 const at = (theme: Theme, step: string, property: PropertyName, text: string): Theme =>

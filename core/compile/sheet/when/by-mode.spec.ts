@@ -1,12 +1,12 @@
-import { dice, randomGrown, randomTheme, starterNames, withModes, withSteps } from '../../tests/random';
-import { themeWith, viewOf } from '../../tests/themes';
-import { modeNames, viewOfChain, type ModeName, type Theme, type ThemeView } from '../../theme';
+import { dice, randomGrown, randomTheme, starterNames, withModes, withSteps } from '../../../tests/random';
+import { themeWith, viewOf } from '../../../tests/themes';
+import { modeNames, viewOfChain, type ModeName, type Theme, type ThemeView } from '../../../theme';
 import { byMode, modeQueries } from './by-mode';
 import { byWidth } from './by-width';
-import { themeCss } from './theme-css';
-import { familyOf } from './families';
-import { sheetOf } from './sheet';
-import { walk, writeCss, type CssNode, type Stylesheet } from './stylesheet';
+import { themeCss } from '../theme-css';
+import { familyOf } from '../families';
+import { sheetOf } from '../sheet';
+import { walk, writeCss, type CssNode, type Stylesheet } from '../stylesheet';
 
 /** What is left of a sheet where one of its media queries holds and those beside it do not. */
 const where = (sheet: Stylesheet, query: string, all: readonly string[]): Stylesheet =>

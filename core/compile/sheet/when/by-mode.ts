@@ -1,8 +1,8 @@
-import { modeNames, type ModeName, type ThemeView } from '../../theme';
+import { modeNames, type ModeName, type ThemeView } from '../../../theme';
 import { exclusive } from './exclusive';
-import type { CssNode, Stylesheet } from './stylesheet';
+import type { CssNode, Stylesheet } from '../stylesheet';
 import { withNamedValues } from './named-values';
-import { withMore } from './weighed';
+import { withMore } from '../weighed';
 
 const features: Readonly<Record<Exclude<ModeName, 'print'>, string>> = {
   dark: '(prefers-color-scheme:dark)',
