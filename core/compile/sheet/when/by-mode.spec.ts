@@ -3,10 +3,11 @@ import { themeWith, viewOf } from '../../../tests/themes';
 import { modeNames, viewOfChain, type ModeName, type Theme, type ThemeView } from '../../../theme';
 import { byMode, modeQueries } from './by-mode';
 import { byWidth } from './by-width';
+import { withNamedValues } from './named-values';
 import { themeCss } from '../theme-css';
 import { familyOf } from '../families';
 import { sheetOf } from '../sheet';
-import { walk, writeCss, type CssNode, type Stylesheet } from '../stylesheet';
+import { rule, walk, writeCss, type CssNode, type Declaration, type Stylesheet } from '../stylesheet';
 
 /** What is left of a sheet where one of its media queries holds and those beside it do not. */
 const where = (sheet: Stylesheet, query: string, all: readonly string[]): Stylesheet =>
@@ -126,6 +127,17 @@ describe('A stylesheet of several modes', () => {
     expect(css).toContain('background-color:var(--zp_1,#ffffff)');
     expect(css).toContain('background-color:var(--zp_2,var(--zp-mist))');
     expect(css).toContain('color-scheme:dark;--zp_1:#161616;--zp_2:var(--zp-deep)}}');
+  });
+  it('names no value that says where a value comes from: in a custom property that would be its own', () => {
+    for (const [bright, dark] of [
+      ['#102030', 'inherit'],
+      ['inherit', '#102030'],
+      ['revert', 'unset'],
+    ] as const) {
+      const sheet = (value: string, more: readonly Declaration[] = []): Stylesheet => [rule('.zp-k', ...more), rule('.zp-k td', ['color', value])];
+      const sheets = [sheet(bright), sheet(dark, [['color-scheme', 'dark']])];
+      expect(withNamedValues(sheets, 1)).toEqual(sheets);
+    }
   });
   it('has one mode at a time: paper, forced colours, dark, more contrast', () => {
     expect(modeQueries(['dark'])).toEqual(['(not (prefers-color-scheme:dark))', '(prefers-color-scheme:dark)']);
