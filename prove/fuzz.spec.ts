@@ -4,7 +4,7 @@ import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
 import fc from 'fast-check';
 import { kindNames } from '../core/documents';
-import { pricingExamples } from '../core/pricing';
+import { pricingExamples } from '../core/examples';
 import { askedFor } from '../core/tests/seeded';
 import { createStores } from '../server/app';
 import { loadDemo } from '../server/demo';

@@ -1,6 +1,6 @@
 import { request as rawRequest } from 'node:http';
 import { emptyPage } from '../core/page';
-import { seasonPasses } from '../core/pricing';
+import { seasonPasses } from '../core/examples';
 import { gridTable, themeWith } from '../core/tests/themes';
 import { ask, runServer, type Running } from './tests/running';
 import { problemKinds } from './problems';

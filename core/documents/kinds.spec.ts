@@ -1,5 +1,5 @@
 import { emptyPage } from '../page';
-import { seasonPasses } from '../pricing';
+import { seasonPasses } from '../examples';
 import { gridTable, themeWith } from '../tests/themes';
 import { starterBases } from '../theme';
 import { documentKinds, kindNames, type KindName } from './index';

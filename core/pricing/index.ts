@@ -9,8 +9,6 @@ export { writtenPrice, type Chosen, type WrittenPrice } from './shown-price';
 export { priceIn, type Saving, type Shown } from './worked-out';
 export { filled, pricingWords, type PricingWords } from './words';
 export { amountParts, saysAll, writtenAmount, writtenPercent, type AmountPart } from './written';
-export { pricingExamples } from './examples';
-export { seasonPasses } from './examples/season-passes';
 export {
   addFeature,
   addPlan,

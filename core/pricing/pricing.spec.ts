@@ -1,4 +1,5 @@
 import { framedAt, gridOf, readTable, textOf } from '../table';
+import { pricingExamples, seasonPasses } from '../examples';
 import {
   answerOf,
   cardManners,
@@ -8,9 +9,7 @@ import {
   emptyFeature,
   emptyPlan,
   emptyPricing,
-  pricingExamples,
   readPricing,
-  seasonPasses,
   type Pricing,
 } from './index';
 

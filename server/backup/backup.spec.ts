@@ -12,7 +12,7 @@ import { openBare, openMemory } from '../tests/memory';
 import { gridTable, themeWith } from '../../core/tests/themes';
 import { setCell } from '../../core/table';
 import { BackupError, openBackup, writeBackup } from './archive';
-import { seasonPasses } from '../../core/pricing';
+import { seasonPasses } from '../../core/examples';
 import { asides, layouts } from './layout';
 import { piecesOf } from './pieces';
 import { restoreInto } from './restore';

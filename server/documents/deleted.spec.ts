@@ -3,7 +3,7 @@ import { createStores, type Stores } from '../app';
 import { loadDemo } from '../demo';
 import { openMemory } from '../tests/memory';
 import { tablesOn } from '../../core/page';
-import { seasonPasses } from '../../core/pricing';
+import { seasonPasses } from '../../core/examples';
 import { gridTable, themeWith } from '../../core/tests/themes';
 import { deletedThings, sweepDeleted } from './deleted';
 

@@ -1,4 +1,4 @@
-import { seasonPasses } from '../../core/pricing';
+import { seasonPasses } from '../../core/examples';
 import { ask, runServer, type Running } from '../tests/running';
 
 describe('A pricing table on the server', () => {

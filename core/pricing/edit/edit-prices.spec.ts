@@ -1,3 +1,4 @@
+import { seasonPasses } from '../../examples';
 import {
   addCurrency,
   addPeriod,
@@ -7,7 +8,6 @@ import {
   readPricing,
   removeCurrency,
   removePeriod,
-  seasonPasses,
   setCurrency,
   structuredData,
   typeAmount,

@@ -1,3 +1,4 @@
+import { seasonPasses } from '../../examples';
 import {
   addFeature,
   addPlan,
@@ -14,7 +15,6 @@ import {
   readPricing,
   removeFeature,
   removePlan,
-  seasonPasses,
   setAnswer,
   settled,
   type Plan,

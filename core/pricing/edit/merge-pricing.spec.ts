@@ -1,3 +1,4 @@
+import { seasonPasses } from '../../examples';
 import {
   addFeature,
   addPlan,
@@ -9,7 +10,6 @@ import {
   readPricing,
   removeFeature,
   removePlan,
-  seasonPasses,
   setAnswer,
   takeTheirPricing,
   type Pricing,

@@ -11,3 +11,4 @@ export const pricingExamples: readonly { readonly key: string; readonly pricing:
   { key: 'letterpress', pricing: letterpress },
   { key: 'workshop-cards', pricing: workshopCards },
 ];
+export { seasonPasses };
