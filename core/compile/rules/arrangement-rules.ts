@@ -2,6 +2,7 @@ import { columnLine, isDrawn, type Line } from '../../lines';
 import { resolveAt } from '../../resolve';
 import { everyLook, gapSides, type ThemeView } from '../../theme';
 import type { Exception } from '../../table';
+import { withoutFrames } from './beside/column-frames';
 import { cornerClip } from './corners';
 import { readsOtherwise } from './inner-rules';
 import { boxesRows, rowRadius } from './row-rules';
@@ -99,8 +100,7 @@ function stackedRules(view: ThemeView, table: string, exceptions: readonly Excep
       ['border-inline', 'none'],
       ...(spaced ? ([['border-block-end', 'none']] as const) : []),
     ),
-    // Stacked rows have no columns that a frame could be around.
-    ...(exceptions.some(({ values }) => values['frame'] !== undefined) ? [rule(cells, ['border-block', 'none'], ['border-radius', '0'])] : []),
+    ...withoutFrames(view, exceptions, { theme: table.slice(1), held: false, band: '' }),
     // Each row is a card of its own there, and what its header says runs across.
     ...(holdsRows && boxesRows(view)
       ? [rule(`${table}>tbody>.${contract.joins}`, ['clip-path', 'none']), rule(`${table}>tbody>.${contract.joins}>*`, ['box-shadow', 'none'])]

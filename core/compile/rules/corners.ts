@@ -28,8 +28,17 @@ export function cornerRules(view: ThemeView, options: SelectorOptions): readonly
   ];
 }
 
-/** The clip of a row group at the table's top, at its bottom, or of the only one; undefined where no corner is round. */
-export function cornerClip(view: ThemeView): ((which: 'top' | 'bottom' | 'all') => string) | undefined {
+/** The clip of the last row group where what stands in it reaches up over the gap above it. */
+export function openClip(view: ThemeView, { theme }: SelectorOptions, up: string): readonly CssNode[] {
+  const clip = cornerClip(view, `calc(-1*${up})`);
+  return clip === undefined ? [] : [rule(`.${theme}>:is(thead,tbody)+:where(tbody,tfoot):where(:last-child)`, ['clip-path', clip('bottom')])];
+}
+
+/**
+ * The clip of a row group at the table's top, at its bottom, or of the only one; undefined where no corner is round. The one at its
+ * bottom begins `above` its own upper edge, as an inset, where that is said.
+ */
+export function cornerClip(view: ThemeView, above = ''): ((which: 'top' | 'bottom' | 'all') => string) | undefined {
   const table = { part: 'table', condition: 'rest' } as const;
   const radius = resolveAt(view, table, 'radius');
   const [across, down] = resolveAt(view, table, 'cells').css === 'spaced' ? gapSides(resolveAt(view, table, 'gap')) : [];
@@ -41,8 +50,8 @@ export function cornerClip(view: ThemeView): ((which: 'top' | 'bottom' | 'all') 
   if (wide === undefined || high === undefined) return undefined;
   const corners = (of: string): readonly string[] => [`${of} ${of} 0 0`, `0 0 ${of} ${of}`, of];
   const round = corners(wide).map((each, at) => (wide === high ? each : `${each}/${corners(high)[at]}`));
-  const clip = (at: number): string => `inset(-${BEYOND}px round ${round[at]})`;
-  const all = { top: clip(0), bottom: clip(1), all: clip(2) };
+  const clip = (at: number, from = `-${BEYOND}px`): string => `inset(${from} round ${round[at]})`;
+  const all = { top: clip(0), bottom: clip(1, above === '' ? undefined : `${above} -${BEYOND}px -${BEYOND}px`), all: clip(2) };
   return (which) => all[which];
 }
 

@@ -157,6 +157,10 @@ export function ownIconRules(view: ThemeView, exceptions: readonly Exception[], 
   );
 }
 
+/** What tells the cells that have an icon by an exception. */
+export const iconMarks = (exceptions: readonly Exception[]): readonly string[] =>
+  exceptions.filter(({ values }) => values.icon !== undefined).map((each) => `.${exceptionClass(each)}`);
+
 const byStrength = (exceptions: readonly Exception[]): readonly Exception[] => [
   ...exceptions.filter(({ reach }) => reach !== 'always'),
   ...exceptions.filter(({ reach }) => reach === 'always'),
