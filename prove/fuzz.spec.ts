@@ -91,6 +91,7 @@ const routes = (): readonly (readonly [method: string, path: string])[] => {
     ...['ADDRESS', 'ADDRESS', 'ADDRESS.css', 'table/FEATURES.js', '-house.css'].map((each) => ['GET', `/site/${each}`] as const),
     ...['BLOCK.css', 'BLOCK/pictures/ID'].map((each) => ['GET', `/elsewhere/PAGE/${each}`] as const),
     ['GET', '/api/tables/ID/followers'] as const,
+    ['GET', '/api/pricings/ID/followers'] as const,
     ['POST', '/api/pages/ID/publish'] as const,
   ].filter(([, route]) => !route.includes('…') && route !== '/api/changes');
 };

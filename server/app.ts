@@ -15,6 +15,7 @@ import { houseRoutes } from './house/routes';
 import { MediaStore } from './media/queries';
 import { PICTURE_MOST, fontFiles, mediaFiles, mediaRoutes } from './media/routes';
 import { PageStore } from './pages/queries';
+import { shownTables } from './pages/shown';
 import { pageRoutes } from './pages/routes';
 import { PricingStore } from './pricings/queries';
 import { pricingRoutes } from './pricings/routes';
@@ -56,11 +57,12 @@ export interface Stores {
 export function createStores(database: Database): Stores {
   const themes = new ThemeStore(database);
   const tables = new TableStore(database);
+  const pricings = new PricingStore(database);
   return {
     themes,
     tables,
-    pages: new PageStore(database, themes, tables),
-    pricings: new PricingStore(database),
+    pages: new PageStore(database, themes, { tables: shownTables(tables), pricings }),
+    pricings,
     media: new MediaStore(database),
     house: new HouseStore(database),
   };
@@ -88,7 +90,7 @@ export function createApp({ database, web, neighbour, room, backups, log }: AppD
   app.use('/api/themes', themeRoutes(themes, media, pages, starterBases));
   app.use('/api/tables', tableRoutes(tables, themes, pages, starterBases));
   app.use('/api/pages', pageRoutes(pages, starterBases));
-  app.use('/api/pricings', pricingRoutes(pricings, starterBases));
+  app.use('/api/pricings', pricingRoutes(pricings, pages, starterBases));
   app.use('/api/house', houseRoutes(house));
   app.use('/api/deleted', deletedRoutes(database));
   app.use('/api/changes', changeRoutes(changesOf(database)));

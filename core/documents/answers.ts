@@ -1,7 +1,7 @@
 import { array, lazy, mixed, number, object, string, type AnySchema, type Schema } from 'yup';
 import type { House } from '../house';
 import type { Outcome } from '../outcome';
-import type { Page, Published, TableBlock } from '../page';
+import { followedKinds, type Page, type Published, type TableBlock } from '../page';
 import { checkShape } from '../problems-of';
 import type { Row, Table, TableHead } from '../table';
 import type { Theme } from '../theme';
@@ -132,7 +132,7 @@ export const answers = {
   ),
   changed: answer<readonly Changed[]>(list(object({ id: text, name: text, edition: whole, revision: whole }))),
   pending: answer<readonly Pending[]>(
-    list(object({ kind: text.oneOf(['theme', 'table']), id: text, name: text, edition: whole, revision: whole, others: list(string().defined()) })),
+    list(object({ kind: text.oneOf(followedKinds), id: text, name: text, edition: whole, revision: whole, others: list(string().defined()) })),
   ),
   neighbour: answer<{ readonly address: string | null }>(object({ address: string().nullable().defined() })),
   backups: answer<Backups>(

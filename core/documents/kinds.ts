@@ -1,7 +1,7 @@
 import { mergeThemes, placeInWords, takeTheirTheme, takeTheirs, type Conflict, type Merged } from '../edit';
 import type { Outcome } from '../outcome';
 import { PAGE_FORMAT, blockInWords, everyBlock, mergePages, readPage, tablesOn, takeTheirPage, upgradePage, type Page, type Ref } from '../page';
-import { PRICING_FORMAT, mergePricings, readPricing, takeTheirPricing, type Pricing } from '../pricing';
+import { PRICING_FORMAT, mergePricings, readPricing, takeTheirPricing, wholeComparison, type Pricing } from '../pricing';
 import { TABLE_FORMAT, columnNames, mergeTables, readTable, textOf, upgradeTable, type Table } from '../table';
 import { fieldName } from './value-words';
 import {
@@ -39,6 +39,8 @@ export interface DocumentKind<T> {
   readonly upgrade: (json: unknown) => unknown;
   /** The documents that one is made of where it is published, as it names them: held at an edition, or following the newest. */
   readonly follows: (document: T) => readonly Ref<KindName>[];
+  /** It as a placement shows it; none for what is not shown. */
+  readonly shown?: (document: T) => Table;
   /** What two windows did to one since they last agreed. */
   readonly merge: (base: T, mine: T, theirs: T) => Merged<T>;
   /** One with the other side's value at the place of a conflict. */
@@ -112,6 +114,7 @@ export const documentKinds: { readonly [kind in KindName]: DocumentKind<Document
     read: readTable,
     upgrade: upgradeTable,
     follows: () => [],
+    shown: (table) => table,
     merge: mergeTables,
     take: takeTheirs,
     where: whereInTable,
@@ -135,6 +138,7 @@ export const documentKinds: { readonly [kind in KindName]: DocumentKind<Document
     // There is no older format yet.
     upgrade: (json) => json,
     follows: () => [],
+    shown: (pricing) => wholeComparison(pricing).table,
     merge: mergePricings,
     take: takeTheirPricing,
     where: whereInPricing,

@@ -6,9 +6,12 @@ import type { Ref, TableBlock } from './blocks/kinds';
 import type { Page } from './page';
 import { dressed, type Dress } from './reach';
 
+/** What a page follows, each by its word. */
+export const followedKinds = ['theme', 'table', 'pricing'] as const;
+
 /** What is published anew. */
 export interface Published {
-  readonly kind: 'theme' | 'table';
+  readonly kind: (typeof followedKinds)[number];
   readonly id: string;
 }
 
@@ -48,7 +51,7 @@ const alongSchema = object({
     .strict()
     .of(
       object({
-        kind: string().strict().required().oneOf(['theme', 'table'], 'A page follows themes and tables.'),
+        kind: string().strict().required().oneOf(followedKinds, 'A page follows themes, tables and pricing tables.'),
         id: string().strict().required().max(100),
         revision: number().strict().integer().min(1).max(2_147_483_647).optional(),
       }).noUnknown(),
@@ -57,13 +60,13 @@ const alongSchema = object({
     .optional(),
 }).noUnknown('There is nothing else to say when a page is published.');
 
-/** Reads what is said when a page is published: the themes and tables that are published with it. */
+/** Reads what is said when a page is published: the themes, tables and pricing tables that are published with it. */
 export function readAlong(json: unknown): Outcome<readonly Along[]> {
   const shape = checkShape(alongSchema, json ?? {});
   return shape.ok ? good((shape.value.along ?? []) as readonly Along[]) : bad(...shape.problems);
 }
 
-/** Reads what is said when a theme or a table is published: the ids of pages that stay as they are. Nothing at all is good too. */
+/** Reads what is said when a theme, a table or a pricing table is published: the ids of pages that stay as they are. Nothing at all is good too. */
 export function readPublishing(json: unknown): Outcome<{ readonly hold: readonly string[] }> {
   const shape = checkShape(publishingSchema, json ?? {});
   return shape.ok ? good({ hold: shape.value.hold ?? [] }) : bad(...shape.problems);

@@ -1,6 +1,17 @@
 export { schemeOf, schemes, type Scheme } from './scheme';
 export { PAGE_FORMAT, emptyPage, tableRef, themeRef, slugOf, type Page, type PageWeight } from './page';
-export { blockKinds, blockName, blockTitle, emptyBlock, type Block, type Column, type Ref, type TableBlock } from './blocks/kinds';
+export {
+  blockKinds,
+  blockName,
+  blockTitle,
+  emptyBlock,
+  shownKinds,
+  type Block,
+  type Column,
+  type Ref,
+  type ShownKind,
+  type TableBlock,
+} from './blocks/kinds';
 export { pageSchema, readPage, upgradePage } from './read-page';
 export { isBleed, placementCss, roomsOf, type RoomAt, readRoom, readSpace, readWidth } from './placement';
 export { FRAME_HEIGHT } from './visitor-schema';
@@ -8,7 +19,7 @@ export { PLAIN_VISITOR, featuresOf, visitorFeatures, type VisitorFeature, isRigh
 export { dressed, follows, pageDress, reached, siteDress, type Dress, type Spot } from './reach';
 export { mergePages, takeTheirPage } from './merge-pages';
 export { blockInWords, pageChanges, type NameOf } from './changes';
-export { following, heldAt, readAlong, readPublishing, type Along, type Published } from './holding';
+export { followedKinds, following, heldAt, readAlong, readPublishing, type Along, type Published } from './holding';
 export {
   canStand,
   copyOf,

@@ -2,11 +2,14 @@ import { makeHeading, setExceptions, tableOf, type Exception, type Row, type Tab
 import { isOfColumns } from '../theme';
 import { answerOf, type Given } from './answers';
 import type { Feature, Plan, Pricing } from './pricing';
-import { writtenPrice, type Chosen } from './shown-price';
+import { writtenPrice, type Chosen, type WrittenPrice } from './shown-price';
 import { pricingWords, type PricingWords } from './words';
 
 /** What a row of the comparison is about. */
-export type ComparisonRow = { readonly is: 'names' | 'price' | 'action' } | { readonly is: 'group' | 'feature'; readonly feature: Feature };
+export type ComparisonRow =
+  | { readonly is: 'names' | 'action' }
+  | { readonly is: 'price'; readonly chosen: Chosen }
+  | { readonly is: 'group' | 'feature'; readonly feature: Feature };
 
 /** A pricing table as a table: a column for each plan that is shown, and what each row is about. */
 export interface Comparison {
@@ -31,18 +34,29 @@ export function answerText(given: Given | undefined, language: string, words: Pr
 
 /**
  * The comparison of all plans that are shown. A column's header is the plan's name alone, since it is heard at every cell; price and action
- * are rows below it, then the features by their groups. Nothing of it is kept: it is made anew whenever it is asked for.
+ * are rows below it, then the features by their groups. Nothing of it is kept: it is made anew whenever it is asked for. Where more than
+ * one period is chosen, each has a row of its own.
  */
-export function comparisonOf(pricing: Pricing, chosen: Chosen = pricing.first): Comparison {
+export function comparisonOf(pricing: Pricing, chosen: Chosen | readonly Chosen[] = pricing.first, says: PriceText = bareText): Comparison {
+  const prices = 'period' in chosen ? [chosen] : chosen;
   const words = pricingWords(pricing.language);
   const plans = shownPlans(pricing);
   const features = pricing.features.filter((each, i, all) => (each.kind === 'feature' ? each.in !== 'cards' : heads(all, i)));
-  const row = (name: string, of: (plan: Plan) => string): Row => [name, ...plans.map(of)];
+  const row = (name: string, of: (plan: Plan) => Row[number]): Row => [name, ...plans.map(of)];
   const hasActions = plans.some(({ actions }) => actions.length > 0);
-  const rows: ComparisonRow[] = [{ is: 'names' }, { is: 'price' }, ...(hasActions ? [{ is: 'action' as const }] : [])];
+  const rows: ComparisonRow[] = [
+    { is: 'names' },
+    ...prices.map((each) => ({ is: 'price' as const, chosen: each })),
+    ...(hasActions ? [{ is: 'action' as const }] : []),
+  ];
   const texts: Row[] = [
     row(pricing.caption === '' ? words.features : pricing.caption, ({ name }) => name),
-    row(words.price, (plan) => writtenPrice(pricing, plan, chosen)?.text ?? pricing.unpriced),
+    ...prices.map((each) =>
+      row(prices.length === 1 ? words.price : periodName(pricing, each.period), (plan) => {
+        const price = writtenPrice(pricing, plan, each);
+        return price ? says(price) : pricing.unpriced;
+      }),
+    ),
     ...(hasActions ? [[words.action, ...plans.map(actionCell(words))]] : []),
   ];
   for (const feature of features) {
@@ -57,6 +71,27 @@ export function comparisonOf(pricing: Pricing, chosen: Chosen = pricing.first): 
   }, plain);
   return { table: withLooks(pricing, headed, rows, plans), rows, plans };
 }
+
+type PriceText = (price: WrittenPrice) => Row[number];
+const bareText: PriceText = ({ text }) => text;
+const periodName = ({ periods }: Pricing, period: string): string => periods.find(({ id }) => id === period)?.name ?? '';
+
+/** Every period that any plan has a price for, in the currency that is shown first; the first one where there is no price at all. */
+const everyPeriod = (pricing: Pricing): readonly Chosen[] => {
+  const { first, periods } = pricing;
+  const priced = periods.filter(({ id }) => shownPlans(pricing).some(({ prices }) => prices.some(({ period }) => period === id)));
+  return priced.length === 0 ? [first] : priced.map(({ id }) => ({ period: id, currency: first.currency }));
+};
+
+/** A price with what it was and what it saves in small print, each on a line of its own. */
+function wholePrice({ text, was, saving }: WrittenPrice): Row[number] {
+  const small = [was, saving].filter((each) => each !== undefined).join('\n');
+  if (small === '') return text;
+  return { text: `${text}\n${small}`, marks: [{ from: text.length + 1, to: text.length + 1 + small.length, kind: 'small' }] };
+}
+
+/** The comparison as it stands on a page: with what each period costs, what it cost before, and what it saves. */
+export const wholeComparison = (pricing: Pricing): Comparison => comparisonOf(pricing, everyPeriod(pricing), wholePrice);
 
 /** Whether any feature of a group stands in the comparison. */
 function heads(features: readonly Feature[], at: number): boolean {

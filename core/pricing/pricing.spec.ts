@@ -6,6 +6,7 @@ import {
   cardsOf,
   checkPricing,
   comparisonOf,
+  wholeComparison,
   emptyFeature,
   emptyPlan,
   emptyPricing,
@@ -72,6 +73,20 @@ describe('The comparison of a pricing table', () => {
       [rows.findIndex((each) => 'feature' in each && each.feature.id === 'late'), null],
     ]);
     expect(framedAt(table, gridOf(table).at(0, 2))?.isTop).toBeTrue();
+  });
+  it('has on a page a row for each period, with what it was and what it saves', () => {
+    const { table, rows } = wholeComparison(seasonPasses);
+    expect(rows.slice(0, 4).map(({ is }) => is)).toEqual(['names', 'price', 'price', 'action']);
+    expect(table.rows.slice(1, 3).map((row) => row.map(textOf))).toEqual([
+      ['Monthly', '£9.50', '£14', 'By the season only'],
+      ['A season', '£51\nSave 10%', '£72\nSave 14%', '£168 per berth\nwas £180'],
+    ]);
+    expect(readTable(table).ok).toBeTrue();
+    const monthly: Pricing = { ...seasonPasses, plans: seasonPasses.plans.map((each) => ({ ...each, prices: each.prices.slice(0, 1) })) };
+    expect(wholeComparison({ ...monthly, plans: monthly.plans.slice(0, 2) }).table.rows[1]?.map(textOf)).toEqual(['Price', '£9.50', '£14']);
+    expect(
+      wholeComparison({ ...monthly, plans: monthly.plans.map((each) => ({ ...each, prices: [] })) }).rows.filter(({ is }) => is === 'price').length,
+    ).toBe(1);
   });
   it('says what cannot be had in place of its action, and does not link it', () => {
     const sold: Pricing = {

@@ -1,4 +1,16 @@
-import { dressed, following, heldAt, siteDress, tableRef, tablesOn, type Along, type Page, type Published } from '../../core/page';
+import {
+  dressed,
+  following,
+  heldAt,
+  shownKinds,
+  siteDress,
+  tableRef,
+  tablesOn,
+  type Along,
+  type Page,
+  type Published,
+  type ShownKind,
+} from '../../core/page';
 import { own } from '../../core/own';
 import type { Table } from '../../core/table';
 import { documentKinds, type Edition, type Follower, type Kept, type KindName, type Pending } from '../../core/documents';
@@ -6,23 +18,32 @@ import { changesOf } from '../changes/changes';
 import { Refusal } from '../problems';
 import type { Database, Queries } from '../database/database';
 import { DocumentStore } from '../documents/store';
-import type { TableStore } from '../tables/queries';
 import type { ThemeStore } from '../themes/queries';
+import type { ShownStore } from './shown';
 
 export interface LivePage {
   readonly page: Page;
-  /** Documents of tables as JSON text, by what placements name: whoever compiles them reads them. */
+  /** What placements show, as JSON text of a table, by what they name: whoever compiles them reads them. */
   readonly tables: ReadonlyMap<string, string>;
   readonly publishedAt: string;
 }
+
+/** What pages follow, by its word, as the kind that it is. */
+const kindOf = { theme: 'themes', table: 'tables', pricing: 'pricings' } as const satisfies {
+  readonly [word in Published['kind']]: ShownKind | 'themes';
+};
 
 export class PageStore extends DocumentStore<Page> {
   constructor(
     database: Database,
     private readonly themes: ThemeStore,
-    private readonly tables: TableStore,
+    private readonly shown: { readonly [kind in ShownKind]: ShownStore },
   ) {
     super(database, { kind: documentKinds.pages });
+  }
+
+  private storeOf(kind: Published['kind']): Pick<ShownStore, 'seen'> {
+    return kind === 'theme' ? this.themes : this.shown[kindOf[kind]];
   }
 
   /** Refuses an address that another page has. */
@@ -68,27 +89,29 @@ export class PageStore extends DocumentStore<Page> {
 
   /**
    * The page as it stands becomes its next edition and goes live at its address; some of what it follows is published with it.
-   * A table or a theme that never was gets its first edition, since nothing else could be followed. What is gone is left out.
+   * What it shows, or a theme, that never was gets its first edition, since nothing else could be followed. What is gone is left out.
    */
   async publish(id: string, along: readonly Along[] = [], seen?: number): Promise<Edition & { readonly slug: string }> {
     const edition = await this.database.transaction(async (queries) => {
       await this.seen(id, seen, queries);
-      for (const each of along) await (each.kind === 'theme' ? this.themes : this.tables).seen(each.id, each.revision, queries);
+      for (const each of along) await this.storeOf(each.kind).seen(each.id, each.revision, queries);
       const { document } = await this.get(id, queries);
       const named = documentKinds.pages.follows(document);
       /** Those of a kind that the page is made of and that are there. */
-      const ids = async (kind: 'tables' | 'themes'): Promise<readonly string[]> => {
+      const ids = async (kind: ShownKind | 'themes'): Promise<readonly string[]> => {
         const wanted = named.filter((ref) => ref.kind === kind).map((ref) => ref.id);
         return (await queries.query<{ id: string }>(`select id from ${kind} where id = any($1) and deleted_at is null`, [wanted])).map(
           (row) => row.id,
         );
       };
-      const isAlong = (kind: Published['kind'], each: string): boolean => along.some((other) => other.kind === kind && other.id === each);
-      const tables = await ids('tables');
-      const known = await this.tables.editions.newestNumbers(tables, queries);
-      for (const table of tables) if (!known.has(table) || isAlong('table', table)) await this.tables.publish(table, queries);
+      const isAlong = (kind: KindName, each: string): boolean => along.some((other) => kindOf[other.kind] === kind && other.id === each);
+      for (const kind of shownKinds) {
+        const [store, shown] = [this.shown[kind], await ids(kind)];
+        const known = await store.newestNumbers(shown, queries);
+        for (const each of shown) if (!known.has(each) || isAlong(kind, each)) await store.publish(each, queries);
+      }
       const published = await this.themes.newestNumbers(queries);
-      for (const theme of await ids('themes')) if (!published.has(theme) || isAlong('theme', theme)) await this.themes.publish(theme, queries);
+      for (const theme of await ids('themes')) if (!published.has(theme) || isAlong('themes', theme)) await this.themes.publish(theme, queries);
       const [holder] = await queries.query<{ page_id: string }>('select page_id from live_pages where slug = $1 and page_id <> $2', [
         document.slug,
         id,
@@ -123,7 +146,7 @@ export class PageStore extends DocumentStore<Page> {
     return { number: row.number, publishedAt: new Date(row.published_at).toISOString() };
   }
 
-  /** Live pages of which some placements follow a theme, or one that stands on it, or a table. */
+  /** Live pages of which some placements follow a theme, or one that stands on it, or what they show. */
   async followers(published: Published, queries: Queries = this.database): Promise<readonly Follower[]> {
     const live = await this.liveOnes(queries);
     const site = siteDress(live.map(({ page }) => page));
@@ -136,17 +159,17 @@ export class PageStore extends DocumentStore<Page> {
   }
 
   /**
-   * Publishes a theme or a table in one transaction, and holds some of the pages that follow it, or a theme that stands on it, at the
+   * Publishes a theme, a table or a pricing table in one transaction, and holds some of the pages that follow it, or a theme that stands on it, at the
    * edition that they have now: live, and as they stand in the tool. Where there was none yet, there is nothing to stay at.
    */
   async publishFor(published: Published, hold: readonly string[], seen?: number): Promise<Edition> {
     const held: Kept<Page>[] = [];
     const { made, carried } = await this.database.transaction(async (queries) => {
       const { kind, id } = published;
-      await (kind === 'theme' ? this.themes : this.tables).seen(id, seen, queries);
-      const newest = kind === 'theme' ? await this.themes.newestNumbers(queries) : await this.tables.editions.newestNumbers([id], queries);
+      await this.storeOf(kind).seen(id, seen, queries);
+      const newest = kind === 'theme' ? await this.themes.newestNumbers(queries) : await this.shown[kindOf[kind]].newestNumbers([id], queries);
       const { carried, ...made } =
-        kind === 'theme' ? await this.themes.publish(id, queries) : { carried: [], ...(await this.tables.publish(id, queries)) };
+        kind === 'theme' ? await this.themes.publish(id, queries) : { carried: [], ...(await this.shown[kindOf[kind]].publish(id, queries)) };
       const stays = [{ kind, id, before: newest.get(id), number: made.number }, ...carried.map((each) => ({ kind, ...each }))].flatMap(
         ({ before, number, ...each }) => (before === undefined || before === number ? [] : [{ published: each, number: before }]),
       );
@@ -186,7 +209,8 @@ export class PageStore extends DocumentStore<Page> {
     const named = documentKinds.pages.follows(dressed(document, siteDress(live.map(({ page }) => page))));
     const following = (kind: KindName): readonly string[] => named.filter((ref) => ref.kind === kind && ref.held === undefined).map(({ id }) => id);
     const all = [
-      ...(await this.tables.editions.changed(following('tables'))).map((each) => ({ kind: 'table' as const, ...each })),
+      ...(await this.shown.tables.changed(following('tables'))).map((each) => ({ kind: 'table' as const, ...each })),
+      ...(await this.shown.pricings.changed(following('pricings'))).map((each) => ({ kind: 'pricing' as const, ...each })),
       ...(await this.themes.changed(following('themes'))).map((each) => ({ kind: 'theme' as const, ...each })),
     ];
     return Promise.all(
@@ -250,12 +274,15 @@ export class PageStore extends DocumentStore<Page> {
     );
     if (!row) return undefined;
     const placed = tablesOn(row.document);
-    const editions = await this.tables.editions.texts(placed.map(({ shows }) => shows));
+    const [ofTables, ofPricings] = await Promise.all([
+      this.shown.tables.texts(placed.map(({ shows }) => shows).filter(({ kind }) => kind === 'tables')),
+      this.shown.pricings.texts(placed.map(({ shows }) => shows).filter(({ kind }) => kind === 'pricings')),
+    ]);
     const tables = new Map<string, string>();
     for (const block of placed) {
-      const { id, held } = block.shows;
+      const { kind, id, held } = block.shows;
       const carried = own(row.tables, id);
-      const found = editions.get(id, held) ?? (carried && JSON.stringify(carried));
+      const found = (kind === 'tables' ? ofTables : ofPricings).get(id, held) ?? (carried && JSON.stringify(carried));
       if (found !== undefined) tables.set(tableRef(block), found);
     }
     return { page: row.document, tables, publishedAt: new Date(row.published_at).toISOString() };

@@ -54,4 +54,65 @@ describe('A pricing table on the server', () => {
         .withContext(`${method} ${path}`)
         .toBe(404);
   });
+
+  describe('on a page', () => {
+    const block = (shows: object) => ({ id: 'b1', kind: 'table', shows, dress: null, width: 'fill', align: 'theme', room: '0', visitor: null });
+    const page = (slug: string, shows: object) => ({ format: 'zest-page/6', name: slug, slug, blocks: [block(shows)] });
+    const live = async (slug: string): Promise<string> => (await (await fetch(`${server.url}/site/${slug}`)).text()).replaceAll('&#8203;', '');
+    const place = async (slug: string, held?: number): Promise<string> => {
+      const made = await ask(`${server.url}/api/pages`, 'POST', page(slug, { kind: 'pricings', id, ...(held === undefined ? {} : { held }) }));
+      expect([slug, made.status, made.json['detail']]).toEqual([slug, 201, undefined]);
+      expect((await ask(`${server.url}/api/pages/${String(made.json['id'])}/publish`, 'POST', {})).status).toBe(201);
+      return String(made.json['id']);
+    };
+    const rename = async (name: string, revision: number): Promise<void> => {
+      const [first, ...others] = seasonPasses.plans;
+      const changed = { ...seasonPasses, plans: [{ ...first, name }, ...others] };
+      expect((await ask(at(), 'PUT', changed, { 'If-Match': `"${revision}"` })).status).toBe(200);
+    };
+
+    it('is shown as its comparison, and gets its first edition where it had none', async () => {
+      await place('passes-first');
+      const html = await live('passes-first');
+      expect(html).toContain('<th scope="col"');
+      for (const said of ['Saloon', '£9.50', 'Save 10%', 'href="/passes/deck"', 'Refund in storms']) expect(html).withContext(said).toContain(said);
+      expect(JSON.parse((await ask(at('/editions'))).text).length).toBe(1);
+    });
+
+    it('is followed by those that follow it, once it is published, and by none that is held', async () => {
+      await ask(at('/editions'), 'POST');
+      await place('passes-follow');
+      await place('passes-held', 1);
+      await rename('Open deck', 1);
+      expect(await live('passes-follow')).not.toContain('Open deck');
+      const followers = JSON.parse((await ask(at('/followers'))).text) as readonly { readonly name: string }[];
+      expect(followers.map(({ name }) => name)).toEqual(['passes-follow']);
+      expect((await ask(at('/editions'), 'POST', { hold: [] })).json['number']).toBe(2);
+      expect(await live('passes-follow')).toContain('Open deck');
+      expect(await live('passes-held')).not.toContain('Open deck');
+    });
+
+    it('stays on a page that is held while it is published', async () => {
+      const stays = await place('passes-stay');
+      await rename('Forecastle', 1);
+      expect((await ask(at('/editions'), 'POST', { hold: [stays] })).status).toBe(201);
+      expect(await live('passes-stay')).not.toContain('Forecastle');
+      const kept = (await ask(`${server.url}/api/pages/${stays}`)).json['document'] as { readonly blocks: readonly { readonly shows: unknown }[] };
+      expect(kept.blocks[0]?.shows).toEqual({ kind: 'pricings', id, held: 1 });
+    });
+
+    it('is told as what a page follows and has changed, and goes along with the page', async () => {
+      const standing = await place('passes-along');
+      await rename('Stern', 1);
+      const pending = JSON.parse((await ask(`${server.url}/api/pages/${standing}/pending`)).text) as readonly object[];
+      expect(pending).toEqual([{ kind: 'pricing', id, name: 'Season passes', edition: 1, revision: 2, others: [] }]);
+      await ask(`${server.url}/api/pages/${standing}/publish`, 'POST', { along: [{ kind: 'pricing', id, revision: 2 }] });
+      expect(await live('passes-along')).toContain('Stern');
+    });
+
+    it('is not the place for another kind of document', async () => {
+      const wrong = await ask(`${server.url}/api/pages`, 'POST', page('passes-wrong', { kind: 'themes', id }));
+      expect([wrong.status, JSON.stringify(wrong.json)]).toEqual([400, jasmine.stringContaining('A placement shows a table or a pricing table.')]);
+    });
+  });
 });

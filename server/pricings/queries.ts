@@ -1,17 +1,12 @@
-import { documentKinds, type Edition } from '../../core/documents';
-import type { Pricing } from '../../core/pricing';
-import { changesOf } from '../changes/changes';
-import type { Database } from '../database/database';
+import { documentKinds, type Changed, type Edition } from '../../core/documents';
+import { wholeComparison, type Pricing } from '../../core/pricing';
+import type { Database, Queries } from '../database/database';
+import { editionOf, keyOf, textsOf, type Numbered, type Texts, type Wanted } from '../documents/editions';
 import { DocumentStore } from '../documents/store';
-
-interface Numbered {
-  readonly number: number;
-  readonly published_at: Date | string;
-}
-const editionOf = ({ number, published_at }: Numbered): Edition => ({ number, publishedAt: new Date(published_at).toISOString() });
+import type { ShownStore } from '../pages/shown';
 
 /** Pricing tables and their editions. */
-export class PricingStore extends DocumentStore<Pricing> {
+export class PricingStore extends DocumentStore<Pricing> implements ShownStore {
   constructor(database: Database) {
     super(database, { kind: documentKinds.pricings });
   }
@@ -34,31 +29,55 @@ export class PricingStore extends DocumentStore<Pricing> {
     return found?.document;
   }
 
-  /**
-   * The pricing table as it stands becomes its next edition. One that is the same as the newest gets no new one. Refuses `not-found`
-   * and, where another revision was seen, `changed-elsewhere`.
-   */
-  async publish(id: string, seen?: number): Promise<Edition> {
-    const edition = await this.database.transaction(async (queries) => {
-      const [locked] = await queries.query('select 1 from pricings where id = $1 and deleted_at is null for update', [id]);
-      if (!locked) throw this.missing(id);
-      await this.seen(id, seen, queries);
-      const [same] = await queries.query<Numbered>(
-        `select e.number, e.published_at from pricing_editions e join pricings p on p.id = e.pricing_id
-         where p.id = $1 and e.document = p.document and e.number = (select max(number) from pricing_editions where pricing_id = $1)`,
-        [id],
+  /** The pricing table as it stands becomes its next edition. One that is the same as the newest gets no new one. Refuses `not-found`. */
+  async publish(id: string, queries: Queries): Promise<Edition> {
+    const [locked] = await queries.query('select 1 from pricings where id = $1 and deleted_at is null for update', [id]);
+    if (!locked) throw this.missing(id);
+    const [same] = await queries.query<Numbered>(
+      `select e.number, e.published_at from pricing_editions e join pricings p on p.id = e.pricing_id
+       where p.id = $1 and e.document = p.document and e.number = (select max(number) from pricing_editions where pricing_id = $1)`,
+      [id],
+    );
+    if (same) return editionOf(same);
+    const [made] = await queries.query<Numbered>(
+      `insert into pricing_editions (pricing_id, number, document)
+       select id, coalesce((select max(number) from pricing_editions where pricing_id = $1), 0) + 1, document from pricings where id = $1
+       returning number, published_at`,
+      [id],
+    );
+    if (!made) throw new Error('The edition did not come back');
+    return editionOf(made);
+  }
+
+  /** Numbers of the newest editions, of each of these that has one. */
+  async newestNumbers(ids: readonly string[], queries: Queries = this.database): Promise<ReadonlyMap<string, number>> {
+    const rows = await queries.query<{ id: string; number: number }>(
+      'select pricing_id as id, max(number) as number from pricing_editions where pricing_id = any($1) group by pricing_id',
+      [ids],
+    );
+    return new Map(rows.map(({ id, number }) => [id, number]));
+  }
+
+  /** Those of these that are no longer as their newest edition has them. */
+  changed(ids: readonly string[]): Promise<readonly Changed[]> {
+    return this.database.query<Changed>(
+      `select p.id, p.revision, p.document ->> 'name' as name, e.number as edition from pricings p join pricing_editions e on e.pricing_id = p.id
+       where p.id = any($1) and p.deleted_at is null and e.document <> p.document
+       and e.number = (select max(number) from pricing_editions where pricing_id = p.id) order by p.id`,
+      [ids],
+    );
+  }
+
+  /** Editions as their comparisons, which is what placements show. */
+  async texts(wanted: readonly Wanted[]): Promise<Texts> {
+    return textsOf(wanted, await this.newestNumbers(wanted.map(({ id }) => id)), async (asked) => {
+      if (asked.length === 0) return new Map();
+      const rows = await this.database.query<{ pricing_id: string; number: number; document: Pricing }>(
+        `select pricing_id, number, document from pricing_editions
+         where (pricing_id, number) in (select * from unnest($1::text[], $2::int[]))`,
+        [asked.map(({ id }) => id), asked.map(({ number }) => number)],
       );
-      if (same) return editionOf(same);
-      const [made] = await queries.query<Numbered>(
-        `insert into pricing_editions (pricing_id, number, document)
-         select id, coalesce((select max(number) from pricing_editions where pricing_id = $1), 0) + 1, document from pricings where id = $1
-         returning number, published_at`,
-        [id],
-      );
-      if (!made) throw new Error('The edition did not come back');
-      return editionOf(made);
+      return new Map(rows.map(({ pricing_id, number, document }) => [keyOf(pricing_id, number), JSON.stringify(wholeComparison(document).table)]));
     });
-    changesOf(this.database).say({ kind: 'pricing', id, what: 'published' });
-    return edition;
   }
 }

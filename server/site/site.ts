@@ -1,7 +1,7 @@
 import { heldKey } from '../../core/compile';
 import { documentKinds } from '../../core/documents';
 import { cssOf, readHouse } from '../../core/house';
-import { dressed, siteDress, tablesOn, themeRef, type Page, type Scheme, type TableBlock } from '../../core/page';
+import { dressed, followedKinds, siteDress, tablesOn, themeRef, type Page, type Scheme, type TableBlock } from '../../core/page';
 import { changesOf } from '../changes/changes';
 import type { Parts } from '../compiling/job';
 import type { CompilePool } from '../compiling/pool';
@@ -56,7 +56,7 @@ export class Site {
    */
   keepFresh(kept: Kept<unknown>): void {
     changesOf(this.options.database).listen(({ kind, id, what }) => {
-      if (what === 'published') kept.forget(kind === 'theme' || kind === 'table' ? `${kind}/${id}` : undefined);
+      if (what === 'published') kept.forget((followedKinds as readonly string[]).includes(kind) ? `${kind}/${id}` : undefined);
     });
   }
 

@@ -2,12 +2,7 @@ import type { Changed, Edition } from '../../core/documents';
 import type { Table } from '../../core/table';
 import { changesOf } from '../changes/changes';
 import type { Database, Queries } from '../database/database';
-
-/** Which edition of a table is wanted: the one at which it is held, else the newest. */
-interface Wanted {
-  readonly id: string;
-  readonly held?: number;
-}
+import { editionOf, keyOf, textsOf, type Numbered, type Texts, type Wanted } from '../documents/editions';
 
 /** A table's rows as they stand, as one value. */
 const rowsNow = `(select coalesce(jsonb_agg(cells order by place), '[]')::text from table_rows where table_id = t.id)`;
@@ -38,17 +33,8 @@ export class TableEditions {
    * Editions as JSON text, by a table's id and the number at which it is held; one that is gone gives way to the newest, and a table
    * without editions has none. As many queries for one table as for many.
    */
-  async texts(wanted: readonly Wanted[]): Promise<{ readonly get: (id: string, held: number | undefined) => string | undefined }> {
-    const newest = await this.newestNumbers(wanted.map(({ id }) => id));
-    const texts = new Map<string, string>();
-    const read = async (asked: readonly { readonly id: string; readonly number: number | undefined }[]): Promise<void> => {
-      const there = asked.flatMap(({ id, number }) => (number === undefined ? [] : [{ id, number }]));
-      for (const [key, text] of await this.read(there)) texts.set(key, text);
-    };
-    const at = (id: string, number: number | undefined): string | undefined => (number === undefined ? undefined : texts.get(keyOf(id, number)));
-    await read(wanted.map(({ id, held }) => ({ id, number: held ?? newest.get(id) })));
-    await read(wanted.filter(({ id, held }) => at(id, held ?? newest.get(id)) === undefined).map(({ id }) => ({ id, number: newest.get(id) })));
-    return { get: (id, held) => at(id, held) ?? at(id, newest.get(id)) };
+  async texts(wanted: readonly Wanted[]): Promise<Texts> {
+    return textsOf(wanted, await this.newestNumbers(wanted.map(({ id }) => id)), (asked) => this.read(asked));
   }
 
   /** Numbers of the newest editions, of each of these tables that has one. */
@@ -117,13 +103,6 @@ export class TableEditions {
     );
   }
 }
-
-interface Numbered {
-  readonly number: number;
-  readonly published_at: Date | string;
-}
-const editionOf = ({ number, published_at }: Numbered): Edition => ({ number, publishedAt: new Date(published_at).toISOString() });
-const keyOf = (id: string, number: number): string => `${id}@${number}`;
 
 /** The set that a table's rows are, made where it is not there. Undefined where there is no such table. */
 async function rowSetOf(id: string, queries: Queries): Promise<string | undefined> {

@@ -8,6 +8,10 @@ import type { Visitor } from '../visitor';
 import { visitorSchema } from '../visitor-schema';
 import { groundShape, type Ground } from './ground';
 
+/** The kinds of documents that a placement can show. */
+export const shownKinds = ['tables', 'pricings'] as const;
+export type ShownKind = (typeof shownKinds)[number];
+
 /** A document that something on a page is made of: its kind, its id, and the edition at which it is held; without one it follows the newest. */
 export interface Ref<Kind extends string> {
   readonly kind: Kind;
@@ -43,8 +47,8 @@ export type Block =
   | {
       readonly id: string;
       readonly kind: 'table';
-      /** What it shows. */
-      readonly shows: Ref<'tables'>;
+      /** What it shows: a table, or a pricing table as the comparison of its plans. */
+      readonly shows: Ref<ShownKind>;
       /** The theme that dresses it; null for none of its own: it takes the one that reaches it. */
       readonly dress: Ref<'themes'> | null;
       /** How far its theme goes beyond it: to what on this page, or on the whole site, has no theme of its own. */
@@ -157,9 +161,9 @@ const roomAt = array()
 const SIDES = 'A picture’s natural sides are from 1 to 100,000 px.';
 const side = number().strict().required().integer().min(1, SIDES).max(100_000, SIDES);
 /** A document of a kind that is named by its id, with the edition at which it is held. */
-const refTo = (kind: string, say: string) =>
+const refTo = (kinds: readonly string[], say: string) =>
   object({
-    kind: string().strict().required(say).oneOf([kind], say),
+    kind: string().strict().required(say).oneOf(kinds, say),
     id: string().strict().defined('What is named has an id.').max(100),
     held: number()
       .strict()
@@ -217,8 +221,8 @@ const leaves: { readonly [K in Exclude<Block['kind'], 'columns' | 'section'>]: A
   table: object({
     id,
     kind: string().strict().required(),
-    shows: refTo('tables', 'A placement shows a table.').required('A placement says what it shows.'),
-    dress: refTo('themes', 'A placement is dressed in a theme.')
+    shows: refTo(shownKinds, 'A placement shows a table or a pricing table.').required('A placement says what it shows.'),
+    dress: refTo(['themes'], 'A placement is dressed in a theme.')
       .nullable()
       .defined('It is missing what dresses a placement; it may be null.')
       .default(undefined),

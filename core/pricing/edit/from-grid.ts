@@ -1,6 +1,5 @@
-import { readYesNo } from '../../data-types';
 import { bad, good, type Outcome } from '../../outcome';
-import { decimalsOf, readAmount } from '../amounts';
+import { readAmount } from '../amounts';
 import {
   PRICING_LIMITS,
   emptyFeature,
@@ -13,7 +12,7 @@ import {
   type Price,
   type Pricing,
 } from '../pricing';
-import { pricingWords } from '../words';
+import { answerFrom, currencyIn, freeWords, fromWords, priceFrom, requestWords } from './read-cells';
 
 /** A pricing table made of a grid, with what was understood of it. */
 export interface FromGrid {
@@ -28,23 +27,6 @@ export interface FromGrid {
 const CELL_MOST = 400;
 type Grid = readonly (readonly string[])[];
 
-const SIGNS: ReadonlyMap<string, string> = new Map([
-  ['£', 'GBP'],
-  ['€', 'EUR'],
-  ['$', 'USD'],
-  ['¥', 'JPY'],
-  ['₹', 'INR'],
-  ['₺', 'TRY'],
-  ['₽', 'RUB'],
-  ['₴', 'UAH'],
-  ['₪', 'ILS'],
-]);
-/** The currency that a text names, by its sign or its code. */
-function currencyIn(text: string): string | undefined {
-  for (const letter of text) if (SIGNS.has(letter)) return SIGNS.get(letter);
-  return /(?:^|[\s\d])([A-Z]{3})(?:$|[\s\d])/.exec(text)?.[1];
-}
-
 /** Words by which a period is told in the languages that are ready, and how many months it has. */
 const periodWords: readonly (readonly [RegExp, number | null])[] = [
   [/month|monat|mois|mes(?!s)|μήν|μηνια|شهر/iu, 1],
@@ -54,12 +36,6 @@ const periodWords: readonly (readonly [RegExp, number | null])[] = [
   [/season|saison|temporada|σεζόν|موسم|once|one.?time|einmal|une fois|única|εφάπαξ|مرة/iu, null],
 ];
 const priceWords = /pric|preis|prix|tarif|precio|τιμή|سعر|cost|fee|fare/iu;
-const freeWords = /^(?:free|gratis|kostenlos|gratuit|δωρεάν|مجان)/iu;
-const requestWords = /request|anfrage|demande|consultar|contact|ask|κατόπιν|طلب/iu;
-const fromWords = /^(?:from|ab|dès|desde|από|ابتداء)\s/iu;
-const TICKS = /^[✓✔☑✅●]\uFE0F?$/u;
-const CROSSES = /^[✗✘✕✖❌☐○]\uFE0F?$|^[-–—]$/u;
-
 const isAmountCell = (text: string): boolean => /\d/.test(text) && readAmount(text.replace(fromWords, '')).ok;
 const amountsIn = (cells: readonly string[]): number => cells.filter(isAmountCell).length;
 const isPriceLine = ([label = '', ...cells]: readonly string[]): boolean => {
@@ -124,8 +100,10 @@ function read(name: string, grid: Grid, way: FromGrid['plans'], language: string
   const unread: string[] = [];
   const prices = names.map((_, plan) =>
     priced.flatMap((line, i): readonly Price[] => {
-      const price = priceOf(line[plan + 1] ?? '', periods[i]?.id ?? '', currency, unread);
-      return price ? [price] : [];
+      const text = line[plan + 1] ?? '';
+      const price = priceFrom(text, currency);
+      if (price?.isUnread) unread.push(text);
+      return price ? [{ period: periods[i]?.id ?? '', ...price.price }] : [];
     }),
   );
   const rest = lines.filter((line) => !priced.includes(line));
@@ -164,48 +142,4 @@ function periodsOf(labels: readonly string[]): readonly Period[] {
     if (free !== null) taken.add(free);
     return { id: `t${i + 1}`, name: label.slice(0, 60) || `Price ${i + 1}`, months: free };
   });
-}
-
-function priceOf(text: string, period: string, currency: string, unread: string[]): Price | undefined {
-  if (text === '' || CROSSES.test(text)) return undefined;
-  if (freeWords.test(text)) return { period, is: 'free' };
-  const isFrom = fromWords.test(text);
-  const [amountText, unit] = parted(isFrom ? text.replace(fromWords, '') : text);
-  const amount = readAmount(amountText);
-  const fine = amount.ok ? trimmed(amount.value, decimalsOf(currency)) : undefined;
-  if (fine === undefined) {
-    if (!requestWords.test(text)) unread.push(text);
-    return { period, is: 'on request', ...(requestWords.test(text) ? {} : { unit: text.slice(0, 60) }) };
-  }
-  return { period, is: isFrom ? 'from' : 'amount', amount: fine, ...(unit === '' ? {} : { unit }) };
-}
-
-/** An amount, and what stands behind it, which says what it is for: `£12.50 per berth`, `12,50 EUR / berth`. */
-function parted(text: string): readonly [amount: string, unit: string] {
-  const digit = text.search(/\d/);
-  const behind = digit < 0 ? -1 : text.slice(digit).search(/\s(?=\p{L})|\/|[A-Z]{3}(?!\p{L})/u);
-  if (behind < 0) return [text, ''];
-  const unit = text
-    .slice(digit + behind)
-    .trim()
-    .replace(/^[A-Z]{3}(?!\p{L})/u, '')
-    .trim();
-  return [text.slice(0, digit + behind), unit.startsWith('/') ? unit.slice(1).trim().slice(0, 60) : unit.slice(0, 60)];
-}
-
-/** An amount without zeros behind its decimals that say nothing; `12.50` stays as it was typed. */
-const trimmed = (amount: string, decimals: number): string => {
-  const [whole = '0', part = ''] = amount.split('.');
-  return part === '' || /^0+$/.test(part) ? whole : part.length <= decimals ? `${whole}.${part}` : `${whole}.${part.replace(/0+$/, '')}`;
-};
-
-function answerFrom(text: string, language: string): Answer {
-  if (TICKS.test(text)) return { is: 'yes' };
-  if (CROSSES.test(text)) return { is: 'no' };
-  const said = readYesNo(text);
-  if (said !== undefined) return { is: said ? 'yes' : 'no' };
-  const { yes, no } = pricingWords(language);
-  if (text === yes || text === no) return { is: text === yes ? 'yes' : 'no' };
-  const number = /^\d/.test(text) ? readAmount(text) : undefined;
-  return number?.ok && !/\p{Sc}/u.test(text) ? { is: 'number', n: number.value } : { is: 'text', text: text.slice(0, 200) };
 }
