@@ -1,6 +1,7 @@
 import { array, lazy, mixed, number, object, string, type AnySchema, type Schema } from 'yup';
 import type { House } from '../house';
 import type { Outcome } from '../outcome';
+import type { Pricing } from '../pricing';
 import { followedKinds, type Page, type Published, type TableBlock } from '../page';
 import { checkShape } from '../problems-of';
 import type { Row, Table, TableHead } from '../table';
@@ -17,6 +18,7 @@ export interface Kept<T> {
 }
 /** A theme with its class and the number of its newest edition, 0 for none. */
 export type KeptTheme = Kept<Theme> & { readonly key: string; readonly edition: number };
+export type KeptPricing = Kept<Pricing>;
 /** A table with its first rows, and how many rows and columns it has. */
 export type KeptTable = Kept<Table> & { readonly rows: number; readonly columns: number };
 /** A table as it is kept: without its rows, with their number. */
@@ -101,6 +103,7 @@ export const answers = {
   kept: <K extends KindName>(kind: K): Answer<Kept<Documents[K]>> => answer(keptAs(formatOf(kind))),
   head: answer<KeptHead>(keptAs(formatOf('tables'), counted)),
   themes: answer<readonly KeptTheme[]>(list(keptAs(formatOf('themes'), { key: text, edition: whole }))),
+  pricings: answer<readonly KeptPricing[]>(list(keptAs(formatOf('pricings')))),
   tables: answer<readonly KeptTable[]>(list(keptAs(formatOf('tables'), counted))),
   pages: answer<readonly KeptPage[]>(
     list(

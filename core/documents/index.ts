@@ -11,7 +11,7 @@ export {
   type KeptBackup,
 } from './backup';
 export { valueInWords } from './value-words';
-export { documentKinds, kindNames, type DocumentKind, type Documents, type KindName } from './kinds';
+export { calledOf, documentKinds, kindNames, type DocumentKind, type Documents, type KindName } from './kinds';
 export {
   answers,
   type Answer,
@@ -24,6 +24,7 @@ export {
   type KeptHead,
   type KeptHouse,
   type KeptPage,
+  type KeptPricing,
   type KeptTable,
   type KeptTheme,
   type Pending,

@@ -30,6 +30,8 @@ export type KindName = keyof Documents;
 export interface DocumentKind<T> {
   /** What one is called, and many: `theme` and `themes`. */
   readonly word: string;
+  /** The same for a person, where that is more than the word. */
+  readonly called?: string;
   readonly words: KindName;
   /** The format as it is now, as a document names it. */
   readonly format: string;
@@ -132,6 +134,7 @@ export const documentKinds: { readonly [kind in KindName]: DocumentKind<Document
   },
   pricings: {
     word: 'pricing',
+    called: 'pricing table',
     words: 'pricings',
     format: PRICING_FORMAT,
     read: readPricing,
@@ -144,4 +147,6 @@ export const documentKinds: { readonly [kind in KindName]: DocumentKind<Document
     where: whereInPricing,
   },
 };
+/** What a document of a kind is called by a person: `pricing table`. */
+export const calledOf = (kind: KindName): string => documentKinds[kind].called ?? documentKinds[kind].word;
 export const kindNames = Object.keys(documentKinds) as readonly KindName[];

@@ -37,32 +37,33 @@ export function answerText(given: Given | undefined, language: string, words: Pr
  * are rows below it, then the features by their groups. Nothing of it is kept: it is made anew whenever it is asked for. Where more than
  * one period is chosen, each has a row of its own.
  */
-export function comparisonOf(pricing: Pricing, chosen: Chosen | readonly Chosen[] = pricing.first, says: PriceText = bareText): Comparison {
+export function comparisonOf(
+  pricing: Pricing,
+  chosen: Chosen | readonly Chosen[] = pricing.first,
+  { says = bareText, isWhole = false }: ComparisonOptions = {},
+): Comparison {
   const prices = 'period' in chosen ? [chosen] : chosen;
   const words = pricingWords(pricing.language);
   const plans = shownPlans(pricing);
-  const features = pricing.features.filter((each, i, all) => (each.kind === 'feature' ? each.in !== 'cards' : heads(all, i)));
   const row = (name: string, of: (plan: Plan) => Row[number]): Row => [name, ...plans.map(of)];
-  const hasActions = plans.some(({ actions }) => actions.length > 0);
-  const rows: ComparisonRow[] = [
-    { is: 'names' },
-    ...prices.map((each) => ({ is: 'price' as const, chosen: each })),
-    ...(hasActions ? [{ is: 'action' as const }] : []),
-  ];
-  const texts: Row[] = [
-    row(pricing.caption === '' ? words.features : pricing.caption, ({ name }) => name),
-    ...prices.map((each) =>
-      row(prices.length === 1 ? words.price : periodName(pricing, each.period), (plan) => {
-        const price = writtenPrice(pricing, plan, each);
-        return price ? says(price) : pricing.unpriced;
-      }),
-    ),
-    ...(hasActions ? [[words.action, ...plans.map(actionCell(words))]] : []),
-  ];
-  for (const feature of features) {
-    rows.push({ is: feature.kind, feature });
-    texts.push(row(feature.name, (plan) => (feature.kind === 'group' ? '' : answerText(answerOf(pricing, feature, plan), pricing.language, words))));
-  }
+  const rows = rowsOf(pricing, prices, isWhole);
+  const texts = rows.map((each): Row => {
+    switch (each.is) {
+      case 'names':
+        return row(pricing.caption === '' ? words.features : pricing.caption, ({ name }) => name);
+      case 'price':
+        return row(prices.length === 1 ? words.price : periodName(pricing, each.chosen.period), (plan) => {
+          const price = writtenPrice(pricing, plan, each.chosen);
+          return price ? says(price) : pricing.unpriced;
+        });
+      case 'action':
+        return row(words.action, actionCell(words));
+      case 'group':
+        return row(each.feature.name, () => '');
+      case 'feature':
+        return row(each.feature.name, (plan) => answerText(answerOf(pricing, each.feature, plan), pricing.language, words));
+    }
+  });
   const { name, caption, language, theme } = pricing;
   const plain = tableOf(name, texts, { kind: 'pricing', headerRows: 1, rowHeaders: 1, caption, language, theme });
   const headed = rows.reduce((table, { is }, at) => {
@@ -72,7 +73,25 @@ export function comparisonOf(pricing: Pricing, chosen: Chosen | readonly Chosen[
   return { table: withLooks(pricing, headed, rows, plans), rows, plans };
 }
 
-type PriceText = (price: WrittenPrice) => Row[number];
+/** What is said of a price, and whether everything is there that could be said: rows for actions, features of cards alone, empty groups. */
+interface ComparisonOptions {
+  readonly says?: (price: WrittenPrice) => Row[number];
+  readonly isWhole?: boolean;
+}
+
+/** What each row is about. */
+function rowsOf(pricing: Pricing, prices: readonly Chosen[], isWhole: boolean): readonly ComparisonRow[] {
+  const features = pricing.features.filter((each, i, all) => isWhole || (each.kind === 'feature' ? each.in !== 'cards' : heads(all, i)));
+  const hasActions = isWhole || shownPlans(pricing).some(({ actions }) => actions.length > 0);
+  return [
+    { is: 'names' },
+    ...prices.map((chosen) => ({ is: 'price' as const, chosen })),
+    ...(hasActions ? [{ is: 'action' as const }] : []),
+    ...features.map((feature) => ({ is: feature.kind, feature })),
+  ];
+}
+
+type PriceText = NonNullable<ComparisonOptions['says']>;
 const bareText: PriceText = ({ text }) => text;
 const periodName = ({ periods }: Pricing, period: string): string => periods.find(({ id }) => id === period)?.name ?? '';
 
@@ -91,7 +110,17 @@ function wholePrice({ text, was, saving }: WrittenPrice): Row[number] {
 }
 
 /** The comparison as it stands on a page: with what each period costs, what it cost before, and what it saves. */
-export const wholeComparison = (pricing: Pricing): Comparison => comparisonOf(pricing, everyPeriod(pricing), wholePrice);
+export const wholeComparison = (pricing: Pricing): Comparison => comparisonOf(pricing, everyPeriod(pricing), { says: wholePrice });
+
+const pricesIn = ({ periods }: Pricing, currency: string): readonly Chosen[] => periods.map(({ id }) => ({ period: id, currency }));
+
+/** The comparison as it is worked on: everything that can be typed has its cell, and every period its row, in one currency. */
+export const editedComparison = (pricing: Pricing, currency = pricing.first.currency): Comparison =>
+  comparisonOf(pricing, pricesIn(pricing, currency), { isWhole: true });
+
+/** What the rows of that are about. */
+export const editedRows = (pricing: Pricing, currency = pricing.first.currency): readonly ComparisonRow[] =>
+  rowsOf(pricing, pricesIn(pricing, currency), true);
 
 /** Whether any feature of a group stands in the comparison. */
 function heads(features: readonly Feature[], at: number): boolean {

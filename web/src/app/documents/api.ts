@@ -16,6 +16,7 @@ import {
   type KeptHead,
   type KeptHouse,
   type KeptPage,
+  type KeptPricing,
   type KeptTable,
   type KeptTheme,
   type KindName,
@@ -26,13 +27,31 @@ import {
 import { elsewhereAddress } from '../../../../core/compile';
 import type { House } from '../../../../core/house';
 import { good, type Outcome } from '../../../../core/outcome';
-import type { Along, Page } from '../../../../core/page';
+import type { Along, Page, Ref, ShownKind } from '../../../../core/page';
+import { wholeComparison } from '../../../../core/pricing';
 import type { Row, Table, TableHead } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
 import { ThemeDrafts } from './theme-drafts';
 
-export type { Changed, Done, Edition, Follower, Kept, KeptHead, KeptHouse, KeptPage, KeptTable, KeptTheme, Pending, RowsPiece, ThemeEdition };
+export type {
+  Changed,
+  Done,
+  Edition,
+  Follower,
+  Kept,
+  KeptHead,
+  KeptHouse,
+  KeptPage,
+  KeptPricing,
+  KeptTable,
+  KeptTheme,
+  Pending,
+  RowsPiece,
+  ThemeEdition,
+};
 export type Kind = KindName;
+/** What pages follow. */
+export type Followed = ShownKind | 'themes';
 
 /** A request that did not do what it was for: the server could not be reached (status 0), or it refused. */
 export class ApiError extends Error {
@@ -57,6 +76,7 @@ export class Api {
 
   themes = (): Observable<readonly KeptTheme[]> => this.get('/api/themes', answers.themes).pipe(tap((themes) => this.drafts.knowAll(themes)));
   tables = (): Observable<readonly KeptTable[]> => this.get('/api/tables', answers.tables);
+  pricings = (): Observable<readonly KeptPricing[]> => this.get('/api/pricings', answers.pricings);
   pages = (): Observable<readonly KeptPage[]> => this.get('/api/pages', answers.pages);
   document = <K extends Kind>(kind: K, id: string): Observable<Kept<Documents[K]>> =>
     this.get(`/api/${kind}/${id}`, answers.kept(kind)).pipe(tap((kept) => this.know(kind, kept)));
@@ -79,11 +99,11 @@ export class Api {
   tableAt = (id: string, revision: number): Observable<Table> => this.get(`/api/tables/${id}/history/${revision}`, answers.document('tables'));
   delete = (kind: Kind, id: string): Observable<unknown> => this.ask(this.http.delete(`/api/${kind}/${id}`), whatever);
   restore = (kind: Kind, id: string): Observable<unknown> => this.ask(this.http.post(`/api/${kind}/${id}/restore`, null), whatever);
-  /** Publishes a theme or a table as it was seen; pages of these ids stay as they are. */
-  publish = (kind: 'themes' | 'tables', id: string, seen: number, hold: readonly string[]): Observable<Edition> =>
+  /** Publishes what pages follow as it was seen; pages of these ids stay as they are. */
+  publish = (kind: Followed, id: string, seen: number, hold: readonly string[]): Observable<Edition> =>
     this.ask(this.http.post(`/api/${kind}/${id}/editions`, { hold }, startedFrom(seen)), answers.edition);
   /** Live pages that would change if it were published. */
-  followers = (kind: 'themes' | 'tables', id: string): Observable<readonly Follower[]> => this.get(`/api/${kind}/${id}/followers`, answers.followers);
+  followers = (kind: Followed, id: string): Observable<readonly Follower[]> => this.get(`/api/${kind}/${id}/followers`, answers.followers);
   /** Themes that one grows from, which have changed since they were published. */
   changedBelow = (id: string): Observable<readonly Changed[]> => this.get(`/api/themes/${id}/below`, answers.changed);
   publishPage = (id: string, seen: number, along: readonly Along[]): Observable<Edition & { readonly slug: string }> =>
@@ -93,9 +113,16 @@ export class Api {
 
   editions = (id: string, kind: Kind = 'themes'): Observable<readonly Edition[]> => this.get(`/api/${kind}/${id}/editions`, answers.editions);
   pageEdition = (id: string, number: number): Observable<Page> => this.get(`/api/pages/${id}/editions/${number}`, answers.document('pages'));
-  /** An edition of a table with its first body rows only. */
-  tableEdition = (id: string, number: number): Observable<Table> =>
-    this.get(`/api/tables/${id}/editions/${number}/preview`, answers.document('tables'));
+  /** What a placement shows, as it stands: a table with its first body rows only, a pricing table as its comparison. */
+  shown = ({ kind, id }: Pick<Ref<ShownKind>, 'kind' | 'id'>): Observable<Table> =>
+    kind === 'tables'
+      ? this.tablePreview(id).pipe(map(({ document }) => document))
+      : this.document(kind, id).pipe(map(({ document }) => wholeComparison(document).table));
+  /** The same in an edition. */
+  shownEdition = ({ kind, id }: Pick<Ref<ShownKind>, 'kind' | 'id'>, number: number): Observable<Table> =>
+    kind === 'tables'
+      ? this.get(`/api/tables/${id}/editions/${number}/preview`, answers.document('tables'))
+      : this.get(`/api/pricings/${id}/editions/${number}`, answers.document('pricings')).pipe(map((document) => wholeComparison(document).table));
   themeEditions = (id: string): Observable<readonly ThemeEdition[]> => this.get(`/api/themes/${id}/editions`, answers.themeEditions);
   /** An edition of a theme, then the themes that it stands on, as they were in theirs. */
   themeEdition = (id: string, number: number): Observable<readonly [Theme, ...Theme[]]> =>

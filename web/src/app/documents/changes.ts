@@ -6,7 +6,7 @@ import { Locks } from './laid-by/locks';
 
 /** Something that has changed at the server: in the tool, or for visitors too. */
 export interface Change {
-  readonly kind: 'theme' | 'table' | 'page' | 'house' | 'everything';
+  readonly kind: 'theme' | 'table' | 'pricing' | 'page' | 'house' | 'everything';
   readonly id: string;
   readonly what: 'saved' | 'published' | 'deleted';
   /** The revision that it has since then, where one was saved. */

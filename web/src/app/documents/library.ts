@@ -2,7 +2,7 @@ import { Directive, inject, signal } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { Router } from '@angular/router';
 import { firstValueFrom, type Observable } from 'rxjs';
-import { documentKinds, type Documents, type KindName } from '../../../../core/documents';
+import { calledOf, documentKinds, type Documents, type KindName } from '../../../../core/documents';
 import { freeName } from '../../../../core/free-name';
 import { Deleting } from '../controls/deleting';
 import { askName } from '../controls/name-dialog';
@@ -64,7 +64,7 @@ export abstract class Library<K extends KindName, Item extends Kept<Documents[K]
   /** Asks for another name, and gives it. */
   protected async rename(item: Item): Promise<void> {
     await askName(this.dialog, {
-      title: `Rename the ${documentKinds[this.kind].word}`,
+      title: `Rename the ${calledOf(this.kind)}`,
       name: item.document.name,
       action: 'Rename',
       taken: this.items().flatMap(({ id, document }) => (id === item.id ? [] : [document.name])),

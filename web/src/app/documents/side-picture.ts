@@ -3,6 +3,7 @@ import { firstValueFrom } from 'rxjs';
 import type { PageInput } from '../../../../core/compile';
 import type { Conflict } from '../../../../core/edit';
 import { everyBlock, tablesOn, type Page } from '../../../../core/page';
+import { wholeComparison, type Pricing } from '../../../../core/pricing';
 import { previewOf, type Table } from '../../../../core/table';
 import type { Theme, ThemeView } from '../../../../core/theme';
 import { Dressed } from '../controls/dressed/dressed';
@@ -55,6 +56,7 @@ export class SidePicture {
 
   protected readonly table = computed((): Table | undefined => {
     if (this.kind() === 'themes') return sampleTable;
+    if (this.kind() === 'pricings') return wholeComparison(this.document() as Pricing).table;
     return this.kind() === 'tables' ? narrowed(this.document() as Table, this.conflict().path) : undefined;
   });
   protected readonly view = computed(() => (this.kind() === 'themes' ? this.views.of(this.document() as Theme) : this.worn()));
@@ -73,7 +75,7 @@ export class SidePicture {
 
   constructor() {
     effect(() => {
-      if (this.kind() === 'tables') void this.dress(this.document() as Table);
+      if (this.kind() === 'tables' || this.kind() === 'pricings') void this.dress(this.document() as Table | Pricing);
     });
     effect(() => {
       const page = this.block();
@@ -81,7 +83,7 @@ export class SidePicture {
     });
   }
 
-  private async dress({ theme }: Table): Promise<void> {
+  private async dress({ theme }: Pick<Table, 'theme'>): Promise<void> {
     const found = await firstValueFrom(this.api.document('themes', theme)).catch(() => undefined);
     this.worn.set(found && this.views.of(found.document));
   }
@@ -91,11 +93,11 @@ export class SidePicture {
     if (placed.length === 0) return;
     const [themes, ...tables] = await Promise.all([
       firstValueFrom(this.api.themes()).catch(() => []),
-      ...placed.map(({ shows }) => firstValueFrom(this.api.tablePreview(shows.id)).catch(() => undefined)),
+      ...placed.map(({ shows }) => firstValueFrom(this.api.shown(shows)).catch(() => undefined)),
     ]);
     this.around.set({
       themes: new Map(themes.map(({ id, key, document }) => [id, { key, view: this.views.of(document) }])),
-      tables: new Map(tables.flatMap((kept) => (kept ? [[kept.id, previewOf(kept.document, ROWS)] as const] : []))),
+      tables: new Map(tables.flatMap((table, i) => (table ? [[placed[i]?.shows.id ?? '', previewOf(table, ROWS)] as const] : []))),
     });
   }
 }

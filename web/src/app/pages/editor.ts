@@ -138,7 +138,7 @@ export class PageEditor implements OnInit {
     if (ref) this.set({ [what]: { kind: ref.kind, id: ref.id, ...(edition === '' ? {} : { held: Number(edition) }) } });
   }
   /** Another table, or another theme, at its newest edition. */
-  protected show = (table: string): void => this.set({ shows: { kind: 'tables', id: table } });
+  protected show = (id: string): void => this.set({ shows: { kind: this.tables().find((each) => each.id === id)?.kind ?? 'tables', id } });
   protected dress = (theme: string): void => this.set({ dress: theme === '' ? null : { kind: 'themes', id: theme } });
 
   /** The page's editions: what has changed since, and a way back. */
@@ -194,7 +194,7 @@ export class PageEditor implements OnInit {
     return {
       id,
       kind,
-      shows: { kind: 'tables', id: first?.id ?? '' },
+      shows: { kind: first?.kind ?? 'tables', id: first?.id ?? '' },
       dress: theme === '' ? null : { kind: 'themes', id: theme },
       width: 'fill',
       align: 'theme',

@@ -2,18 +2,26 @@ import { DestroyRef, Injectable, computed, effect, inject, signal } from '@angul
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { firstValueFrom } from 'rxjs';
 import { heldKey, type PageInput } from '../../../../core/compile';
-import { dressed, siteDress, tableRef, tablesOn, themeRef, type Page, type TableBlock } from '../../../../core/page';
+import { dressed, siteDress, tableRef, tablesOn, themeRef, type Page, type ShownKind, type TableBlock } from '../../../../core/page';
+import { wholeComparison } from '../../../../core/pricing';
 import { tableOf, type Table } from '../../../../core/table';
 import type { ThemeView } from '../../../../core/theme';
 import { Deleting } from '../controls/deleting';
 import { ThemeViews } from '../controls/dressed/theme-views';
-import { Api, type Edition, type KeptPage, type KeptTable, type KeptTheme } from '../documents/api';
+import { Api, type Edition, type KeptPage, type KeptTheme } from '../documents/api';
 import { Changes, type Change } from '../documents/changes';
 import { OpenDocument } from '../documents/open-document';
 import { UnderHouse } from './house/under-house';
 
 /** Stands in while a table is on its way. */
 const emptyNotice: Table = tableOf('Opening…', [['Opening…']]);
+
+/** Something that a placement can show, as the table that it is there. */
+export interface Shown {
+  readonly kind: ShownKind;
+  readonly id: string;
+  readonly document: Table;
+}
 
 /**
  * What stands on the page that is open, and what could: tables, themes, their editions and the site's other pages, as they come in
@@ -30,7 +38,8 @@ export class StandsOn {
   private readonly document = inject<OpenDocument<'pages'>>(OpenDocument);
   private id = '';
 
-  readonly tables = signal<readonly KeptTable[]>([]);
+  /** What a placement can show, by name: tables, then pricing tables. */
+  readonly tables = signal<readonly Shown[]>([]);
   readonly themes = signal<readonly KeptTheme[]>([]);
   /** The site's other pages, for what reaches across it. */
   readonly otherPages = signal<readonly Page[]>([]);
@@ -75,8 +84,8 @@ export class StandsOn {
 
   constructor() {
     effect(() => {
-      const wanted = [...new Set(this.placements().map(({ shows }) => shows.id))].filter(Boolean);
-      for (const id of wanted) if (!this.fullTables().has(id)) void this.fetchTable(id);
+      const wanted = new Map(this.placements().map(({ shows }) => [shows.id, shows]));
+      for (const [id, shows] of wanted) if (id !== '' && !this.fullTables().has(id)) void this.fetchTable(shows);
     });
     effect(() => {
       for (const block of this.placements()) void this.fetchEditions(block);
@@ -90,12 +99,16 @@ export class StandsOn {
     this.changes.again$.pipe(takeUntilDestroyed(this.destroyed)).subscribe(() => void this.lookAgain());
     if (!(await this.document.open('pages', id))) return;
     await this.deleting.attempt(async () => {
-      const [tables, themes, pages] = await Promise.all([
+      const [tables, pricings, themes, pages] = await Promise.all([
         firstValueFrom(this.api.tables()),
+        firstValueFrom(this.api.pricings()),
         firstValueFrom(this.api.themes()),
         firstValueFrom(this.api.pages()),
       ]);
-      this.tables.set(tables);
+      this.tables.set([
+        ...tables.map(({ id, document }): Shown => ({ kind: 'tables', id, document })),
+        ...pricings.map(({ id, document }): Shown => ({ kind: 'pricings', id, document: wholeComparison(document).table })),
+      ]);
       this.themes.set(themes);
       this.otherPages.set(pages.filter((page) => page.id !== id).map(({ document }) => document));
       this.live.set(pages.find((page) => page.id === id)?.live);
@@ -112,7 +125,8 @@ export class StandsOn {
   private async lookAgain(): Promise<void> {
     this.asked.clear();
     this.themes.set(await firstValueFrom(this.api.themes()).catch(() => this.themes()));
-    for (const id of this.fullTables().keys()) await this.fetchTable(id, true);
+    for (const shows of new Map(this.placements().map((each) => [each.shows.id, each.shows])).values())
+      if (this.fullTables().has(shows.id)) await this.fetchTable(shows, true);
     await this.under.load();
   }
 
@@ -120,9 +134,10 @@ export class StandsOn {
     if (kind === 'theme') {
       if (what === 'published') this.asked.delete(id);
       this.themes.set(await firstValueFrom(this.api.themes()).catch(() => this.themes()));
-    } else if (kind === 'table' && this.fullTables().has(id)) {
+    } else if ((kind === 'table' || kind === 'pricing') && this.fullTables().has(id)) {
       if (what === 'published') this.asked.delete(id);
-      await this.fetchTable(id, true);
+      const { shows } = this.placements().find((block) => block.shows.id === id) ?? {};
+      if (shows) await this.fetchTable(shows, true);
     } else if (kind === 'house') await this.under.load();
     if (kind === 'page' && id === this.id)
       this.live.set((await firstValueFrom(this.api.pages()).catch(() => [])).find((page) => page.id === id)?.live);
@@ -130,21 +145,21 @@ export class StandsOn {
 
   private async fetchEditions(block: TableBlock): Promise<void> {
     const { id: theme = '', held } = block.dress ?? {};
-    const { id: table, held: heldTable } = block.shows;
+    const { kind, id: table, held: heldTable } = block.shows;
     const isNew = (what: string): boolean => what !== '' && !this.asked.has(what) && this.asked.add(what).size > 0;
     if (isNew(theme)) {
       const found = await firstValueFrom(this.api.editions(theme)).catch(() => []);
       this.editions.update((all) => new Map(all).set(theme, found));
     }
     if (isNew(table)) {
-      const found = await firstValueFrom(this.api.editions(table, 'tables')).catch(() => []);
+      const found = await firstValueFrom(this.api.editions(table, kind)).catch(() => []);
       this.editions.update((all) => new Map(all).set(table, found));
     }
     if (heldTable !== undefined && isNew(tableRef(block))) {
       // One that is on its way, or gone, is seen as the table is now.
       const now = this.fullTables().get(table);
       if (now) this.heldTables.update((all) => new Map(all).set(tableRef(block), now));
-      const found = await firstValueFrom(this.api.tableEdition(table, heldTable)).catch(() => undefined);
+      const found = await firstValueFrom(this.api.shownEdition(block.shows, heldTable)).catch(() => undefined);
       if (found) this.heldTables.update((all) => new Map(all).set(tableRef(block), found));
     }
     if (held !== undefined && isNew(themeRef(block))) {
@@ -153,11 +168,12 @@ export class StandsOn {
     }
   }
 
-  private async fetchTable(id: string, isKnown = false): Promise<void> {
+  private async fetchTable(shows: TableBlock['shows'], isKnown = false): Promise<void> {
+    const { id } = shows;
     if (!isKnown) this.fullTables.update((tables) => new Map(tables).set(id, emptyNotice));
     try {
-      const kept = await firstValueFrom(this.api.tablePreview(id));
-      this.fullTables.update((tables) => new Map(tables).set(id, kept.document));
+      const found = await firstValueFrom(this.api.shown(shows));
+      this.fullTables.update((tables) => new Map(tables).set(id, found));
     } catch {
       this.fullTables.update((tables) => new Map([...tables].filter(([each]) => each !== id)));
     }

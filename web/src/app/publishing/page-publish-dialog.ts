@@ -22,9 +22,7 @@ export interface PagePublishing {
       <ul aria-label="Changed since they were published">
         @for (each of data.pending; track each.id) {
           <li>
-            <mat-checkbox [checked]="isChosen(each)" (change)="choose(each, $event.checked)"
-              >{{ each.kind === 'table' ? 'Table' : 'Theme' }} “{{ each.name }}”</mat-checkbox
-            >
+            <mat-checkbox [checked]="isChosen(each)" (change)="choose(each, $event.checked)">{{ words[each.kind] }} “{{ each.name }}”</mat-checkbox>
             <p class="zest-note">
               Changed since edition {{ each.edition }}.
               {{ each.others.length === 0 ? 'No other page follows it.' : 'It changes on ' + each.others.join(', ') + ' too.' }}
@@ -53,8 +51,10 @@ export class PagePublishDialog {
   protected readonly data = inject<PagePublishing>(MAT_DIALOG_DATA);
   private readonly dialog = inject<MatDialogRef<PagePublishDialog, readonly Along[]>>(MatDialogRef);
   private readonly chosen = signal<ReadonlySet<Pending>>(
-    new Set(this.data.pending.filter(({ kind, others }) => kind === 'table' || others.length === 0)),
+    new Set(this.data.pending.filter(({ kind, others }) => kind !== 'theme' || others.length === 0)),
   );
+
+  protected readonly words = { theme: 'Theme', table: 'Table', pricing: 'Pricing table' } as const;
 
   protected isChosen = (each: Pending): boolean => this.chosen().has(each);
   protected choose(each: Pending, is: boolean): void {

@@ -3,18 +3,19 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { MatProgressBarModule } from '@angular/material/progress-bar';
+import { calledOf } from '../../../../core/documents';
 import type { TableBlock } from '../../../../core/page';
 import { previewOf, type Table } from '../../../../core/table';
 import { modeOf, type ThemeView } from '../../../../core/theme';
 import { placeInWords } from '../../../../core/edit';
 import { unreadableByMode } from '../../../../core/paint';
 import { Dressed } from '../controls/dressed/dressed';
-import { Api, type Changed, type Follower } from '../documents/api';
+import { Api, type Changed, type Followed, type Follower } from '../documents/api';
 import { AsPublished, askOnce } from './as-published';
 import { ThemeViews } from '../controls/dressed/theme-views';
 
 export interface Publishing {
-  readonly kind: 'themes' | 'tables';
+  readonly kind: Followed;
   readonly id: string;
   readonly name: string;
   readonly followers: readonly Follower[];
@@ -57,7 +58,7 @@ export class PublishDialog {
   private readonly pairs = signal<ReadonlyMap<string, Pair>>(new Map());
   protected readonly done = computed(() => this.pairs().size);
   protected readonly all = this.data.followers.reduce((sum, { blocks }) => sum + Math.min(SHOWN, blocks.length), 0);
-  protected readonly word = this.data.kind === 'themes' ? 'theme' : 'table';
+  protected readonly word = calledOf(this.data.kind);
   protected readonly count = computed(() => this.data.followers.length - this.held().size);
   /** Each document is fetched once, however many placements show it. */
   private readonly once = askOnce();
@@ -111,21 +112,19 @@ export class PublishDialog {
 
   private async pairFor(block: TableBlock): Promise<Pair> {
     const dress = block.dress?.id ?? '';
-    const [liveTable, live] = await Promise.all([this.newestTable(block.shows.id), this.published.newest(dress)]);
+    const [liveTable, live] = await Promise.all([this.newestTable(block.shows), this.published.newest(dress)]);
     const liveTheme = live && this.views.ofEdition(live);
-    const draft = await this.once(`table ${block.shows.id}`, this.api.tablePreview(block.shows.id));
+    const draft = await this.once(`table ${block.shows.id}`, this.api.shown(block.shows));
     const now = liveTable && { table: liveTable, view: liveTheme };
-    const then =
-      this.data.kind === 'tables'
-        ? { table: draft.document, view: liveTheme }
-        : { table: liveTable ?? draft.document, view: await this.thenFor(dress) };
+    const then = this.data.kind === 'themes' ? { table: liveTable ?? draft, view: await this.thenFor(dress) } : { table: draft, view: liveTheme };
     const short = ({ table, view }: Picture): Picture => ({ table: previewOf(table, ROWS), view });
-    return { name: draft.document.name, now: now && short(now), then: short(then) };
+    return { name: draft.name, now: now && short(now), then: short(then) };
   }
 
-  private async newestTable(id: string): Promise<Table | undefined> {
-    const [newest] = await this.once(`editions ${id}`, this.api.editions(id, 'tables'));
-    return newest && this.once(`edition ${id}`, this.api.tableEdition(id, newest.number));
+  private async newestTable(shows: TableBlock['shows']): Promise<Table | undefined> {
+    const { kind, id } = shows;
+    const [newest] = await this.once(`editions ${id}`, this.api.editions(id, kind));
+    return newest && this.once(`edition ${id}`, this.api.shownEdition(shows, newest.number));
   }
   private async thenFor(dress: string): Promise<ThemeView | undefined> {
     const then = await this.published.with(dress, this.data.id);

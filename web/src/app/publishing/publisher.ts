@@ -2,9 +2,10 @@ import { Injectable, inject } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { firstValueFrom } from 'rxjs';
+import { calledOf } from '../../../../core/documents';
 import type { Along } from '../../../../core/page';
 import { Deleting } from '../controls/deleting';
-import { Api, type Edition } from '../documents/api';
+import { Api, type Edition, type Followed } from '../documents/api';
 import type { PagePublishing } from './page-publish-dialog';
 import type { Publishing } from './publish-dialog';
 
@@ -25,15 +26,15 @@ export class Publisher {
   private readonly deleting = inject(Deleting);
   private readonly snackBar = inject(MatSnackBar);
 
-  /** Publishes an open theme or table, once it is kept; undefined where that was left or could not be done. Says what came of it. */
-  async publish(kind: 'themes' | 'tables', session: Open | undefined, newest?: number): Promise<Edition | undefined> {
+  /** Publishes an open theme, table or pricing table, once it is kept; undefined where that was left or could not be done. Says what came of it. */
+  async publish(kind: Followed, session: Open | undefined, newest?: number): Promise<Edition | undefined> {
     if (!session || !(await this.isKept(session))) return undefined;
     const edition = await this.publishKept(kind, session);
     if (!edition) return undefined;
     const said =
       edition.number === newest
         ? `Nothing changed since edition ${edition.number}.`
-        : `Edition ${edition.number} is published. Pages that follow the ${kind === 'themes' ? 'theme' : 'table'} show it at their next load.`;
+        : `Edition ${edition.number} is published. Pages that follow the ${calledOf(kind)} show it at their next load.`;
     this.snackBar.open(said, 'Good');
     return edition;
   }
@@ -44,7 +45,7 @@ export class Publisher {
     return is;
   }
 
-  private async publishKept(kind: 'themes' | 'tables', { id, seen, document: { name } }: Open): Promise<Edition | undefined> {
+  private async publishKept(kind: Followed, { id, seen, document: { name } }: Open): Promise<Edition | undefined> {
     const followers = await this.deleting.attempt(() => firstValueFrom(this.api.followers(kind, id)));
     const below = kind === 'themes' ? await this.deleting.attempt(() => firstValueFrom(this.api.changedBelow(id))) : [];
     if (!followers || !below) return undefined;

@@ -4,7 +4,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatProgressBarModule } from '@angular/material/progress-bar';
 import { firstValueFrom } from 'rxjs';
-import { countsInWords, documentKinds, type Backups, type Deleted, type KeptBackup } from '../../../../core/documents';
+import { calledOf, countsInWords, type Backups, type Deleted, type KeptBackup } from '../../../../core/documents';
 import { Deleting } from '../controls/deleting';
 import { Api, ApiError } from '../documents/api';
 import { RestoreDialog, type RestoreQuestion } from './restore-dialog';
@@ -46,7 +46,7 @@ export class BackupsView {
   }
 
   protected named = ({ madeAt }: KeptBackup): string => `the backup of ${formatDate(madeAt, 'd MMM y, HH:mm:ss', 'en')}`;
-  protected wordOf = ({ kind }: Deleted): string => documentKinds[kind].word;
+  protected wordOf = ({ kind }: Deleted): string => calledOf(kind);
 
   protected make = (): Promise<void> =>
     this.work('Everything is written to a backup, and the backup is tried…', async () => {

@@ -4,7 +4,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { Router } from '@angular/router';
 import { debounceTime, firstValueFrom, merge, of } from 'rxjs';
-import { documentKinds } from '../../../../../core/documents';
+import { calledOf } from '../../../../../core/documents';
 import { Deleting } from '../../controls/deleting';
 import { askYes } from '../../safekeeping/ask-yes';
 import { Api, ApiError } from '../api';
@@ -82,7 +82,7 @@ export class LeftWork {
       .subscribe(() => void this.look());
   }
 
-  protected word = ({ kind }: KeptDraft): string => documentKinds[kind].word;
+  protected word = ({ kind }: KeptDraft): string => calledOf(kind);
   protected when = said;
 
   /** Opens it: there it is taken up. One that was deleted meanwhile is brought back first. */

@@ -5,7 +5,7 @@ import { RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import type { PageInput } from '../../../../../core/compile';
 import { cssOf, HOUSE_FORMAT, houseIn, manners, readDarkMark, type House, type Standing } from '../../../../../core/house';
-import { tablesOn, type Page } from '../../../../../core/page';
+import { tablesOn, type Page, type TableBlock } from '../../../../../core/page';
 import type { Table } from '../../../../../core/table';
 import { ExtraCssDialog } from '../../controls/css/extra-css-dialog';
 import { followRoom } from '../../controls/follow-room';
@@ -72,7 +72,7 @@ export class HouseView {
       if (kept?.manner === '') this.own.set(kept);
     });
     effect(() => {
-      for (const { shows } of tablesOn(this.page() ?? { blocks: [] })) if (!this.tables().has(shows.id)) void this.fetch(shows.id);
+      for (const { shows } of tablesOn(this.page() ?? { blocks: [] })) if (!this.tables().has(shows.id)) void this.fetch(shows);
     });
     void this.load();
   }
@@ -85,9 +85,9 @@ export class HouseView {
       this.pageId.set(pages.find(({ document }) => tablesOn(document).length > 0)?.id ?? pages[0]?.id ?? '');
     });
   }
-  private async fetch(id: string): Promise<void> {
-    const kept = await firstValueFrom(this.api.tablePreview(id)).catch(() => undefined);
-    if (kept) this.tables.update((all) => new Map(all).set(id, kept.document));
+  private async fetch(shows: TableBlock['shows']): Promise<void> {
+    const found = await firstValueFrom(this.api.shown(shows)).catch(() => undefined);
+    if (found) this.tables.update((all) => new Map(all).set(shows.id, found));
   }
 
   /** Here it is only told what the page would need: it is settled on the page itself. */
