@@ -13,6 +13,13 @@ export const routes: Routes = [
   },
   { path: 'tables', title: 'Tables', loadComponent: () => import('./tables/library').then((m) => m.TableLibrary) },
   { path: 'tables/:id', title: 'Table', loadComponent: () => import('./tables/editor').then((m) => m.TableEditor), canDeactivate: [leaveWhenKept] },
+  { path: 'pricings', pathMatch: 'full', redirectTo: 'tables' },
+  {
+    path: 'pricings/:id',
+    title: 'Plans',
+    loadComponent: () => import('./pricings/plan-view').then((m) => m.PlanView),
+    canDeactivate: [leaveWhenKept],
+  },
   { path: 'pages', title: 'Pages', loadComponent: () => import('./pages/library').then((m) => m.PageLibrary) },
   { path: 'pages/house', title: 'House stylesheet', loadComponent: () => import('./pages/house/house-view').then((m) => m.HouseView) },
   { path: 'pages/:id', title: 'Page', loadComponent: () => import('./pages/editor').then((m) => m.PageEditor), canDeactivate: [leaveWhenKept] },

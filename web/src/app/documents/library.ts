@@ -47,7 +47,7 @@ export abstract class Library<K extends KindName, Item extends Kept<Documents[K]
   }
 
   /** A name that none of them has. */
-  private free = (name: string): string =>
+  protected free = (name: string): string =>
     freeName(
       name,
       this.items().map(({ document }) => document.name),
@@ -74,7 +74,7 @@ export abstract class Library<K extends KindName, Item extends Kept<Documents[K]
     await this.load();
   }
   protected duplicate = (item: Item): Promise<void> => this.then(() => this.copied(item));
-  protected remove = (item: Item): Promise<void> => this.deleting.delete(this.kind, item, () => void this.load());
+  protected remove: (item: Item) => Promise<void> = (item): Promise<void> => this.deleting.delete(this.kind, item, () => void this.load());
 
   protected async named(item: Item, name: string): Promise<void> {
     await firstValueFrom(this.api.save(this.kind, item.id, item.revision, { ...item.document, name }));

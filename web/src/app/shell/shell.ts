@@ -2,7 +2,9 @@ import { AsyncPipe, DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
-import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { filter, map } from 'rxjs';
 import { LeftWork } from '../documents/laid-by/left-work';
 import { Sessions } from '../documents/sessions';
 import { WindowsAtOnce } from '../safekeeping/windows';
@@ -19,6 +21,14 @@ export class Shell {
   private readonly sessions = inject(Sessions);
   private readonly dialog = inject(MatDialog);
   protected readonly state$ = this.sessions.state$;
+  /** Whether tables are here, or one of them, whatever kind it is. */
+  protected readonly isAtTables = toSignal(
+    inject(Router).events.pipe(
+      filter((event) => event instanceof NavigationEnd),
+      map(({ urlAfterRedirects }) => /^\/(?:tables|pricings)(?:\/|\?|#|$)/.test(urlAfterRedirects)),
+    ),
+    { initialValue: false },
+  );
 
   constructor() {
     inject(WindowsAtOnce).listen();

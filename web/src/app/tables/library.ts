@@ -3,17 +3,27 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatIconModule } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
-import { firstValueFrom } from 'rxjs';
+import { firstValueFrom, forkJoin, map, type Observable } from 'rxjs';
 import { tableKinds, textsOf } from '../../../../core/table';
 import { plainestOf, type ThemeView } from '../../../../core/theme';
 import { CardWall } from '../controls/card-wall';
-import { tablesOn } from '../../../../core/page';
+import { tablesOn, type ShownKind } from '../../../../core/page';
+import { wholeComparison, type Pricing } from '../../../../core/pricing';
 import { Dressed } from '../controls/dressed/dressed';
-import { ApiError, type KeptTable, type KeptTheme } from '../documents/api';
+import { ApiError, type KeptPricing, type KeptTable, type KeptTheme } from '../documents/api';
 import { Library } from '../documents/library';
 import { FreshNotes } from './bring-in/fresh-notes';
+import type { NewPricingData, NewPricingDialog } from '../pricings/new-pricing-dialog';
 import type { NewTable, NewTableData, NewTableDialog } from './bring-in/new-table-dialog';
 import { ThemeViews } from '../controls/dressed/theme-views';
+
+/** A table of the list, or a pricing table as the table that it is on a page. */
+type Listed = KeptTable & { readonly kept: ShownKind; readonly plans?: Pricing };
+
+const listed = ({ document: plans, ...kept }: KeptPricing): Listed => {
+  const { table: document } = wholeComparison(plans);
+  return { ...kept, kept: 'pricings', plans, document, rows: document.rows.length, columns: plans.plans.length + 1 };
+};
 
 @Component({
   selector: 'zest-table-library',
@@ -38,6 +48,7 @@ import { ThemeViews } from '../controls/dressed/theme-views';
           <option [value]="each" [selected]="ofKind() === each">{{ each }}</option>
         }
       </select>
+      <button mat-stroked-button (click)="createPlans()">New pricing table</button>
       <button mat-flat-button (click)="create()">New table</button>
     </div>
     <div class="zest-view">
@@ -51,7 +62,7 @@ import { ThemeViews } from '../controls/dressed/theme-views';
             <div class="foot">
               <div class="names">
                 <h2>
-                  <a [routerLink]="['/tables', table.id]">{{ table.document.name }}</a>
+                  <a [routerLink]="['/', table.kept, table.id]">{{ table.document.name }}</a>
                 </h2>
                 <p class="zest-note">{{ about(table) }}</p>
               </div>
@@ -82,11 +93,18 @@ import { ThemeViews } from '../controls/dressed/theme-views';
   styles: '.find { width: 220px; } select { width: 140px; }',
   styleUrl: '../controls/card.scss',
 })
-export class TableLibrary extends Library<'tables', KeptTable> {
+export class TableLibrary extends Library<'tables', Listed> {
   private readonly views = inject(ThemeViews);
   private readonly fresh = inject(FreshNotes);
   protected readonly kind = 'tables';
-  protected readonly ask = this.api.tables;
+  protected readonly ask = (): Observable<readonly Listed[]> =>
+    forkJoin([this.api.tables(), this.api.pricings()]).pipe(
+      map(([tables, pricings]) =>
+        [...tables.map((table): Listed => ({ ...table, kept: 'tables' })), ...pricings.map(listed)].sort((a, b) =>
+          b.updatedAt.localeCompare(a.updatedAt),
+        ),
+      ),
+    );
   /** The kind of table that is looked for; empty for every kind. */
   protected readonly ofKind = signal('');
   protected readonly kinds = tableKinds;
@@ -103,13 +121,13 @@ export class TableLibrary extends Library<'tables', KeptTable> {
     void this.load();
   }
 
-  protected said = (table: KeptTable): readonly string[] => {
+  protected said = (table: Listed): readonly string[] => {
     const { name, kind, caption, rows, headerRows } = table.document;
     const header = rows.slice(0, headerRows).flatMap(textsOf);
     return [name, kind, caption, ...header, this.viewOf(table)?.theme.name ?? '', ...(this.pages().get(table.id) ?? [])];
   };
 
-  protected viewOf(table: KeptTable): ThemeView | undefined {
+  protected viewOf(table: Listed): ThemeView | undefined {
     const theme = this.themes().get(table.document.theme)?.document;
     return theme && this.views.of(theme);
   }
@@ -128,9 +146,10 @@ export class TableLibrary extends Library<'tables', KeptTable> {
     await super.load();
   }
 
-  protected about({ id, rows, columns, document: { kind } }: KeptTable): string {
+  protected about({ id, rows, columns, kept, plans, document: { kind } }: Listed): string {
     const pages = this.pages().get(id) ?? [];
     const where = pages.length === 0 ? 'on no page' : pages.length === 1 ? `on ${pages[0]}` : `on ${pages.length} pages`;
+    if (kept === 'pricings') return `${plans?.plans.length === 1 ? '1 plan' : `${plans?.plans.length ?? 0} plans`}, ${where}`;
     return `${kind === 'data' ? '' : `${kind}, `}${rows.toLocaleString('en')} rows, ${columns} columns, ${where}`;
   }
 
@@ -139,6 +158,27 @@ export class TableLibrary extends Library<'tables', KeptTable> {
     const all = [...this.themes().values()];
     const themes = all.map(({ id, document }) => ({ id, name: document.name })).sort((a, b) => a.name.localeCompare(b.name));
     return { themes, theme: plainestOf(all, ({ document }) => this.views.of(document))?.id ?? '' };
+  }
+
+  /** A new pricing table, dressed as new tables are. */
+  protected async createPlans(): Promise<void> {
+    const { NewPricingDialog: Dialog } = await import('../pricings/new-pricing-dialog');
+    let id = '';
+    const { theme, themes } = this.dresses();
+    const keep = async (pricing: Pricing): Promise<string | undefined> => {
+      try {
+        ({ id } = await firstValueFrom(this.api.create('pricings', { ...pricing, name: this.free(pricing.name) })));
+        return undefined;
+      } catch (error) {
+        if (error instanceof ApiError) return error.say;
+        throw error;
+      }
+    };
+    const data: NewPricingData = { keep, theme, themes };
+    const made = await firstValueFrom(
+      this.dialog.open<NewPricingDialog, NewPricingData, boolean>(Dialog, { width: '760px', maxWidth: '94vw', data }).afterClosed(),
+    );
+    if (made) await this.router.navigate(['/pricings', id]);
   }
 
   protected async create(): Promise<void> {
@@ -166,12 +206,16 @@ export class TableLibrary extends Library<'tables', KeptTable> {
     await this.router.navigate(['/tables', id]);
   }
 
-  /** Only its beginning is here: the change alone is sent. */
-  protected override async named({ id }: KeptTable, name: string): Promise<void> {
+  protected override remove = (item: Listed): Promise<void> => this.deleting.delete(item.kept, item, () => void this.load());
+
+  /** Of a table only its beginning is here: the change alone is sent. */
+  protected override async named({ id, plans, revision: seen }: Listed, name: string): Promise<void> {
+    if (plans) return void (await firstValueFrom(this.api.save('pricings', id, seen, { ...plans, name })));
     const { revision } = await firstValueFrom(this.api.tableHead(id));
     await firstValueFrom(this.api.patch('tables', id, revision, { change: { head: { name } }, said: ['rename the table'] }));
   }
-  protected override async copied({ id }: KeptTable): Promise<void> {
+  protected override async copied({ id, plans }: Listed): Promise<void> {
+    if (plans) return void (await firstValueFrom(this.api.create('pricings', { ...plans, name: this.free(`${plans.name} copy`) })));
     await firstValueFrom(this.api.duplicateTable(id));
   }
 }
