@@ -16,12 +16,13 @@ export async function loadDemo(database: Database): Promise<boolean> {
   );
   if (count > 0) return false;
   await database.transaction(async (queries) => {
-    const { themes, tables, pages } = createStores(asOne(queries));
+    const { themes, tables, pages, pricings } = createStores(asOne(queries));
     for (const [id, theme] of read('themes')) {
       await themes.create(theme, id);
       await themes.publish(id);
     }
     for (const [id, table] of read('tables')) await tables.create(table, id);
+    for (const [id, pricing] of read('pricings')) await pricings.create(pricing, id);
     for (const [id, page] of read('pages')) {
       await pages.create(page, id);
       await pages.publish(id);

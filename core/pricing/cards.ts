@@ -1,5 +1,5 @@
 import { answerOf, phrased } from './answers';
-import { answerText, shownPlans } from './comparison';
+import { answerText, isSaid, shownPlans } from './comparison';
 import type { Action, Answer, Feature, Plan, Pricing } from './pricing';
 import { writtenPrice, type Chosen, type WrittenPrice } from './shown-price';
 import { filled, pricingWords } from './words';
@@ -67,6 +67,7 @@ export function cardsOf(pricing: Pricing, manner: CardManner, chosen: Chosen = p
 function linesOf(pricing: Pricing, plan: Plan, manner: CardManner): readonly CardLine[] {
   const lines = pricing.features
     .filter(({ in: place, kind }) => kind === 'group' || place !== 'comparison')
+    .filter((feature) => feature.kind === 'group' || isSaid(pricing, feature))
     .flatMap((feature): readonly CardLine[] => {
       if (feature.kind === 'group') return [{ feature, is: 'group', text: feature.name }];
       const given = answerOf(pricing, feature, plan);

@@ -1,5 +1,6 @@
 import { makeHeading, setExceptions, tableOf, type Exception, type Row, type Table } from '../table';
 import { isOfColumns } from '../theme';
+import { own } from '../own';
 import { answerOf, type Given } from './answers';
 import type { Feature, Plan, Pricing } from './pricing';
 import { writtenPrice, type Chosen, type WrittenPrice } from './shown-price';
@@ -79,9 +80,14 @@ interface ComparisonOptions {
   readonly isWhole?: boolean;
 }
 
+/** Whether anything is said of a feature: one that was only made has no name, and no plan has it. */
+export const isSaid = ({ answers }: Pricing, { id, name }: Feature): boolean => name.trim() !== '' || own(answers, id) !== undefined;
+
 /** What each row is about. */
 function rowsOf(pricing: Pricing, prices: readonly Chosen[], isWhole: boolean): readonly ComparisonRow[] {
-  const features = pricing.features.filter((each, i, all) => isWhole || (each.kind === 'feature' ? each.in !== 'cards' : heads(all, i)));
+  const features = pricing.features.filter(
+    (each, i, all) => isWhole || (each.kind === 'feature' ? each.in !== 'cards' && isSaid(pricing, each) : heads(all, i)),
+  );
   const hasActions = isWhole || shownPlans(pricing).some(({ actions }) => actions.length > 0);
   return [
     { is: 'names' },

@@ -82,7 +82,8 @@ export class Work {
         return this.learn({ kind: 'tables', id, revision: made.revision, hash: hashOf({ ...head, rows }), isDeleted: false, editions: 0 });
       }
       case 'publish': {
-        await stores[chosen.kind].publish(chosen.id);
+        if (chosen.kind === 'pricings') await stores.pages.publishFor({ kind: 'pricing', id: chosen.id }, []);
+        else await stores[chosen.kind].publish(chosen.id);
         return this.learn({ ...chosen, editions: await editionsOf(this.database, chosen.kind, chosen.id) });
       }
       case 'delete': {

@@ -1,7 +1,7 @@
 import { seasonPasses } from '../../examples';
 import { says } from '../../tests/outcomes';
 import { textOf } from '../../table';
-import { editedComparison, editedRows, emptyPricing, readPricing, typeBlock, type Pricing } from '../index';
+import { cardsOf, editedComparison, editedRows, emptyFeature, emptyPricing, readPricing, typeBlock, wholeComparison, type Pricing } from '../index';
 
 const texts = (pricing: Pricing): readonly (readonly string[])[] => editedComparison(pricing).table.rows.map((row) => row.map(textOf));
 
@@ -46,6 +46,13 @@ describe('A block of texts in the comparison', () => {
     expect(rows.map(({ is }) => is).slice(0, 5)).toEqual(['names', 'price', 'price', 'action', 'group']);
     expect(rows.length).toBe(4 + cards.features.length);
     expect(editedRows(cards, 'EUR')).toEqual(rows);
+    // One that was only made is typed in, and stands nowhere else.
+    const fresh: Pricing = { ...seasonPasses, features: [...seasonPasses.features, emptyFeature('f99', '')] };
+    expect(editedRows(fresh).length).toBe(editedRows(seasonPasses).length + 1);
+    expect(wholeComparison(fresh).rows).toEqual(wholeComparison(seasonPasses).rows);
+    expect(cardsOf(fresh, 'common lines').map(({ lines }) => lines.length)).toEqual(
+      cardsOf(seasonPasses, 'common lines').map(({ lines }) => lines.length),
+    );
     expect(table.rows[2]?.map(textOf)).toEqual(['A season', '€58.90', '€83.90', '€189 per berth']);
   });
 });

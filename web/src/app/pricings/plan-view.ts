@@ -4,7 +4,7 @@ import { MatDialog } from '@angular/material/dialog';
 import { MatMenuModule } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
-import type { Feature, PricingFinding } from '../../../../core/pricing';
+import { isSaid, type Feature, type PricingFinding } from '../../../../core/pricing';
 import { Deleting } from '../controls/deleting';
 import { ThemeViews } from '../controls/dressed/theme-views';
 import { Name } from '../controls/rename';
@@ -58,8 +58,10 @@ export class PlanView implements OnInit {
   });
   protected readonly hidden = computed(() => this.pricing()?.plans.filter(({ hidden }) => hidden) ?? []);
   protected readonly size = computed(() => {
-    const { plans = [], features = [] } = this.pricing() ?? {};
-    const counted = features.filter(({ kind }) => kind === 'feature').length;
+    const pricing = this.pricing();
+    if (!pricing) return '';
+    const { plans, features } = pricing;
+    const counted = features.filter((each) => each.kind === 'feature' && isSaid(pricing, each)).length;
     return `pricing table, ${plans.length === 1 ? '1 plan' : `${plans.length} plans`}, ${counted === 1 ? '1 feature' : `${counted} features`}`;
   });
   /** Where in the comparison one is, in the names of the pricing table. */
@@ -92,7 +94,8 @@ export class PlanView implements OnInit {
   /** Typing goes on in a feature that is made for it, at once: the next key is meant for that. */
   protected grow(column: number): void {
     if (!this.edits.growFeature()) return;
-    this.choose((this.edits.comparison()?.rows.length ?? 1) - 1, column);
+    this.changes.detectChanges();
+    this.grid()?.choose((this.edits.comparison()?.rows.length ?? 1) - 1, column);
   }
   protected paste({ clipboard: { text } }: Pasted): void {
     const lines = text.replace(/\r?\n$/, '').split(/\r?\n/);
@@ -102,30 +105,29 @@ export class PlanView implements OnInit {
       lines.map((line) => line.split('\t')),
     );
   }
-  /** Chooses a cell of the comparison as it is now. */
-  private choose(row: number, column: number): void {
-    this.changes.detectChanges();
-    this.grid()?.choose(row, column);
+  /** Chooses a cell of the comparison, when it is painted, and whatever menu was open has given the focus back. */
+  private chooseSoon(row: number, column: number): void {
+    setTimeout(() => this.grid()?.choose(row, column));
   }
 
   protected addPlan(): void {
-    if (this.edits.addPlan()) this.choose(0, Math.max(1, this.edits.choice().column + 1));
+    if (this.edits.addPlan()) this.chooseSoon(0, Math.max(1, this.edits.choice().column + 1));
   }
   protected duplicatePlan(): void {
-    if (this.edits.duplicatePlan()) this.choose(0, Math.max(1, this.edits.choice().column) + 1);
+    if (this.edits.duplicatePlan()) this.chooseSoon(0, Math.max(1, this.edits.choice().column) + 1);
   }
   protected addFeature(kind: Feature['kind']): void {
     const at = this.edits.feature() ? this.edits.choice().row + 1 : (this.edits.comparison()?.rows.length ?? 1);
-    if (this.edits.addFeature(kind)) this.choose(at, 0);
+    if (this.edits.addFeature(kind)) this.chooseSoon(at, 0);
   }
   protected movePlan(by: -1 | 1): void {
     const { row, column } = this.edits.choice();
-    if (this.edits.carryPlan(column - 1, by < 0 ? column - 2 : column + 1)) this.choose(row, column + by);
+    if (this.edits.carryPlan(column - 1, by < 0 ? column - 2 : column + 1)) this.chooseSoon(row, column + by);
   }
   protected moveFeature(by: -1 | 1): void {
     const { row, column } = this.edits.choice();
     const id = this.edits.feature()?.id;
-    if (this.edits.carryFeature(row, by < 0 ? row - 1 : this.pastGroup(row) + 1)) this.choose(this.rowOf(id), column);
+    if (this.edits.carryFeature(row, by < 0 ? row - 1 : this.pastGroup(row) + 1)) this.chooseSoon(this.rowOf(id), column);
   }
   /** The row below which something stands that was moved down by one: past one feature, or of a group past the next one with all that it has. */
   private pastGroup(row: number): number {
@@ -140,11 +142,11 @@ export class PlanView implements OnInit {
     this.edits.comparison()?.rows.findIndex((row) => 'feature' in row && row.feature.id === feature) ?? 0;
   protected carry({ axis, from, before }: Carried & { readonly axis: 'row' | 'column' }): void {
     if (axis === 'column') {
-      if (this.edits.carryPlan(from - 1, before - 1)) this.choose(0, before > from ? before - 1 : before);
+      if (this.edits.carryPlan(from - 1, before - 1)) this.chooseSoon(0, before > from ? before - 1 : before);
       return;
     }
     const row = this.edits.comparison()?.rows[from];
-    if (this.edits.carryFeature(from, before)) this.choose(row && 'feature' in row ? this.rowOf(row.feature.id) : from, 0);
+    if (this.edits.carryFeature(from, before)) this.chooseSoon(row && 'feature' in row ? this.rowOf(row.feature.id) : from, 0);
   }
 
   /** A list of lines as what the plan has in which one is. */
@@ -180,10 +182,10 @@ export class PlanView implements OnInit {
     const rows = this.edits.comparison()?.rows ?? [];
     switch (settle.does) {
       case 'go to name':
-        return this.choose(0, column);
+        return this.chooseSoon(0, column);
       case 'go to price': {
         const period = 'period' in settle ? settle.period : undefined;
-        return this.choose(
+        return this.chooseSoon(
           Math.max(
             1,
             rows.findIndex((row) => row.is === 'price' && row.chosen.period === period),
@@ -192,13 +194,13 @@ export class PlanView implements OnInit {
         );
       }
       case 'go to action':
-        this.choose(
+        this.chooseSoon(
           rows.findIndex(({ is }) => is === 'action'),
           column,
         );
         return this.panel.set('plan');
       case 'go to answer':
-        return this.choose(this.rowOf(settle.feature), column);
+        return this.chooseSoon(this.rowOf(settle.feature), column);
       case 'say no':
       case 'join':
       case 'remove badge':

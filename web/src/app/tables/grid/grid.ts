@@ -54,6 +54,8 @@ export class Grid implements AfterViewInit, OnDestroy {
   readonly view = input<ThemeView>();
   /** Another number says that totals have come. */
   readonly totals = input(0);
+  /** Whether Enter makes a row below the last one, as Tab does. */
+  readonly grows = input(false);
   readonly typed = output<Typed>();
   /** Typing has come to the end of the table: a row is to be made there, and goes on in this column. */
   readonly grown = output<number>();
@@ -119,9 +121,7 @@ export class Grid implements AfterViewInit, OnDestroy {
   constructor() {
     const shadow = this.element.shadowRoot;
     if (shadow) shadow.adoptedStyleSheets = [...shadow.adoptedStyleSheets, this.sheet];
-    effect(() => {
-      this.sheet.replaceSync(writeCss(gridRules(this.view(), this.own()), 'compact'));
-    });
+    effect(() => this.sheet.replaceSync(writeCss(gridRules(this.view(), this.own()), 'compact')));
     effect(() => this.tellChoice());
     // What is in the document, and how wide columns are, moves the strips' handles; the table's own size alone does not tell.
     afterRenderEffect(() => {
@@ -318,7 +318,7 @@ export class Grid implements AfterViewInit, OnDestroy {
   /** Where typing goes on after a cell. */
   private goOn({ key, shiftKey }: KeyboardEvent, cell: GridCell): void {
     const row = Math.max(cell.row, Math.min(this.focused().row, cell.row + cell.rows - 1));
-    const goal = key === 'Tab' ? this.run.along(this.table(), cell, row, shiftKey) : this.run.down(this.table(), cell);
+    const goal = key === 'Tab' ? this.run.along(this.table(), cell, row, shiftKey) : this.run.down(this.table(), cell, this.grows());
     if (goal.isNew) this.grown.emit(goal.column);
     else this.choose(goal.row, goal.column);
   }

@@ -20,6 +20,7 @@ describe('Texts typed one after the other', () => {
   it('go back with Enter to where the run began, and straight down without one', () => {
     const run = new TypingRun();
     expect(run.down(table, at(0, 2))).toEqual({ row: 1, column: 2, isNew: false });
+    expect(run.down(table, at(1, 2), true)).toEqual({ row: 2, column: 2, isNew: true });
     run.along(table, at(0, 1), 0, false);
     expect(run.down(table, at(0, 2))).toEqual({ row: 1, column: 1, isNew: false });
     expect(run.down(table, at(1, 2))).toEqual({ row: 2, column: 1, isNew: true });

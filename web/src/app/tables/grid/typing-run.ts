@@ -32,10 +32,10 @@ export class TypingRun {
     return this.below(table, row + 1, 0);
   }
 
-  /** The row below: in the column in which the run began or, without a run, in the same one. */
-  down(table: Table, cell: GridCell): Goal {
+  /** The row below: in the column in which the run began or, without a run, in the same one. Where it `grows`, a row is made below the last. */
+  down(table: Table, cell: GridCell, grows = false): Goal {
     const row = cell.row + cell.rows;
-    if (this.from !== undefined) return this.below(table, row, this.from);
+    if (this.from !== undefined || grows) return this.below(table, row, this.from ?? cell.column);
     return { row: Math.min(row, heightOf(table) - 1), column: cell.column, isNew: false };
   }
 

@@ -1,0 +1,170 @@
+import { Key, type WebDriver } from 'selenium-webdriver';
+import { consoleErrors, opened } from '../tools/opened';
+import type { Person } from '../tools/person';
+import type { App } from '../tools/server';
+
+/** As a designer gets it from a spreadsheet: plans across, prices by the month and by the year, a dozen features. */
+const CELLS = [
+  ['', 'Pier', 'Deck', 'Saloon', 'Cabin'],
+  ['Monthly price', '£4', '£9.50', '£14', '£30'],
+  ['Yearly price', '£40', '£99', '£150', '£300'],
+  ['Crossings', '2', '8', '16', '40'],
+  ['Late boats', 'no', 'no', 'yes', 'yes'],
+  ['Weekends', 'yes', 'yes', 'yes', 'yes'],
+  ['Guests', 'no', 'no', '1', '2'],
+  ['Seat kept', 'no', 'no', 'yes', 'yes'],
+  ['Soup after ten', 'no', 'no', 'half price', 'yes'],
+  ['Bicycle', 'yes', 'yes', 'yes', 'yes'],
+  ['Change on the day', 'no', 'yes', 'yes', 'yes'],
+  ['Pause for a month', 'no', 'no', 'no', 'yes'],
+  ['Refund in storms', 'yes', 'yes', 'yes', 'yes'],
+  ['Desk at Oldquay', 'no', 'no', 'yes', 'yes'],
+  ['Timetable by post', 'yes', 'yes', 'yes', 'yes'],
+]
+  .map((row) => row.join('\t'))
+  .join('\n');
+
+/** Plans and their prices, from nothing to the live page, and on from there. */
+describe('Pricing tables', () => {
+  let [app, driver, person]: [App, WebDriver, Person] = [undefined, undefined, undefined] as never;
+  opened({ demo: true }, (all) => ({ app, driver, person } = all));
+  afterEach(async () => expect(await consoleErrors(driver)).toEqual([]));
+
+  /** What a visitor sees in the plan's column of the live page, from top to bottom. */
+  const live = async (slug: string): Promise<readonly (readonly string[])[]> => {
+    await person.open(`${app.url}/site/${slug}`);
+    await person.find('table', 'Season passes');
+    return driver.executeScript('return [...document.querySelectorAll("table tr")].map((row) => [...row.cells].map((cell) => cell.innerText))');
+  };
+  /** Counts what a person does: each press, each text typed or pasted. */
+  let actions = 0;
+  const did = async (action: Promise<unknown>, count = 1): Promise<void> => {
+    actions += count;
+    await action;
+  };
+
+  it('from cells of a spreadsheet to the live page in at most 60 actions', async () => {
+    actions = 0;
+    await person.open(`${app.url}/tables`);
+    await did(person.click('button', 'New pricing table'));
+    await did(person.fill('textbox', 'Name', 'Season passes'));
+    await person.find('combobox', 'Dressed in');
+    const put = async (text: string): Promise<unknown> =>
+      driver.executeScript(
+        `arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('input', { bubbles: true }))`,
+        await person.find('textbox', 'Paste plans and prices here'),
+        text,
+      );
+    await did(put('Plan\tWidth\nMoth\tnarrow\n'));
+    await person.find('alert', /There is no row and no column of prices in this/);
+    await did(put(CELLS));
+    await person.find('status', /4 plans, each in a column; 2 periods, 12 features/);
+    await did(person.click('button', 'Make it from these'));
+    await person.find('grid', /^Cells of Season passes/);
+    // One stands out, and says why.
+    await did(person.click('columnheader', 'Saloon'));
+    await did(person.click('checkbox', 'Stands out'));
+    await did(person.fill('textbox', 'Badge', 'Most taken'));
+    await did(person.press(Key.TAB));
+    // Each plan has an action, typed one after another.
+    await did(person.click('cell', /^$/));
+    const words = ['Take Pier', 'Take Deck', 'Take Saloon', 'Take Cabin'];
+    await did(person.press(...words.flatMap((word) => [word, Key.TAB])), 8);
+    for (const plan of ['Pier', 'Deck', 'Saloon', 'Cabin']) {
+      await did(person.click('cell', `Take ${plan}`));
+      await did(person.fill('textbox', 'Action 1, where it leads', `/passes/${plan.toLowerCase()}`));
+      await did(person.press(Key.TAB));
+    }
+    await person.untilKept();
+    await did(person.click('button', /^Checks/));
+    await person.find('status', /Nothing to look at/);
+    await did(person.click('link', 'Pages'));
+    await did(person.click('button', 'New page'));
+    await did(person.fill('textbox', 'Name', 'Passes'));
+    await did(person.click('button', 'Create page'));
+    await did(person.click('button', 'Add'));
+    await did(person.click('menuitem', 'Table'));
+    await did(person.choose('Table', 'Season passes 2 (plans)'), 2);
+    await person.untilKept();
+    await did(person.click('button', 'Publish page'));
+    await person.untilText(/The page is live at/);
+    expect(actions).toBeLessThanOrEqual(60);
+    const rows = await live('passes');
+    expect(rows[0]?.slice(1).map((name) => name.toLowerCase())).toEqual(['pier', 'deck', 'saloon', 'cabin']);
+    expect(rows[2]?.slice(0, 3)).toEqual(['Yearly price', '£40\nSave 16%', '£99\nSave 13%']);
+    expect(rows[3]?.[3]).toBe('Take Saloon');
+    expect(await (await person.find('link', 'Take Saloon')).getAttribute('href')).toBe(`${app.url}/passes/saloon`);
+  }, 720_000);
+
+  it('a fifth plan in at most ten actions, and the page follows', async () => {
+    actions = 0;
+    await person.open(`${app.url}/tables`);
+    await person.click('link', 'Season passes 2');
+    await person.find('grid', /^Cells of Season passes/);
+    await did(person.click('columnheader', 'Cabin'));
+    await did(person.click('button', 'Plan'));
+    await did(person.click('menuitem', 'Duplicate'));
+    await person.find('columnheader', 'Cabin 2');
+    await did(person.press('Bridge', Key.ENTER), 2);
+    await did(person.press('45', Key.ENTER), 2);
+    await person.find('cell', '£45');
+    await person.untilKept();
+    expect((await live('passes'))[0]?.length).toBe(5);
+    await driver.navigate().back();
+    await did(person.click('button', 'Publish'));
+    await person.find('dialog', /Publish/);
+    await did(person.click('button', 'Publish'));
+    await person.untilText(/Pages that follow the pricing table show it/);
+    expect(actions).toBeLessThanOrEqual(10);
+    const rows = await live('passes');
+    expect(rows[0]?.slice(1).map((name) => name.toLowerCase())).toEqual(['pier', 'deck', 'saloon', 'cabin', 'bridge']);
+    expect(rows[1]?.[5]).toBe('£45');
+  }, 720_000);
+
+  it('by keys alone: Enter goes on to the next feature, what is wrong is said and nothing of it is kept', async () => {
+    await person.open(`${app.url}/pricings/season-passes`);
+    await person.find('grid', /^Cells of Season passes/);
+    await person.click('rowheader', 'Desk at Oldquay');
+    await person.press('Desk on the pier', Key.ENTER, 'Letters kept', Key.ENTER, Key.ESCAPE);
+    await person.find('rowheader', 'Letters kept');
+    await person.untilText(/3 plans, 13 features/);
+    await person.click('cell', '£9.50');
+    await person.press('12,5O', Key.ENTER);
+    await person.find('alert', /12,5O/);
+    await person.find('cell', '£9.50');
+    await person.click('cell', '£9.50');
+    await person.press('free', Key.ENTER);
+    await person.find('cell', 'Free');
+    await person.click('button', /^Undo/);
+    await person.find('cell', '£9.50');
+    // Alt and an arrow move a plan with all that it has.
+    await person.click('columnheader', 'Deck');
+    await person.chord(Key.ALT, Key.ARROW_RIGHT);
+    await person.until('Deck behind Saloon', async () => {
+      const names = await driver.executeScript<string[]>(
+        'return [...document.querySelector("zest-grid").shadowRoot.querySelectorAll("thead th")].map((each) => each.innerText.trim())',
+      );
+      return names.slice(1).join() === 'Saloon,Deck,Cabin' || undefined;
+    });
+    await person.untilKept();
+  }, 720_000);
+
+  it('lines of a list join the features that are there, a javascript link is refused, and a finding is settled by one press', async () => {
+    await person.open(`${app.url}/pricings/season-passes`);
+    await person.click('columnheader', 'Cabin');
+    await person.click('button', 'Paste lines…');
+    await person.fill('textbox', 'One feature a line', '✓ Bicycle\n✓ Hammock on deck\n');
+    await person.untilText(/Bicycle\s+joins “Bicycle”/);
+    await person.untilText(/Hammock on deck\s+becomes a feature/);
+    await person.click('button', 'Take them');
+    await person.untilText(/1 line became a feature, 1 joined one that was there/);
+    await person.find('rowheader', 'Hammock on deck');
+    await person.fill('textbox', 'Action 1, where it leads', 'javascript:alert(1)');
+    await person.press(Key.TAB);
+    await person.find('alert', /An action leads to http, https, mailto, tel or an address of the site/);
+    await person.click('button', /^Checks [1-9]/);
+    await person.click('button', /^Say no: Of “Hammock on deck” nothing is said/);
+    await person.gone('button', /^Say no: Of “Hammock on deck”/);
+    await person.untilKept();
+  }, 720_000);
+});
