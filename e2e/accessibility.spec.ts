@@ -40,6 +40,22 @@ describe('axe finds nothing', () => {
     ],
     ['the table library', '/tables', (each) => each.find('link', 'Berths at Oldquay')],
     ['the table editor', '/tables/evening-crossings', (each) => each.find('grid', 'Cells of Evening crossings')],
+    [
+      'the plans of a pricing table',
+      '/pricings/season-passes',
+      async (each) => {
+        await each.click('columnheader', 'Saloon');
+        await each.find('textbox', 'Badge');
+      },
+    ],
+    [
+      'what goes for all plans',
+      '/pricings/season-passes',
+      async (each) => {
+        await each.click('button', 'Offer');
+        await each.find('textbox', 'Code of a further currency');
+      },
+    ],
     ['a table of 300 rows', '/tables/crossing-log', (each) => each.find('button', 'Choose row 20')],
     [
       'the house stylesheet',
@@ -121,6 +137,7 @@ describe('axe finds nothing', () => {
   for (const [dialog, path, button] of [
     ['Choose a starter', '/themes', 'New theme'],
     ['New table', '/tables', 'New table'],
+    ['New pricing table', '/tables', 'New pricing table'],
     ['New page', '/pages', 'New page'],
   ] as const) {
     it(`in the dialog “${dialog}”`, async () => {

@@ -67,13 +67,9 @@ try {
     await person.find('dialog', 'Steps at which it fits');
   });
   await shoot('tables', '/tables', () => person.find('link', 'Evening crossings'));
-  await shoot('table-again', '/tables/fares-by-age', async () => {
-    await person.click('button', 'Bring in again');
-    await person.paste(await person.find('textbox', 'Paste copied cells here'), {
-      'text/plain': 'Single\tPassenger\tReturn\tDogs\n£12.00\tAdult\t£19.50\t£1.00\n£4.00\tChild, 4 to 11\t£7.00\t\n£2.50\tBicycle\t£5.00\t\n',
-    });
-    await person.click('button', 'Compare');
-    await person.find('heading', 'What the newer file changes');
+  await shoot('plans', '/pricings/season-passes', async () => {
+    await person.click('columnheader', 'Saloon');
+    await person.find('textbox', 'Badge');
   });
   await shoot('table-new', '/tables', async () => {
     await person.click('button', 'New table');

@@ -131,6 +131,30 @@ describe('Two windows on one document', () => {
     await one.untilKept();
     expect(JSON.stringify(await ask(`/api/tables/${id}`))).toContain('STILL HERE');
   }, 720_000);
+
+  it('are merged in a pricing table: one moves a plan, the other adds one and types a price', async () => {
+    await both('/pricings/season-passes', (person) => person.find('columnheader', 'Saloon'));
+    await whileGone(async () => {
+      await one.click('columnheader', 'Cabin');
+      await one.chord(Key.ALT, Key.ARROW_LEFT);
+      await one.untilText(/Not kept yet/);
+      await two.click('columnheader', 'Saloon');
+      await two.click('button', 'Plan');
+      await two.click('menuitem', 'Add after');
+      await two.find('columnheader', 'Plan 4');
+      await typeCell(two, '£9.50', '10');
+      await two.untilText(/Not kept yet/);
+    });
+    await Promise.all([one.untilKept(), two.untilKept()]);
+    for (const person of [one, two]) {
+      await person.find('columnheader', 'Plan 4');
+      await person.find('cell', '£10');
+    }
+    const { document } = (await ask('/api/pricings/season-passes')) as {
+      readonly document: { readonly plans: readonly { readonly name: string }[] };
+    };
+    expect(document.plans.map(({ name }) => name)).toEqual(['Deck', 'Cabin', 'Saloon', 'Plan 4']);
+  }, 720_000);
 });
 
 describe('What was not kept when a browser was closed', () => {

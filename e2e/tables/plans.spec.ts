@@ -167,4 +167,21 @@ describe('Pricing tables', () => {
     await person.gone('button', /^Say no: Of “Hammock on deck”/);
     await person.untilKept();
   }, 720_000);
+
+  it('is made of a table that has prices, and back; one that has none says what is missing', async () => {
+    await person.open(`${app.url}/tables`);
+    await person.click('button', 'More for Fares by age');
+    await person.click('menuitem', 'Make a pricing table of it');
+    await person.find('grid', /^Cells of Fares by age/);
+    await person.untilText(/pricing table, \d+ plans/);
+    await person.untilKept();
+    await person.open(`${app.url}/tables`);
+    await person.click('button', 'More for Season passes');
+    await person.click('menuitem', 'Make a plain table of it');
+    await person.untilText(/pricing table, \d+ rows, 4 columns/);
+    await person.open(`${app.url}/tables`);
+    await person.click('button', 'More for Berths at Oldquay');
+    await person.click('menuitem', 'Make a pricing table of it');
+    await person.untilText(/There is no row and no column of prices in this/);
+  }, 720_000);
 });

@@ -8,7 +8,8 @@ import { tableKinds, textsOf } from '../../../../core/table';
 import { plainestOf, type ThemeView } from '../../../../core/theme';
 import { CardWall } from '../controls/card-wall';
 import { tablesOn, type ShownKind } from '../../../../core/page';
-import { wholeComparison, type Pricing } from '../../../../core/pricing';
+import { sayProblem } from '../../../../core/outcome';
+import { fromGrid, wholeComparison, type Pricing } from '../../../../core/pricing';
 import { Dressed } from '../controls/dressed/dressed';
 import { ApiError, type KeptPricing, type KeptTable, type KeptTheme } from '../documents/api';
 import { Library } from '../documents/library';
@@ -82,6 +83,9 @@ const listed = ({ document: plans, ...kept }: KeptPricing): Listed => {
         <ng-template matMenuContent let-table="table">
           <button mat-menu-item (click)="rename(table)">Rename</button>
           <button mat-menu-item (click)="duplicate(table)">Duplicate</button>
+          <button mat-menu-item (click)="makeOther(table)">
+            {{ table.kept === 'pricings' ? 'Make a plain table of it' : 'Make a pricing table of it' }}
+          </button>
           <button mat-menu-item (click)="remove(table)">Delete</button>
         </ng-template>
       </mat-menu>
@@ -158,6 +162,21 @@ export class TableLibrary extends Library<'tables', Listed> {
     const all = [...this.themes().values()];
     const themes = all.map(({ id, document }) => ({ id, name: document.name })).sort((a, b) => a.name.localeCompare(b.name));
     return { themes, theme: plainestOf(all, ({ document }) => this.views.of(document))?.id ?? '' };
+  }
+
+  /** A table as a pricing table, where it has prices; or the other way round. Either stands beside what it was made of. */
+  protected async makeOther({ id, plans, document: { name, theme } }: Listed): Promise<void> {
+    await this.deleting.attempt(async () => {
+      if (plans) {
+        const { id: made } = await firstValueFrom(this.api.create('tables', { ...wholeComparison(plans).table, name: this.free(name) }));
+        return this.router.navigate(['/tables', made]);
+      }
+      const { document } = await firstValueFrom(this.api.document('tables', id));
+      const found = fromGrid(this.free(name), document.rows.map(textsOf), document.language);
+      if (!found.ok) throw new ApiError(0, found.problems.map(sayProblem).join(' '));
+      const { id: made } = await firstValueFrom(this.api.create('pricings', { ...found.value.pricing, theme }));
+      return this.router.navigate(['/pricings', made]);
+    });
   }
 
   /** A new pricing table, dressed as new tables are. */
