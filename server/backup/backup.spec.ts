@@ -102,14 +102,14 @@ describe('A backup', () => {
 
   it('is tried by restoring it, and says how much it holds', async () => {
     const { head, isOlder } = await tried({ file, isForeign: true }, openBare);
-    const { themes, tables, pages } = createStores(database);
+    const { themes, tables, pages, pricings } = createStores(database);
     expect(isOlder).toBeFalse();
     expect(head.counts).toEqual({
       themes: (await themes.list()).length,
       tables: (await tables.list()).length,
       pages: (await pages.list()).length,
       pictures: 1,
-      pricings: 1,
+      pricings: (await pricings.list()).length,
     });
   });
 

@@ -230,8 +230,13 @@ export class ThemeLibrary extends Library<'themes', KeptTheme> {
 
   private async askUses(): Promise<void> {
     await this.deleting.attempt(async () => {
-      const [pages, tables] = await Promise.all([firstValueFrom(this.api.pages()), firstValueFrom(this.api.tables())]);
-      this.users.set(usesOf(pages, tables));
+      const [pages, tables, pricings] = await Promise.all([
+        firstValueFrom(this.api.pages()),
+        firstValueFrom(this.api.tables()),
+        firstValueFrom(this.api.pricings()),
+      ]);
+      const plans = pricings.map(({ document: { theme } }) => ({ document: { theme, kind: 'pricing' as const } }));
+      this.users.set(usesOf(pages, [...tables, ...plans]));
     });
   }
 
