@@ -11,7 +11,7 @@ export {
   type KeptBackup,
 } from './backup';
 export { valueInWords } from './value-words';
-export { calledOf, documentKinds, kindNames, type DocumentKind, type Documents, type KindName } from './kinds';
+export { calledOf, documentKinds, kindNames, shownAs, type DocumentKind, type Documents, type KindName } from './kinds';
 export {
   answers,
   type Answer,

@@ -1,6 +1,18 @@
 import { mergeThemes, placeInWords, takeTheirTheme, takeTheirs, type Conflict, type Merged } from '../edit';
 import type { Outcome } from '../outcome';
-import { PAGE_FORMAT, blockInWords, everyBlock, mergePages, readPage, tablesOn, takeTheirPage, upgradePage, type Page, type Ref } from '../page';
+import {
+  PAGE_FORMAT,
+  blockInWords,
+  everyBlock,
+  mergePages,
+  readPage,
+  tablesOn,
+  takeTheirPage,
+  upgradePage,
+  type Page,
+  type Ref,
+  type ShownKind,
+} from '../page';
 import { PRICING_FORMAT, mergePricings, readPricing, takeTheirPricing, wholeComparison, type Pricing } from '../pricing';
 import { TABLE_FORMAT, columnNames, mergeTables, readTable, textOf, upgradeTable, type Table } from '../table';
 import { fieldName } from './value-words';
@@ -149,4 +161,10 @@ export const documentKinds: { readonly [kind in KindName]: DocumentKind<Document
 };
 /** What a document of a kind is called by a person: `pricing table`. */
 export const calledOf = (kind: KindName): string => documentKinds[kind].called ?? documentKinds[kind].word;
+/** A document as a placement shows it: the table itself, the comparison of a pricing table. */
+export function shownAs<K extends ShownKind>(kind: K, document: Documents[K]): Table {
+  const { shown } = documentKinds[kind];
+  if (!shown) throw new TypeError(`Nothing shows ${kind}`);
+  return shown(document);
+}
 export const kindNames = Object.keys(documentKinds) as readonly KindName[];

@@ -1,5 +1,5 @@
-import { documentKinds, type Changed, type Edition } from '../../core/documents';
-import { wholeComparison, type Pricing } from '../../core/pricing';
+import { documentKinds, shownAs, type Changed, type Edition } from '../../core/documents';
+import type { Pricing } from '../../core/pricing';
 import type { Database, Queries } from '../database/database';
 import { editionOf, keyOf, textsOf, type Numbered, type Texts, type Wanted } from '../documents/editions';
 import { DocumentStore } from '../documents/store';
@@ -77,7 +77,7 @@ export class PricingStore extends DocumentStore<Pricing> implements ShownStore {
          where (pricing_id, number) in (select * from unnest($1::text[], $2::int[]))`,
         [asked.map(({ id }) => id), asked.map(({ number }) => number)],
       );
-      return new Map(rows.map(({ pricing_id, number, document }) => [keyOf(pricing_id, number), JSON.stringify(wholeComparison(document).table)]));
+      return new Map(rows.map(({ pricing_id, number, document }) => [keyOf(pricing_id, number), JSON.stringify(shownAs('pricings', document))]));
     });
   }
 }

@@ -3,6 +3,7 @@ import { Injectable, inject } from '@angular/core';
 import { catchError, map, tap, throwError, type Observable } from 'rxjs';
 import {
   answers,
+  shownAs,
   type Answer,
   type Backups,
   type Changed,
@@ -28,7 +29,6 @@ import { elsewhereAddress } from '../../../../core/compile';
 import type { House } from '../../../../core/house';
 import { good, type Outcome } from '../../../../core/outcome';
 import type { Along, Page, Ref, ShownKind } from '../../../../core/page';
-import { wholeComparison } from '../../../../core/pricing';
 import type { Row, Table, TableHead } from '../../../../core/table';
 import type { Theme } from '../../../../core/theme';
 import { ThemeDrafts } from './theme-drafts';
@@ -117,12 +117,12 @@ export class Api {
   shown = ({ kind, id }: Pick<Ref<ShownKind>, 'kind' | 'id'>): Observable<Table> =>
     kind === 'tables'
       ? this.tablePreview(id).pipe(map(({ document }) => document))
-      : this.document(kind, id).pipe(map(({ document }) => wholeComparison(document).table));
+      : this.document(kind, id).pipe(map(({ document }) => shownAs(kind, document)));
   /** The same in an edition. */
   shownEdition = ({ kind, id }: Pick<Ref<ShownKind>, 'kind' | 'id'>, number: number): Observable<Table> =>
     kind === 'tables'
       ? this.get(`/api/tables/${id}/editions/${number}/preview`, answers.document('tables'))
-      : this.get(`/api/pricings/${id}/editions/${number}`, answers.document('pricings')).pipe(map((document) => wholeComparison(document).table));
+      : this.get(`/api/pricings/${id}/editions/${number}`, answers.document('pricings')).pipe(map((document) => shownAs(kind, document)));
   themeEditions = (id: string): Observable<readonly ThemeEdition[]> => this.get(`/api/themes/${id}/editions`, answers.themeEditions);
   /** An edition of a theme, then the themes that it stands on, as they were in theirs. */
   themeEdition = (id: string, number: number): Observable<readonly [Theme, ...Theme[]]> =>

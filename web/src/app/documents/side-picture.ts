@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { firstValueFrom } from 'rxjs';
 import type { PageInput } from '../../../../core/compile';
+import { shownAs } from '../../../../core/documents';
 import type { Conflict } from '../../../../core/edit';
 import { everyBlock, tablesOn, type Page } from '../../../../core/page';
-import { wholeComparison, type Pricing } from '../../../../core/pricing';
+import type { Pricing } from '../../../../core/pricing';
 import { previewOf, type Table } from '../../../../core/table';
 import type { Theme, ThemeView } from '../../../../core/theme';
 import { Dressed } from '../controls/dressed/dressed';
@@ -56,7 +57,7 @@ export class SidePicture {
 
   protected readonly table = computed((): Table | undefined => {
     if (this.kind() === 'themes') return sampleTable;
-    if (this.kind() === 'pricings') return wholeComparison(this.document() as Pricing).table;
+    if (this.kind() === 'pricings') return shownAs('pricings', this.document() as Pricing);
     return this.kind() === 'tables' ? narrowed(this.document() as Table, this.conflict().path) : undefined;
   });
   protected readonly view = computed(() => (this.kind() === 'themes' ? this.views.of(this.document() as Theme) : this.worn()));

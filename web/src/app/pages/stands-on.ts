@@ -2,8 +2,8 @@ import { DestroyRef, Injectable, computed, effect, inject, signal } from '@angul
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { firstValueFrom } from 'rxjs';
 import { heldKey, type PageInput } from '../../../../core/compile';
+import { shownAs } from '../../../../core/documents';
 import { dressed, siteDress, tableRef, tablesOn, themeRef, type Page, type ShownKind, type TableBlock } from '../../../../core/page';
-import { wholeComparison } from '../../../../core/pricing';
 import { tableOf, type Table } from '../../../../core/table';
 import type { ThemeView } from '../../../../core/theme';
 import { Deleting } from '../controls/deleting';
@@ -107,7 +107,7 @@ export class StandsOn {
       ]);
       this.tables.set([
         ...tables.map(({ id, document }): Shown => ({ kind: 'tables', id, document })),
-        ...pricings.map(({ id, document }): Shown => ({ kind: 'pricings', id, document: wholeComparison(document).table })),
+        ...pricings.map(({ id, document }): Shown => ({ kind: 'pricings', id, document: shownAs('pricings', document) })),
       ]);
       this.themes.set(themes);
       this.otherPages.set(pages.filter((page) => page.id !== id).map(({ document }) => document));

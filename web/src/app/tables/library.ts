@@ -8,8 +8,9 @@ import { tableKinds, textsOf } from '../../../../core/table';
 import { plainestOf, type ThemeView } from '../../../../core/theme';
 import { CardWall } from '../controls/card-wall';
 import { tablesOn, type ShownKind } from '../../../../core/page';
+import { shownAs } from '../../../../core/documents';
 import { sayProblem } from '../../../../core/outcome';
-import { fromGrid, wholeComparison, type Pricing } from '../../../../core/pricing';
+import { fromGrid, type Pricing } from '../../../../core/pricing';
 import { Dressed } from '../controls/dressed/dressed';
 import { ApiError, type KeptPricing, type KeptTable, type KeptTheme } from '../documents/api';
 import { Library } from '../documents/library';
@@ -22,7 +23,7 @@ import { ThemeViews } from '../controls/dressed/theme-views';
 type Listed = KeptTable & { readonly kept: ShownKind; readonly plans?: Pricing };
 
 const listed = ({ document: plans, ...kept }: KeptPricing): Listed => {
-  const { table: document } = wholeComparison(plans);
+  const document = shownAs('pricings', plans);
   return { ...kept, kept: 'pricings', plans, document, rows: document.rows.length, columns: plans.plans.length + 1 };
 };
 
@@ -168,7 +169,7 @@ export class TableLibrary extends Library<'tables', Listed> {
   protected async makeOther({ id, plans, document: { name, theme } }: Listed): Promise<void> {
     await this.deleting.attempt(async () => {
       if (plans) {
-        const { id: made } = await firstValueFrom(this.api.create('tables', { ...wholeComparison(plans).table, name: this.free(name) }));
+        const { id: made } = await firstValueFrom(this.api.create('tables', { ...shownAs('pricings', plans), name: this.free(name) }));
         return this.router.navigate(['/tables', made]);
       }
       const { document } = await firstValueFrom(this.api.document('tables', id));
