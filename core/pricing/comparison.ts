@@ -41,7 +41,7 @@ export function answerText(given: Given | undefined, language: string, words: Pr
 export function comparisonOf(
   pricing: Pricing,
   chosen: Chosen | readonly Chosen[] = pricing.first,
-  { says = bareText, isWhole = false }: ComparisonOptions = {},
+  { says = bareText, hasNotes = false, isWhole = false }: ComparisonOptions = {},
 ): Comparison {
   const prices = 'period' in chosen ? [chosen] : chosen;
   const words = pricingWords(pricing.language);
@@ -62,7 +62,11 @@ export function comparisonOf(
       case 'group':
         return row(each.feature.name, () => '');
       case 'feature':
-        return row(each.feature.name, (plan) => answerText(answerOf(pricing, each.feature, plan), pricing.language, words));
+        return row(each.feature.name, (plan) => {
+          const given = answerOf(pricing, each.feature, plan);
+          const text = answerText(given, pricing.language, words);
+          return hasNotes ? noted(text, noteOf(pricing, given)) : text;
+        });
     }
   });
   const { name, caption, language, theme } = pricing;
@@ -74,9 +78,10 @@ export function comparisonOf(
   return { table: withLooks(pricing, headed, rows, plans), rows, plans };
 }
 
-/** What is said of a price, and whether everything is there that could be said: rows for actions, features of cards alone, empty groups. */
+/** What is said of a price, whether answers have their footnotes, and whether everything is there that could be said: rows for actions, features of cards alone, empty groups. */
 interface ComparisonOptions {
   readonly says?: (price: WrittenPrice) => Row[number];
+  readonly hasNotes?: boolean;
   readonly isWhole?: boolean;
 }
 
@@ -115,8 +120,28 @@ function wholePrice({ text, was, saving }: WrittenPrice): Row[number] {
   return { text: `${text}\n${small}`, marks: [{ from: text.length + 1, to: text.length + 1 + small.length, kind: 'small' }] };
 }
 
-/** The comparison as it stands on a page: with what each period costs, what it cost before, and what it saves. */
-export const wholeComparison = (pricing: Pricing): Comparison => comparisonOf(pricing, everyPeriod(pricing), { says: wholePrice });
+/** The number of an answer's footnote, from 1; undefined for none. */
+function noteOf({ notes }: Pricing, given: Given | undefined): number | undefined {
+  const at = notes.findIndex(({ id }) => id === given?.answer.note);
+  return at < 0 ? undefined : at + 1;
+}
+
+/** A text with the number of its footnote behind it. */
+function noted(text: string, note: number | undefined): Row[number] {
+  if (note === undefined) return text;
+  const number = `\u00a0${note}`;
+  return { text: text + number, marks: [{ from: text.length, to: text.length + number.length, kind: 'super' }] };
+}
+
+/** The comparison as it stands on a page: with what each period costs, what it cost before and what it saves, and with its footnotes below. */
+export const wholeComparison = (pricing: Pricing): Comparison => {
+  const made = comparisonOf(pricing, everyPeriod(pricing), { says: wholePrice, hasNotes: true });
+  const named = new Set(
+    made.rows.flatMap((row) => (row.is === 'feature' ? made.plans.map((plan) => noteOf(pricing, answerOf(pricing, row.feature, plan))) : [])),
+  );
+  const note = pricing.notes.flatMap(({ text }, i) => (named.has(i + 1) ? [`${i + 1} ${text}`] : [])).join('\n');
+  return { ...made, table: { ...made.table, note } };
+};
 
 const pricesIn = ({ periods }: Pricing, currency: string): readonly Chosen[] => periods.map(({ id }) => ({ period: id, currency }));
 

@@ -19,6 +19,7 @@ export {
   removeFeature,
   removePlan,
   setAnswer,
+  setNote,
   settled,
 } from './edit/edit-pricing';
 export { typeBlock, type TypedBlock } from './edit/type-block';

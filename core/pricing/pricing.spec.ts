@@ -82,6 +82,13 @@ describe('The comparison of a pricing table', () => {
       ['A season', '£51\nSave 10%', '£72\nSave 14%', '£168 per berth\nwas £180'],
     ]);
     expect(readTable(table).ok).toBeTrue();
+    // A footnote has its number at what it is of, and stands below.
+    expect(table.rows.find(([name]) => name === 'Crossings a month')?.[3]).toEqual({
+      text: '40 or fewer\u00a01',
+      marks: [{ from: 11, to: 13, kind: 'super' }],
+    });
+    expect(table.note).toBe('1 Counted from the first of each month.');
+    expect(comparisonOf(seasonPasses).table.note).toBe('');
     const monthly: Pricing = { ...seasonPasses, plans: seasonPasses.plans.map((each) => ({ ...each, prices: each.prices.slice(0, 1) })) };
     expect(wholeComparison({ ...monthly, plans: monthly.plans.slice(0, 2) }).table.rows[1]?.map(textOf)).toEqual(['Price', '£9.50', '£14']);
     expect(

@@ -163,8 +163,23 @@ describe('Pricing tables', () => {
     await person.press(Key.TAB);
     await person.find('alert', /An action leads to http, https, mailto, tel or an address of the site/);
     await person.click('button', /^Checks [1-9]/);
+    await person.untilKept();
+    await person.click('button', 'Publish');
+    await person.untilText(/Edition 1 is published\..* One check is open\./);
     await person.click('button', /^Say no: Of “Hammock on deck” nothing is said/);
     await person.gone('button', /^Say no: Of “Hammock on deck”/);
+    // A footnote of what a plan has.
+    await person.click('button', 'Details');
+    await person.click('rowheader', 'Hammock on deck');
+    await person.press(Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT);
+    await person.fill('combobox', 'Footnote', 'From May to September.');
+    await person.press(Key.TAB);
+    await person.click('columnheader', 'Cabin');
+    await person.click('rowheader', 'Hammock on deck');
+    await person.press(Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT);
+    await person.until('the footnote in its field', async () =>
+      (await (await person.find('combobox', 'Footnote')).getAttribute('value')) === 'From May to September.' ? true : undefined,
+    );
     await person.untilKept();
   }, 720_000);
 

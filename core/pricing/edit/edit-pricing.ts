@@ -137,6 +137,22 @@ export function setAnswer(pricing: Pricing, feature: string, plan: string, answe
   return { ...pricing, answers: Object.keys(next).length > 0 ? { ...pricing.answers, [feature]: next } : without(pricing.answers, feature) };
 }
 
+/** A footnote for what a plan has of a feature; nothing said takes it away. Footnotes of the same words are one, and none stays that nothing names. */
+export function setNote(pricing: Pricing, feature: string, plan: string, text: string): Outcome<Pricing> {
+  const answer = own(own(pricing.answers, feature) ?? {}, plan);
+  if (!answer) return problem('unsaid', 'Nothing is said here yet.', 'Type what the plan has; then it can have a footnote.');
+  const { note: _, ...bare } = answer;
+  const words = text.trim();
+  const known = pricing.notes.find((each) => each.text === words);
+  if (words !== '' && !known && pricing.notes.length >= PRICING_LIMITS.notes)
+    return problem('notes', `There are ${pricing.notes.length} footnotes.`, `A pricing table has at most ${PRICING_LIMITS.notes}.`);
+  const note = known ?? { id: freeId('n', pricing.notes), text: words };
+  const made = setAnswer(pricing, feature, plan, words === '' ? bare : { ...bare, note: note.id });
+  const notes = known || words === '' ? pricing.notes : [...pricing.notes, note];
+  const named = new Set(Object.values(made.answers).flatMap((row) => Object.values(row).map((each) => each.note)));
+  return good({ ...made, notes: notes.filter(({ id }) => named.has(id)) });
+}
+
 /** Two features as one: the answers of the first are the second's wherever that says nothing. */
 export function joinFeatures(pricing: Pricing, from: string, into: string): Pricing {
   if (from === into) return pricing;

@@ -16,6 +16,7 @@ import {
   removeFeature,
   removePlan,
   setAnswer,
+  setNote,
   settled,
   type Plan,
   type Pricing,
@@ -233,5 +234,26 @@ describe('A pricing table from a grid', () => {
       ['Price', `£${'1 '.repeat(200_000)}`],
     ]);
     expect(performance.now() - started).toBeLessThan(2000);
+  });
+});
+
+describe('A footnote', () => {
+  const notes = (pricing: Pricing): string => pricing.notes.map(({ id, text }) => `${id} ${text}`).join('; ');
+  it('is made where it is first said, shared by its words, and goes with the last that names it', () => {
+    const second = valid(made(setNote(seasonPasses, 'guests', 'saloon', ' Children go free. ')));
+    expect(notes(second)).toBe('n1 Counted from the first of each month.; n2 Children go free.');
+    const shared = valid(made(setNote(second, 'guests', 'cabin', 'Children go free.')));
+    expect([notes(shared), shared.answers['guests']?.['cabin']?.note]).toEqual([notes(second), 'n2']);
+    const one = made(setNote(shared, 'guests', 'cabin', ''));
+    expect(notes(one)).toBe(notes(second));
+    expect(notes(valid(made(setNote(one, 'guests', 'saloon', ''))))).toBe(notes(seasonPasses));
+    expect(notes(made(setNote(second, 'guests', 'saloon', 'Two of them do.')))).toBe('n1 Counted from the first of each month.; n3 Two of them do.');
+  });
+  it('needs something that is said, and not more than sixty others', () => {
+    const silent = { ...seasonPasses, answers: {} };
+    expect(says(setNote(silent, 'guests', 'deck', 'x'))).toBe('Nothing is said here yet. Type what the plan has; then it can have a footnote.');
+    const full: Pricing = { ...seasonPasses, notes: Array.from({ length: 60 }, (_, i) => ({ id: `n${i}`, text: `${i}` })) };
+    expect(says(setNote(full, 'guests', 'saloon', 'one more'))).toContain('at most 60');
+    expect(made(setNote(full, 'guests', 'saloon', '7')).answers['guests']?.['saloon']?.note).toBe('n7');
   });
 });

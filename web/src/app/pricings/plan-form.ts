@@ -3,11 +3,14 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { bad, good, type Outcome } from '../../../../core/outcome';
 import {
+  answerOf,
   availabilities,
   changePlan,
   featurePlaces,
   priceIn,
   readAmount,
+  setAnswer,
+  setNote,
   setPrice,
   typeAmount,
   writtenPrice,
@@ -39,6 +42,14 @@ export class PlanForm {
   /** The currency in which prices are typed. */
   protected readonly first = computed(() => this.edits.pricing()?.currencies[0]?.code ?? '');
   protected readonly others = computed(() => this.edits.pricing()?.plans.filter(({ id }) => id !== this.edits.plan()?.id) ?? []);
+  /** What the plan says itself of the feature in which one is, and its footnote. */
+  protected readonly answer = computed(() => {
+    const [pricing, plan, feature] = [this.edits.pricing(), this.edits.plan(), this.edits.feature()];
+    if (!pricing || !plan || !feature) return undefined;
+    const given = answerOf(pricing, feature, plan);
+    return given?.of.id === plan.id ? given.answer : undefined;
+  });
+  protected readonly note = computed(() => this.edits.pricing()?.notes.find(({ id }) => id === this.answer()?.note)?.text ?? '');
   /** The plural forms that the document's language has. */
   protected readonly forms = computed(
     (): readonly string[] => new Intl.PluralRules(this.edits.pricing()?.language || 'en').resolvedOptions().pluralCategories,
@@ -117,6 +128,18 @@ export class PlanForm {
     this.onPlan('take an action away', (pricing, plan) => changePlan(pricing, plan.id, { actions: plan.actions.filter((_, i) => i !== at) }));
   }
 
+  protected setCard(text: string): void {
+    const [answer, feature] = [this.answer(), this.edits.feature()];
+    if (!answer || !feature) return;
+    const { card: _, ...bare } = answer;
+    this.onPlan('word what a card says', (pricing, plan) =>
+      setAnswer(pricing, feature.id, plan.id, text.trim() === '' ? bare : { ...bare, card: text.trim() }),
+    );
+  }
+  protected setNote(text: string): void {
+    const feature = this.edits.feature();
+    if (feature) this.onPlan('write a footnote', (pricing, plan) => setNote(pricing, feature.id, plan.id, text));
+  }
   protected setForm(form: string, text: string): void {
     const { phrase = {} } = this.edits.feature() ?? {};
     const others = Object.entries(phrase).filter(([name]) => name !== form);

@@ -47,7 +47,7 @@ export class PlanView implements OnInit {
   protected readonly themes = signal<readonly KeptTheme[]>([]);
   private readonly grid = viewChild(Grid);
   protected readonly panels = [
-    ['plan', 'Plan'],
+    ['plan', 'Details'],
     ['offer', 'Offer'],
     ['checks', 'Checks'],
   ] as const;
@@ -80,7 +80,11 @@ export class PlanView implements OnInit {
   }
 
   protected rename = (name: string): unknown => this.edits.act('rename the pricing table', 'name', (pricing) => ({ ...pricing, name }));
-  protected publish = (): unknown => this.publisher.publish('pricings', this.open.session());
+  protected publish(): unknown {
+    const open = this.edits.findings().length;
+    const said = open === 0 ? '' : open === 1 ? 'One check is open.' : `${open} checks are open.`;
+    return this.publisher.publish('pricings', this.open.session(), undefined, said);
+  }
 
   protected type({ row, column, text, block }: Typed): void {
     if (!block) return this.edits.type(row, column, text);

@@ -21,6 +21,8 @@ export interface Publishing {
   readonly followers: readonly Follower[];
   /** Themes that it grows from, which have changed since they were published. */
   readonly below: readonly Changed[];
+  /** What is still to be looked at, as a sentence; empty for nothing. */
+  readonly open: string;
 }
 
 /** A placed table as it is live and as it would be. */

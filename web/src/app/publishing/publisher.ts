@@ -26,16 +26,19 @@ export class Publisher {
   private readonly deleting = inject(Deleting);
   private readonly snackBar = inject(MatSnackBar);
 
-  /** Publishes an open theme, table or pricing table, once it is kept; undefined where that was left or could not be done. Says what came of it. */
-  async publish(kind: Followed, session: Open | undefined, newest?: number): Promise<Edition | undefined> {
+  /**
+   * Publishes an open theme, table or pricing table, once it is kept; undefined where that was left or could not be done. Says what came of
+   * it, and what is still to be looked at, which keeps nobody from publishing.
+   */
+  async publish(kind: Followed, session: Open | undefined, newest?: number, open = ''): Promise<Edition | undefined> {
     if (!session || !(await this.isKept(session))) return undefined;
-    const edition = await this.publishKept(kind, session);
+    const edition = await this.publishKept(kind, session, open);
     if (!edition) return undefined;
     const said =
       edition.number === newest
         ? `Nothing changed since edition ${edition.number}.`
         : `Edition ${edition.number} is published. Pages that follow the ${calledOf(kind)} show it at their next load.`;
-    this.snackBar.open(said, 'Good');
+    this.snackBar.open(open === '' ? said : `${said} ${open}`, 'Good');
     return edition;
   }
 
@@ -45,14 +48,14 @@ export class Publisher {
     return is;
   }
 
-  private async publishKept(kind: Followed, { id, seen, document: { name } }: Open): Promise<Edition | undefined> {
+  private async publishKept(kind: Followed, { id, seen, document: { name } }: Open, open: string): Promise<Edition | undefined> {
     const followers = await this.deleting.attempt(() => firstValueFrom(this.api.followers(kind, id)));
     const below = kind === 'themes' ? await this.deleting.attempt(() => firstValueFrom(this.api.changedBelow(id))) : [];
     if (!followers || !below) return undefined;
     let hold: readonly string[] | undefined = [];
     if (followers.length > 0) {
       const { PublishDialog } = await import('./publish-dialog');
-      const data: Publishing = { kind, id, name, followers, below };
+      const data: Publishing = { kind, id, name, followers, below, open };
       hold = await firstValueFrom(
         this.dialog
           .open<InstanceType<typeof PublishDialog>, Publishing, readonly string[]>(PublishDialog, { data, width: '860px', maxWidth: '94vw' })
