@@ -53,6 +53,9 @@ function drawn(table: Table, theme: Theme, stacked = false): { readonly cells: r
         if (style.position !== 'absolute' || style.content === 'none') continue;
         const at = [box.left + element.clientLeft + parseFloat(style.left), box.right - element.clientLeft - parseFloat(style.right)];
         expect(at).withContext(`the sides of row ${cell.row}`).toEqual([box.left, box.right]);
+        // Nothing of an icon that stands there in other cells is left.
+        expect([style.maskImage, style.backgroundColor]).toEqual(['none', 'rgba(0, 0, 0, 0)']);
+        expect(parseFloat(style.width)).toBeCloseTo(box.width - 2 * element.clientLeft, 2);
         expect(style.borderLeft).toBe(getComputedStyle(element).borderLeft);
         const bottom = box.top + element.clientTop;
         pieces.push({ from: bottom - parseFloat(style.height), to: bottom });

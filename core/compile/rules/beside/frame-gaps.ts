@@ -1,10 +1,10 @@
 import { closedBy } from '../../../lines';
 import { resolveAt } from '../../../resolve';
 import type { Exception } from '../../../table';
-import { gapSides, lineage, parts, places, properties, propertyOf, type PartName, type ThemeView } from '../../../theme';
+import { everyLook, gapSides, lineage, parts, places, properties, propertyOf, type PartName, type ThemeView } from '../../../theme';
 import { contract } from '../../markup/contract';
 import { bodyStart, cellsOf, headerStart, markOf, type SelectorOptions } from '../../sheet/selectors';
-import { rule, type CssNode } from '../../sheet/stylesheet';
+import { rule, type CssNode, type Declaration } from '../../sheet/stylesheet';
 import { iconParts, iconSides } from '../icon-sides';
 import { openClip } from '../corners';
 import { iconMarks } from './exception-rules';
@@ -39,6 +39,7 @@ export function frameGaps(
   if (down.css === '0') return [];
   // Lines of cells lie between their frame's sides: the piece reaches over the thickest of them, where the sides are drawn already.
   const over = thickest(view) + (closedBy(view)?.rows.line.width ?? 0);
+  const isIconed = everyLook(view).some((look) => iconParts.some((part) => drawsIcon(look, part)));
   return [
     ...openClip(view, options, down.css),
     ...frames.map(({ mark }) => rule(`.${options.theme}>*>:where(tr)>:where(${mark})`, ['position', 'relative'])),
@@ -51,10 +52,19 @@ export function frameGaps(
         ['inset-block-end', '100%'],
         ['height', over === 0 ? down.css : `calc(${down.css} + ${over}px)`],
         ['border-inline', line.css],
+        ...(isIconed ? BARE : []),
       ),
     ),
   ];
 }
+
+/** What takes away the shape of an icon that its part has on this side elsewhere, and this cell has not. */
+const BARE: readonly Declaration[] = [
+  ['width', 'auto'],
+  ['margin', '0'],
+  ['background', 'none'],
+  ['mask', 'none'],
+];
 
 /** What takes the frame out of the gaps again, where rows are no longer beside one another. */
 export const withoutFrameGaps = (
@@ -78,27 +88,36 @@ function pieces(view: ThemeView, exceptions: readonly Exception[], options: Sele
   });
 }
 
-/** The cells within a frame that draw their piece on one side, since nothing stands there. */
+/**
+ * The cells within a frame that draw their piece on one side, since nothing stands there. What stands at any width and in any mode counts at
+ * all of them: the stylesheets of these lie over one another, and a piece that changed its side would leave itself behind.
+ */
 function freeOn(side: Side, view: ThemeView, exceptions: readonly Exception[], options: SelectorOptions, inside: string): readonly string[] {
   const own = iconMarks(exceptions);
-  const isAligned = resolveAt(view, { part: 'numbers', condition: 'rest' }, 'decimals').css === 'aligned';
+  const looks = everyLook(view);
+  const isAligned = looks.some((look) => resolveAt(look, { part: 'numbers', condition: 'rest' }, 'decimals').css === 'aligned');
   const [padded, unpadded] = isAligned ? [`[${contract.pad}]`, `:not([${contract.pad}])`] : ['', ''];
   const [iconed, bare] = own.length > 0 ? [`:is(${own.join(',')})`, `:not(${own.join(',')})`] : ['', ''];
-  const { sideOf } = iconSides(view);
-  const drawing = iconParts.filter((part) => places.some((place) => place.part === part && (view.valueAt(place, ICON)?.css ?? 'none') !== 'none'));
-  const sideWith = (part: PartName): string | undefined => (lineage(part).some((each) => drawing.includes(each)) ? sideOf(part) : undefined);
+  const drawing = looks.map((look) => ({ sideOf: iconSides(look).sideOf, parts: iconParts.filter((part) => drawsIcon(look, part)) }));
+  /** On which sides the cells of a part have icons. */
+  const takenOf = (part: PartName): ReadonlySet<string> =>
+    new Set(drawing.flatMap(({ parts: drawn, sideOf }) => (lineage(part).some((each) => drawn.includes(each)) ? [sideOf(part)] : [])));
   /** What tells the cells of a part that draw their piece on this side; a cell with an icon of its own has that before, and none behind. */
-  const testsOf = (icon: string | undefined): readonly string[] => {
-    if (side === 'after') return icon === 'after' ? (iconed === '' ? [] : [iconed + unpadded]) : [unpadded];
-    return icon === 'after' ? [bare] : icon === undefined && padded !== '' ? [padded + bare] : [];
+  const testsOf = (taken: ReadonlySet<string>): readonly string[] => {
+    if (side === 'after') return taken.has('after') ? (iconed === '' ? [] : [iconed + unpadded]) : [unpadded];
+    if (taken.has('before')) return [];
+    return taken.has('after') ? [bare] : padded === '' ? [] : [padded + bare];
   };
-  if (drawing.length === 0) return testsOf(undefined).map((test) => `.${options.theme}>*>:where(tr)>:where(${inside}${test})`);
+  if (drawing.every(({ parts: drawn }) => drawn.length === 0))
+    return testsOf(new Set()).map((test) => `.${options.theme}>*>:where(tr)>:where(${inside}${test})`);
   return cellParts.flatMap((part) => {
     const less = cellParts.filter((each) => each !== part && lineage(each).includes(part)).map((each) => `:not(${markOf(each)})`);
-    return testsOf(sideWith(part)).map((test) => cellsOf(options, { part, condition: 'rest' }, part, `${inside}${less.join('')}${test}`));
+    return testsOf(takenOf(part)).map((test) => cellsOf(options, { part, condition: 'rest' }, part, `${inside}${less.join('')}${test}`));
   });
 }
 
+const drawsIcon = (view: ThemeView, part: PartName): boolean =>
+  places.some((place) => place.part === part && (view.valueAt(place, ICON)?.css ?? 'none') !== 'none');
 const ICON = propertyOf('icon');
 /** The parts of which each cell is one; numbers are cells of another part. */
 const cellParts: readonly PartName[] = parts.filter(({ box, name }) => box === 'cells' && name !== 'numbers').map(({ name }) => name);
