@@ -24,8 +24,8 @@ interface Piece {
 
 /**
  * Where rows stand apart, a column's frame goes on across the gaps: each of its cells but the first, and but one below the heading of a
- * group, draws both sides up to the cell above, on whichever side of its text it has nothing. Where it has an icon before a number
- * whose digits are filled up behind, the frame stops at the gap.
+ * group, draws both sides up to the cell above, on whichever side of its text it has nothing. Where something stands on both (an icon
+ * before a number whose digits are filled up behind, icons before at one width and behind at another), the frame stops at the gap.
  */
 export function frameGaps(
   view: ThemeView,
