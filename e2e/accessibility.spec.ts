@@ -98,7 +98,7 @@ describe('axe finds nothing', () => {
         expect(fetched.filter((address) => !address.startsWith(app.url)))
           .withContext('fetched from elsewhere')
           .toEqual([]);
-      }, 240_000);
+      });
     }
   }
 
@@ -119,7 +119,7 @@ describe('axe finds nothing', () => {
       await person.press(Key.SPACE);
       await person.find('dialog', /^Editor for/);
       expect(await axeFindings(driver)).toEqual([]);
-    }, 240_000);
+    });
   }
 
   it('in the comparison', async () => {
@@ -132,7 +132,7 @@ describe('axe finds nothing', () => {
     await person.press(Key.ESCAPE);
     await person.click('button', /^Undo/);
     await person.untilKept();
-  }, 240_000);
+  });
 
   for (const [dialog, path, button] of [
     ['Choose a starter', '/themes', 'New theme'],
@@ -145,7 +145,7 @@ describe('axe finds nothing', () => {
       await person.click('button', button);
       await person.find('heading', dialog);
       expect(await axeFindings(driver)).toEqual([]);
-    }, 240_000);
+    });
   }
 
   it('and no view scrolls as a page at 1280 by 800, no live page sideways at 320', async () => {
@@ -169,7 +169,7 @@ describe('axe finds nothing', () => {
         .withContext(page)
         .toBeLessThanOrEqual(320);
     }
-  }, 240_000);
+  });
 
   it('and at 320 px (WCAG 2.2, 1.4.10) nothing of any view is beyond its edge, but for what scrolls in a frame of its own', async () => {
     const scrollers = 'zest-specimen, zest-grid, zest-preview, zest-looks, zest-structure, [role="grid"], .mat-mdc-tab-header';
@@ -200,5 +200,5 @@ describe('axe finds nothing', () => {
     expect(top).toBeGreaterThanOrEqual(0);
     expect(bottom).toBeLessThanOrEqual(700);
     expect(await axeFindings(driver)).toEqual([]);
-  }, 270_000);
+  });
 });

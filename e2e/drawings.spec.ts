@@ -65,5 +65,5 @@ describe('Sixty honest drawings', () => {
       await driver.quit();
       await app.kill();
     }
-  }, 720_000);
+  });
 });

@@ -52,7 +52,7 @@ describe('When the server is cut off in the middle of editing', () => {
       await driver.quit();
       await app.kill();
     }
-  }, 270_000);
+  });
 });
 
 describe('When a new table cannot be kept', () => {
@@ -86,5 +86,5 @@ describe('When a new table cannot be kept', () => {
       await driver.quit();
       await app.kill();
     }
-  }, 270_000);
+  });
 });

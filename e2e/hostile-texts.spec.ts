@@ -112,5 +112,5 @@ describe('Texts that would run something', () => {
       await look(address);
     }
     expect(views).toBeGreaterThan(18);
-  }, 720_000);
+  });
 });

@@ -33,7 +33,7 @@ describe('From an empty data folder', () => {
       await person.click('link', view);
       await person.find('button', 'Make the first one');
     }
-  }, 240_000);
+  });
 
   it('2. makes, renames, duplicates and deletes themes, and takes a deletion back', async () => {
     await person.click('link', 'Themes');
@@ -65,7 +65,7 @@ describe('From an empty data folder', () => {
     await person.fill('textbox', 'Name', 'Νυχτερινό ليلي');
     await person.click('button', 'Rename');
     await person.find('link', 'Νυχτερινό ليلي');
-  }, 240_000);
+  });
 
   it('3. shapes a theme in the studio by keyboard, sees it on the specimen, and goes back', async () => {
     await person.click('link', 'Harbour dusk');
@@ -132,7 +132,7 @@ describe('From an empty data folder', () => {
     await driver.navigate().refresh();
     await person.find('gridcell', /^Fill, Even: mist, set here/);
     expect(await driver.getCurrentUrl()).toContain('part=body-rows');
-  }, 270_000);
+  });
 
   it('3b. moves through the ledger with the arrow keys, copies and pastes a value', async () => {
     await person.click('gridcell', cell('Fill', 'Even'));
@@ -152,7 +152,7 @@ describe('From an empty data folder', () => {
     await person.press(Key.ESCAPE);
     await person.gone('heading', 'Shortcuts');
     await person.untilKept();
-  }, 240_000);
+  });
 
   it('4. makes tables by rows and columns, from pasted cells and from a CSV file, and gives them structure', async () => {
     await person.click('link', 'Tables');
@@ -246,7 +246,7 @@ describe('From an empty data folder', () => {
     await person.find('heading', 'Berths');
     await person.find('cell', '42,5');
     await person.untilKept();
-  }, 360_000);
+  });
 
   it('5. builds a page from heading, text and table, and sees it at any width', async () => {
     await person.click('link', 'Pages');
@@ -287,7 +287,7 @@ describe('From an empty data folder', () => {
     await person.until('a narrower page', async () =>
       (await inFrame<number>('return frame.documentElement.clientWidth')) < wide - 60 ? true : undefined,
     );
-  }, 240_000);
+  });
 
   it('6. publishes the page, and the live page follows the theme when it is published again', async () => {
     await person.click('button', 'Publish page');
@@ -330,7 +330,7 @@ describe('From an empty data folder', () => {
     await person.gone('link', 'Open live page');
     await person.click('button', 'Publish page');
     await person.untilText(/The page is live at/);
-  }, 240_000);
+  });
 
   it('7. takes theme and table away as files that look as the live page does', async () => {
     const [theme] = ((await (await fetch(`${app.url}/api/themes`)).json()) as { id: string; document: { name: string } }[]).filter(
@@ -363,5 +363,5 @@ describe('From an empty data folder', () => {
     await person.click('link', 'Harbour dusk');
     await person.click('button', 'More for this theme');
     await person.find('menuitem', 'Download CSS');
-  }, 240_000);
+  });
 });

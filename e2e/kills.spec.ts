@@ -17,11 +17,11 @@ describe('Two windows whose server goes away again and again', () => {
     app = await startApp({ data, demo: true });
     drivers = await Promise.all([openBrowser(), openBrowser()]);
     windows = drivers.map((driver) => new Person(driver)) as [Person, Person];
-  }, 720_000);
+  });
   afterAll(async () => {
     await Promise.all(drivers.map((driver) => driver.quit()));
     await app.kill();
-  }, 720_000);
+  });
 
   /** Does so many edits, by turns in either window; gives what is kept in the end, when both windows say that all is. */
   async function through(
@@ -69,7 +69,7 @@ describe('Two windows whose server goes away again and again', () => {
     // Of the places that were set twice the later value holds.
     const last = new Map(edits.map((i) => [at(i).join(), value(i)]));
     for (const each of last.values()) expect(kept).toContain(each);
-  }, 720_000);
+  });
 
   it('have every edit of a table', async () => {
     const kept = await through(
@@ -86,7 +86,7 @@ describe('Two windows whose server goes away again and again', () => {
     const place = (i: number): string => `${edits.indexOf(i) % 5} ${Math.floor(edits.indexOf(i) / 5) % 4}`;
     const last = new Map(edits.map((i) => [place(i), `edit ${i}.`]));
     for (const each of last.values()) expect(kept).toContain(each);
-  }, 720_000);
+  });
 
   it('have every edit of a page', async () => {
     const kept = await through(
@@ -102,5 +102,5 @@ describe('Two windows whose server goes away again and again', () => {
       },
     );
     for (const i of edits) expect(kept).toContain(`Notice ${i}.`);
-  }, 720_000);
+  });
 });

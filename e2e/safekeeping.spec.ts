@@ -64,7 +64,7 @@ describe('Backups in the tool', () => {
     await person.click('button', 'Bring back Berths at Oldquay');
     await person.untilText(/“Berths at Oldquay” is back/);
     expect(await countOf('tables')).toBe(before);
-  }, 720_000);
+  });
 
   it('are brought in as files, and a wrong file is told and changes nothing', async () => {
     await person.open(`${app.url}/backups`);
@@ -89,5 +89,5 @@ describe('Backups in the tool', () => {
     await person.click('button', 'Remove it');
     await person.untilText(/was removed/);
     expect(fs.readdirSync(folder).length).toBe(count);
-  }, 720_000);
+  });
 });

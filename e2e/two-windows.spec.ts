@@ -38,11 +38,11 @@ describe('Two windows on one document', () => {
     port = Number(new URL(app.url).port);
     drivers = await Promise.all([openBrowser(), openBrowser()]);
     [one, two] = drivers.map((driver) => new Person(driver)) as [Person, Person];
-  }, 720_000);
+  });
   afterAll(async () => {
     await Promise.all(drivers.map((driver) => driver.quit()));
     await app.kill();
-  }, 720_000);
+  });
 
   it('follow each other, and each undoes its own steps only', async () => {
     await both('/themes/low-sound?part=body-rows', (person) => person.find('grid', 'Values of Body rows'));
@@ -59,7 +59,7 @@ describe('Two windows on one document', () => {
     await one.untilKept();
     await one.click('button', /^Do again: set/);
     await two.find('gridcell', /^Fill, Even: #aaffaa, set here/);
-  }, 720_000);
+  });
 
   it('are followed by eight tabs of one browser, over one connection', async () => {
     const [driver] = drivers as [WebDriver];
@@ -79,7 +79,7 @@ describe('Two windows on one document', () => {
       await driver.close();
     }
     await driver.switchTo().window(first);
-  }, 720_000);
+  });
 
   it('are put together where they changed different places while nothing could be kept', async () => {
     await both('/themes/low-sound?part=body-rows', (person) => person.find('grid', 'Values of Body rows'));
@@ -94,7 +94,7 @@ describe('Two windows on one document', () => {
       await person.find('gridcell', /^Ink, Odd: #222222 [\d.]+ passes, set here/);
       await person.untilKept();
     }
-  }, 720_000);
+  });
 
   it('are shown both sides of one cell, in words and as pictures, and lose neither before the person has chosen', async () => {
     await both('/tables/berths', (person) => person.find('grid', /^Cells of/));
@@ -116,7 +116,7 @@ describe('Two windows on one document', () => {
     await asked.find('cell', theirs);
     await asked.untilKept();
     expect(await asked.isThere('cell', mine)).toBeFalse();
-  }, 720_000);
+  });
 
   it('bring back what one deleted while the other edits it, with the edit', async () => {
     const { id } = (await (
@@ -130,7 +130,7 @@ describe('Two windows on one document', () => {
     await one.click('button', 'Bring it back');
     await one.untilKept();
     expect(JSON.stringify(await ask(`/api/tables/${id}`))).toContain('STILL HERE');
-  }, 720_000);
+  });
 
   it('are merged in a pricing table: one moves a plan, the other adds one and types a price', async () => {
     await both('/pricings/season-passes', (person) => person.find('columnheader', 'Saloon'));
@@ -154,7 +154,7 @@ describe('Two windows on one document', () => {
       readonly document: { readonly plans: readonly { readonly name: string }[] };
     };
     expect(document.plans.map(({ name }) => name)).toEqual(['Deck', 'Cabin', 'Saloon', 'Plan 4']);
-  }, 720_000);
+  });
 });
 
 describe('What was not kept when a browser was closed', () => {
@@ -197,5 +197,5 @@ describe('What was not kept when a browser was closed', () => {
       await driver.quit().catch(() => undefined);
       await app.kill();
     }
-  }, 720_000);
+  });
 });

@@ -57,7 +57,7 @@ describe('A page of blocks', () => {
     await person.press(Key.TAB);
     expect(await axeFindings(driver)).toEqual([]);
     await until('P DIV() DIV SECTION(DIV(DIV(P P) DIV(DIV)))');
-  }, 720_000);
+  });
 
   it('is moved step by step out of its columns and by dragging, copied, deleted and undone', async () => {
     await person.click('button', /^Write to us/);
@@ -82,7 +82,7 @@ describe('A page of blocks', () => {
     await until('DIV() DIV P SECTION(DIV(DIV(P P) DIV(DIV)))');
     await person.click('button', /^Undo move a block/);
     await until('P DIV() DIV SECTION(DIV(DIV(P P) DIV(DIV)))');
-  }, 720_000);
+  });
 
   it('has marks in its text, a title, a description and a place in the menu; and is live so', async () => {
     await person.click('button', /^Write to us/);
@@ -117,7 +117,7 @@ describe('A page of blocks', () => {
     // What a page has in the menu stands on the others too.
     await person.open(`${app.url}/site/night-boats`);
     await person.find('link', 'At Thistle Press');
-  }, 720_000);
+  });
 
   it('breaks long words and bare addresses in its texts, and does not scroll sideways on a phone', async () => {
     const long = 'https://timetables.skerrin.example/winter/crossings-and-connections-from-oldquay-to-fennel-point';
@@ -146,7 +146,7 @@ describe('A page of blocks', () => {
     await person.find('heading', long);
     expect(await driver.executeScript('return document.documentElement.scrollWidth')).toBe(320);
     await devTools(driver, 'Emulation.setDeviceMetricsOverride', { width: 1280, height: 800, deviceScaleFactor: 1, mobile: false });
-  }, 720_000);
+  });
 
   it('keeps the place of a picture that has not come yet', async () => {
     const svg = path.join(newFolder(), 'quay.svg');
@@ -171,7 +171,7 @@ describe('A page of blocks', () => {
          done([[picture.getAttribute('width'), picture.getAttribute('height'), picture.width, picture.height], shift])))));`,
     );
     expect([box, shift]).toEqual([['320', '200', 320, 200], 0]);
-  }, 720_000);
+  });
 
   it('has a ground around a text, in the colours of a theme that is on it, and words in an ink of their own', async () => {
     await person.open(`${app.url}/pages/night-boats`);
@@ -226,5 +226,5 @@ describe('A page of blocks', () => {
          return getComputedStyle(table.querySelector('tbody tr:nth-child(2)')).backgroundColor;`),
     );
     expect(await axeFindings(driver)).toEqual([]);
-  }, 720_000);
+  });
 });

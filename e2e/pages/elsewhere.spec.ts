@@ -146,7 +146,7 @@ describe('A table on another site', () => {
       .toBeTrue();
     await person.open(story);
     expect((await looks('Bicycle')).join('\n')).toContain('background-color:rgb(221, 238, 255)');
-  }, 720_000);
+  });
 
   it('lets visitors of the other site sort and turn pages by keyboard, and keeps the focus', async () => {
     await person.open(`${app.neighbour}/story/night-boats`);
@@ -163,7 +163,7 @@ describe('A table on another site', () => {
       'the next page, with the focus where it was',
       `${active}?.dataset.to === "next" && /Rows 11/.test(document.querySelector("zest-pane-table").shadowRoot.textContent)`,
     );
-  }, 720_000);
+  });
 
   describe('of which something is in the way', () => {
     let other: Server;
@@ -189,7 +189,7 @@ describe('A table on another site', () => {
       expect(await text('Bicycle')).toContain('Ten crossings');
       await person.untilText(/Its own/);
       expect(await warnings()).toMatch(/has an element of its own called zest-pane-table.*Give them another name/);
-    }, 720_000);
+    });
     it('has another name where that is asked for', async () => {
       await openDialog();
       await person.fill('textbox', 'Name of the element', 'Boats');
@@ -200,7 +200,7 @@ describe('A table on another site', () => {
       expect(await text('Bicycle')).toContain('Ten crossings');
       expect(await driver.executeScript('return getComputedStyle(document.querySelector("night-boats")).display')).toBe('block');
       expect(await warnings()).toBe('');
-    }, 720_000);
+    });
     it('stands there twice by lines that were pasted twice', async () => {
       await openDialog();
       body = `${await lines()}\n${await lines()}`;
@@ -214,7 +214,7 @@ describe('A table on another site', () => {
           )) || undefined,
       );
       expect(await warnings()).toBe('');
-    }, 720_000);
+    });
     it('is a link where it cannot be had, with a sentence that says why', async () => {
       await openDialog();
       body = (await lines()).replace('night-boats/b5"', 'night-boats/gone"');
@@ -225,6 +225,6 @@ describe('A table on another site', () => {
       body = body.replace(/src="[^"]*\/elsewhere\/table\.js"/, 'src="/none.js"');
       await person.open(url);
       await person.find('link', 'Fares by age');
-    }, 720_000);
+    });
   });
 });

@@ -58,5 +58,5 @@ describe('A placement that is held at an edition', () => {
     await person.open(`${app.url}/site/night-boats`);
     await person.find('table', /Evening crossings/);
     expect(await headers()).toEqual(['rgb(122, 31, 92)', 'rgb(122, 31, 92)']);
-  }, 720_000);
+  });
 });

@@ -98,7 +98,7 @@ describe('Under the site’s house stylesheet', () => {
     expect(inPreview).toBe('31px');
     // Not taken yet.
     expect((await (await fetch(`${app.url}/site/-house.css`)).text()).includes('31px')).toBe(false);
-  }, 720_000);
+  });
 
   it('cannot enter the isolated form, in which a table is as its theme has it', async () => {
     await choose(/Ids and long chains/);
@@ -111,7 +111,7 @@ describe('Under the site’s house stylesheet', () => {
     expect(await driver.executeScript<number>("return document.querySelectorAll('main table').length")).toBe(0);
     expect(await axeFindings(driver, { stylesheets: false })).toEqual([]);
     await choose(/Leaves tables alone/);
-  }, 720_000);
+  });
 
   it('(b) a theme reaches one table, then the page, then the site, and no further', async () => {
     const themeOf = async (address: string, place: string): Promise<string> => {

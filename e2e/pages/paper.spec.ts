@@ -90,7 +90,7 @@ describe('A live page on paper', () => {
     expect(sailings.flat().length).toBe(300);
     for (const { texts } of all) expect(texts.filter(({ text }) => text === 'by way').length).toBe(0);
     areWhole(all);
-  }, 720_000);
+  });
 
   const wide = (columns: number): readonly (readonly string[])[] => {
     const line = (text: string, name: string): readonly string[] => [name, ...Array.from({ length: columns }, (_, i) => `${text}${i + 1}`)];
@@ -112,7 +112,7 @@ describe('A live page on paper', () => {
     const least = Math.min(...broken.flatMap(({ texts }) => texts.filter(({ text }) => /Mea|Janu/.test(text)).map(({ height }) => height)));
     expect(Math.round(least * 100) / 100).toBeCloseTo(8.25 * 0.7, 0);
     expect(heights.every((height) => height < 8.25 && height > 8.25 * 0.69)).toBeTrue();
-  }, 720_000);
+  });
 
   it('lays a wide table over several sheets with its row headers on each, across, and takes them away again', async () => {
     const { id: theme } = await themed('Laid', { 'too-wide': 'over several sheets', sheet: 'across', smallest: '100%' });
@@ -135,7 +135,7 @@ describe('A live page on paper', () => {
     expect(
       await driver.executeScript("return [document.querySelectorAll('table').length, document.querySelector('table').checkVisibility()]"),
     ).toEqual([1, true]);
-  }, 720_000);
+  });
 
   it('says where links lead, and repeats the footer, where the theme wishes it', async () => {
     const { id: theme } = await themed('Links', { repeats: 'header and footer', fill: '#101820', ink: '#ffffff' });
@@ -169,5 +169,5 @@ describe('A live page on paper', () => {
     expect(textsOf(sheets).join(' ')).toContain('https://oldquay.example/board');
     expect(sheets.length).toBeGreaterThan(1);
     for (const { texts } of sheets) expect(texts.filter(({ text }) => text === 'Fleet').length).toBe(1);
-  }, 720_000);
+  });
 });

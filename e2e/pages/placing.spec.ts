@@ -58,7 +58,7 @@ describe('How a table stands on a page', () => {
     expect(Number.parseFloat(end ?? '')).toBeGreaterThan(20);
     await resized(360);
     expect((await seen()).margin).toBe('8px 0px');
-  }, 720_000);
+  });
 
   it('has its description above it too, as a text that is seen, in one action', async () => {
     await person.open(`${app.url}/pages/night-boats`);
@@ -69,5 +69,5 @@ describe('How a table stands on a page', () => {
     const { document } = (await (await fetch(`${app.url}/api/pages/night-boats`)).json()) as { document: { blocks: readonly { kind: string }[] } };
     const at = document.blocks.findIndex((block) => JSON.stringify(block).includes('fares-by-age'));
     expect(document.blocks[at - 1]?.kind).toBe('text');
-  }, 720_000);
+  });
 });

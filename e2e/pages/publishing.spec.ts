@@ -70,7 +70,7 @@ describe('Publishing', () => {
       await person.open(`${app.url}/site/${address}`);
       await person.untilText(/£12\.75/);
     }
-  }, 720_000);
+  });
 
   it('(e) lets one page stay at the edition that it has, which its placement says and can take back', async () => {
     await person.open(`${app.url}/tables/fares-by-age`);
@@ -97,7 +97,7 @@ describe('Publishing', () => {
     await driver.executeScript('arguments[0].value = "1"; arguments[0].dispatchEvent(new Event("change"))', since);
     await person.find('button', 'Go back to edition 1');
     await person.click('button', 'Close');
-  }, 720_000);
+  });
 
   it('asks with a page which of what it follows goes live too, and says where else that is seen', async () => {
     await person.open(`${app.url}/tables/fares-by-age`);
@@ -116,7 +116,7 @@ describe('Publishing', () => {
     await person.untilText(/The page is live at/);
     expect(await shown('slip')).toContain('£14.05');
     expect(await shown('pier')).toContain('£14.05');
-  }, 720_000);
+  });
 
   it('is followed at once by a page that is open in another window', async () => {
     await openPage(/At the pier/);
@@ -131,7 +131,7 @@ describe('Publishing', () => {
       headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` },
     });
     await person.until('what was changed elsewhere', async () => ((await inPreview()).includes('£15.15') ? true : undefined));
-  }, 720_000);
+  });
 
   it('of a theme holds pages too, in one step', async () => {
     const before = await css('pier');
@@ -154,5 +154,5 @@ describe('Publishing', () => {
     const held = await css('pier');
     expect(held).not.toContain('#135790');
     expect(held.replaceAll('ticket-stub-e1', 'ticket-stub')).toBe(before);
-  }, 720_000);
+  });
 });

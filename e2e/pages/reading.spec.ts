@@ -29,7 +29,7 @@ describe('A live page, read otherwise,', () => {
       fetch(`${app.url}/api/themes/ticket-stub${address}`, { method, headers: { ...headers, 'If-Match': `"${at}"` }, body: JSON.stringify(body) });
     expect((await send('', 'PUT', revision, { ...document, widths: [] })).status).toBe(200);
     expect((await send('/editions', 'POST', revision + 1, { hold: [] })).ok).toBeTrue();
-  }, 720_000);
+  });
 
   /** The demo page with its header in view and rows to choose, or as it is asked for. */
   const published = async (asked: object = {}): Promise<void> => {
@@ -74,7 +74,7 @@ describe('A live page, read otherwise,', () => {
     await resized(320);
     await person.until('another stop where a table is too wide', async () => (await stops()).includes('Fares by age') || undefined);
     expect(await axeFindings(driver)).toEqual([]);
-  }, 720_000);
+  });
 
   it('keeps the caption where it is read while a table is scrolled sideways', async () => {
     await resized(320);
@@ -89,7 +89,7 @@ describe('A live page, read otherwise,', () => {
     })()`);
     expect(Math.abs(before.left - after.left)).toBeLessThan(3);
     expect(after.right).toBeLessThanOrEqual(frame.right + 1);
-  }, 720_000);
+  });
 
   it('cuts no shadow off where a table surely fits, and scrolls it where it might not', async () => {
     await person.open(`${app.url}/site/night-boats`);
@@ -99,7 +99,7 @@ describe('A live page, read otherwise,', () => {
     await resized(320);
     expect(await overflow()).toBe('auto');
     expect(await read('document.documentElement.scrollWidth')).toBe(320);
-  }, 720_000);
+  });
 
   it('keeps the header in view of the page below a site’s own bar, or in a frame of some height', async () => {
     await published({ headerIn: 'page', headerBelow: 40, pageRows: 50 });
@@ -120,7 +120,7 @@ describe('A live page, read otherwise,', () => {
     await person.open(`${app.url}/site/night-boats`);
     await person.find('searchbox', 'Search');
     expect(await read("document.querySelector('#place-7 .zp-frame').clientHeight")).toBe(300);
-  }, 720_000);
+  });
 
   it('hides no focus under a header that stays in view', async () => {
     await published();
@@ -135,7 +135,7 @@ describe('A live page, read otherwise,', () => {
       );
       expect(focus).withContext(`step ${i}`).toBeGreaterThanOrEqual(header);
     }
-  }, 720_000);
+  });
 
   it('calls a row by what its header says, and not by its tick box besides', async () => {
     await published();
@@ -146,7 +146,7 @@ describe('A live page, read otherwise,', () => {
     );
     expect(names.length).toBeGreaterThan(5);
     for (const [name, text] of names) expect(name).toBe(text);
-  }, 720_000);
+  });
 
   it('keeps a mark for bands, chosen rows and the row under the pointer where the system has the colours', async () => {
     await published();
@@ -159,7 +159,7 @@ describe('A live page, read otherwise,', () => {
     expect(rows.slice(0, 4).map(({ outline }) => outline)).toEqual(['solid', 'none', 'none', 'none']);
     expect(rows[1]?.fill).not.toBe(rows[2]?.fill);
     expect(rows[1]?.fill).toBe(rows[3]?.fill);
-  }, 720_000);
+  });
 
   it('prints no control, cuts nothing off, and lets the browser repeat the header', async () => {
     await published();
@@ -176,5 +176,5 @@ describe('A live page, read otherwise,', () => {
     })`);
     for (const each of frames) expect(each).toEqual(['visible', 'visible', 'none', 'none', 'static', 'table-header-group']);
     expect(await read("getComputedStyle(document.querySelector('#place-7 tbody tr')).breakInside")).toBe('avoid');
-  }, 720_000);
+  });
 });

@@ -23,7 +23,7 @@ describe('The sample world', () => {
         .withContext(document.name)
         .toBeTrue();
     }
-  }, 720_000);
+  });
 
   it('has no table that is too wide at eight widths, but such as scroll as their theme says', async () => {
     await person.open(`${app.url}/themes`);
@@ -47,7 +47,7 @@ describe('The sample world', () => {
         expect(await driver.executeAsyncScript<readonly string[]>(found, `/site/${document.slug}`, width))
           .withContext(`${document.name} at ${width}`)
           .toEqual([]);
-  }, 720_000);
+  });
 
   it('says with a page that goes live which table does not fit a phone', async () => {
     await person.open(`${app.url}/pages/harbour-office`);
@@ -65,5 +65,5 @@ describe('The sample world', () => {
     await person.untilText(/have changed since they were published/);
     await person.click('button', 'Publish');
     await person.untilText(/is live at \/site\/harbour-office\. At 320 px too wide: “The fleet tonight” by \d+ px\./);
-  }, 720_000);
+  });
 });

@@ -43,7 +43,7 @@ describe('A table that visitors use', () => {
     await person.find('searchbox', 'Suchen');
     expect((await column(0)).length).toBe(3);
     expect(await status()).toMatch(/^Zeilen 1 bis 3 von \d+$/);
-  }, 720_000);
+  });
 
   it('is sorted, searched and paged by keyboard alone; what happened is said, and the focus stays', async () => {
     await person.open(`${app.url}/site/night-boats`);
@@ -70,7 +70,7 @@ describe('A table that visitors use', () => {
     await person.open(shared);
     await person.untilText(/Rows 21 to 30 of 300/);
     expect(await column(0)).toEqual(seen);
-  }, 720_000);
+  });
 
   it('is filtered by each column’s own kind of field, which the address remembers', async () => {
     await person.open(`${app.url}/site/night-boats`);
@@ -92,7 +92,7 @@ describe('A table that visitors use', () => {
     await person.untilText(/Rows 1 to 10 of 300/);
     await person.choose('Rows on a page', '50');
     await person.untilText(/Rows 1 to 50 of 300/);
-  }, 720_000);
+  });
 
   it('has its bands and its sorted column from the theme, on whatever is shown', async () => {
     await person.open(`${app.url}/site/night-boats?place-7.sort=2,ascending&place-7.search=calm`);
@@ -105,7 +105,7 @@ describe('A table that visitors use', () => {
     expect(fills[0]).not.toBe(fills[1]);
     const sorted = await driver.executeScript<number>("return document.querySelectorAll('#place-7 tbody tr:not([hidden]) > .zp-sorted').length");
     expect(sorted).toBe(fills.length);
-  }, 720_000);
+  });
 
   it('lets rows be chosen, hidden columns be seen, the header stay and totals follow what was found', async () => {
     await person.open(`${app.url}/tables/crossing-log`);
@@ -190,5 +190,5 @@ describe('A table that visitors use', () => {
     } finally {
       await devTools(driver, 'Emulation.setScriptExecutionDisabled', { value: false });
     }
-  }, 720_000);
+  });
 });

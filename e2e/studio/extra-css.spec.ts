@@ -31,7 +31,7 @@ describe('Extra CSS', () => {
       blocks: [block('a', 'workshop-prices'), block('b', 'evening-crossings')],
     });
     await person.open(`${app.url}/themes/${theme}`);
-  }, 720_000);
+  });
 
   const field = (name: string): Promise<unknown> =>
     driver.executeScript('return document.querySelector(".cm-content")?.getAttribute("aria-label") === arguments[0]', name);
@@ -70,7 +70,7 @@ describe('Extra CSS', () => {
     await person.untilText(/Line 2\s*color: it holds under @media only/);
     expect(await person.isThere('list', 'What is wrong in the extra CSS')).toBeFalse();
     expect(await axeFindings(driver)).toEqual([]);
-  }, 720_000);
+  });
 
   it('is a source in why, with its line, and leads back to it', async () => {
     await person.click('button', 'Ledger');
@@ -87,7 +87,7 @@ describe('Extra CSS', () => {
     await person.click('link', 'Set it in Signal');
     await person.find('textbox', 'Extra CSS');
     await person.untilText(/body-rows \{ color: navy/);
-  }, 720_000);
+  });
 
   it('is completed with the keyboard, and Tab leaves it', async () => {
     await person.click('textbox', 'Extra CSS');
@@ -107,7 +107,7 @@ describe('Extra CSS', () => {
     await person.press(Key.ESCAPE, Key.TAB);
     expect(await driver.executeScript('return document.activeElement.closest(".cm-editor")')).toBeNull();
     await person.untilKept();
-  }, 720_000);
+  });
 
   const live = (nth: number): Promise<readonly string[]> =>
     driver.executeScript(
@@ -137,7 +137,7 @@ describe('Extra CSS', () => {
     expect(await live(0)).toEqual(['rgb(0, 0, 128)', '7px', '3px', 'normal']);
     expect(await live(1)).toEqual(['rgb(0, 0, 128)', '7px', '0px', 'normal']);
     expect(await driver.executeScript('return getComputedStyle(document.body).display')).not.toBe('none');
-  }, 720_000);
+  });
 
   it('of the whole site is on every table', async () => {
     await person.open(`${app.url}/pages/house`);
@@ -149,5 +149,5 @@ describe('Extra CSS', () => {
     await person.open(`${app.url}/site/signals`);
     for (const nth of [0, 1]) expect((await live(nth))[3]).toBe('1px');
     expect(await axeFindings(driver)).toEqual([]);
-  }, 720_000);
+  });
 });

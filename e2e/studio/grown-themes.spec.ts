@@ -60,7 +60,7 @@ describe('Themes that grow from a theme', () => {
       const { id } = await send<Kept>('POST', '/pages', page);
       await send('POST', `/pages/${id}/publish`, { along: [] });
     }
-  }, 720_000);
+  });
 
   it('are seen as a family, and each leads to what it grows from', async () => {
     await person.open(`${app.url}/themes`);
@@ -77,7 +77,7 @@ describe('Themes that grow from a theme', () => {
     expect(await addressOf()).toBe(`${app.url}/themes/${brand}`);
     await driver.navigate().back();
     await person.untilText(/grows from Brand/);
-  }, 720_000);
+  });
 
   it('follow a colour that is changed once: in the tool at once, on live pages when it is published, and one page stays', async () => {
     for (const slug of ['spring', 'autumn', 'winter'])
@@ -105,7 +105,7 @@ describe('Themes that grow from a theme', () => {
     expect(await css('spring')).toContain('#0b6e4f');
     expect(await css('autumn')).toContain('#0b6e4f');
     expect(await css('winter')).toContain('#7a1f5c');
-  }, 720_000);
+  });
 
   it('say what their next edition stands on, where that has changed', async () => {
     const { revision, document } = await send<{ readonly revision: number; readonly document: object }>('GET', `/themes/${brand}`);
@@ -119,7 +119,7 @@ describe('Themes that grow from a theme', () => {
     await person.click('button', 'Compare');
     await person.untilText(/Edition 2, .*, on edition 2 of Brand/);
     await person.click('button', 'Close');
-  }, 720_000);
+  });
 
   it('are given another ground, once it was seen what changes; from what grows from them they cannot grow', async () => {
     await person.open(`${app.url}/themes/${brand}`);
@@ -136,7 +136,7 @@ describe('Themes that grow from a theme', () => {
     await person.click('button', /^Undo/);
     await person.untilText(/grows from Hairline/);
     await person.untilKept();
-  }, 720_000);
+  });
 
   it('are detached, and look as before', async () => {
     await person.open(`${app.url}/themes/${grown[2]?.id}`);
@@ -153,7 +153,7 @@ describe('Themes that grow from a theme', () => {
     await person.click('menuitem', 'Delete');
     await person.untilText(/“Autumn”, “Spring” grow from it\. Detach them in the studio first/);
     await person.find('link', 'Brand');
-  }, 720_000);
+  });
 
   it('are grown from the studio and the library, and carried away with what they grow from', async () => {
     await person.open(`${app.url}/themes/${grown[0]?.id}`);
@@ -185,5 +185,5 @@ describe('Themes that grow from a theme', () => {
       await empty.kill();
       fs.rmSync(folder, { recursive: true });
     }
-  }, 720_000);
+  });
 });

@@ -43,7 +43,7 @@ describe('What stands in and around cells', () => {
     const blocks = [{ ...block, width: '520px', align: 'start', room: '0', visitor: { ...visitor, ...more } }];
     page = await post('/pages', { format: 'zest-page/6', name: 'Quays', slug: 'quays', blocks });
     await person.open(`${app.url}/themes/${theme}`);
-  }, 720_000);
+  });
 
   const set = async (part: string, cell: RegExp, text: string): Promise<void> => {
     await person.click('button', part);
@@ -62,7 +62,7 @@ describe('What stands in and around cells', () => {
     await set('Body rows', /^Lines shown, At rest:/, '2');
     await person.find('gridcell', /^Lines shown, At rest: 2.*set here/);
     await person.untilKept();
-  }, 720_000);
+  });
 
   it('is put around a column of the table, from its header to its end', async () => {
     await person.open(`${app.url}/tables/${table}`);
@@ -82,7 +82,7 @@ describe('What stands in and around cells', () => {
     await person.gone('combobox', 'Frame around it');
     await person.untilKept();
     await post(`/pages/${page}/publish`);
-  }, 720_000);
+  });
 
   const ask = <T>(script: string): Promise<T> => driver.executeScript<T>(`const table = document.querySelector('.zp-frame table'); ${script}`);
   const note = (): Promise<number> => ask('return table.querySelector("summary").getBoundingClientRect().height');
@@ -117,11 +117,11 @@ describe('What stands in and around cells', () => {
     expect(
       await ask<string>('return [...table.tBodies[0].rows].map((row) => parseFloat(getComputedStyle(row.cells[2]).borderBottomWidth)).join()'),
     ).toMatch(/^0,0,2$/);
-  }, 720_000);
+  });
 
   it('is whole on paper', async () => {
     const screen = await note();
     await devTools(driver, 'Emulation.setEmulatedMedia', { media: 'print', features: [] });
     expect(await note()).toBeGreaterThan(screen * 1.4);
-  }, 720_000);
+  });
 });

@@ -56,7 +56,7 @@ describe('A theme in its modes', () => {
     const blocks = [block('a', 'workshop-prices', reed), block('b', 'berths', sand)];
     page = (await post('/pages', { format: 'zest-page/6', name: 'Two ways', slug: 'two-ways', blocks })).id;
     await post(`/pages/${page}/publish`, { along: [] });
-  }, 720_000);
+  });
 
   it('is derived dark in one action, and adjusted', async () => {
     await person.open(`${app.url}/themes/${reed}`);
@@ -94,7 +94,7 @@ describe('A theme in its modes', () => {
     await person.untilText(/Footer, in the dark: [\d.]+ : 1, where 4\.5 : 1 is needed/);
     await person.click('button', 'Publish');
     await person.untilText(/Edition 2 is published/);
-  }, 720_000);
+  });
 
   it('stays bright for everybody until the page says that it follows the visitor; the other theme is held bright', async () => {
     await scheme('dark');
@@ -121,7 +121,7 @@ describe('A theme in its modes', () => {
     // Paper is bright.
     await scheme('light', 'print');
     expect((await painted())[0]).toBe(bright[0] ?? '');
-  }, 720_000);
+  });
 
   it('is held dark beside another of the same theme', async () => {
     await scheme('light');
@@ -137,7 +137,7 @@ describe('A theme in its modes', () => {
     expect([first.startsWith('rgb(251, 250, 244)'), second]).toEqual([true, 'rgb(32, 36, 42) rgb(244, 241, 232)']);
     await scheme('light', 'print');
     expect((await painted())[1]).toBe(first);
-  }, 720_000);
+  });
 
   it('goes by a class of the site, where that is how it switches', async () => {
     await scheme('light');
@@ -160,5 +160,5 @@ describe('A theme in its modes', () => {
     expect((await painted())[0]).toBe('rgb(32, 36, 42) rgb(244, 241, 232)');
     await scheme('dark', 'print');
     expect((await painted())[0]).toBe(bright[0] ?? '');
-  }, 720_000);
+  });
 });

@@ -35,7 +35,7 @@ describe('Rows as cards', () => {
     const blocks = [{ ...block, width: 'fill', align: 'start', room: '0', visitor: null }];
     ({ id: page } = await post('/pages', { format: 'zest-page/6', name: 'Cards', slug: 'cards', blocks }));
     await person.open(`${app.url}/themes/${theme}`);
-  }, 720_000);
+  });
 
   it('are set in the ledger: nine values', async () => {
     await set('Whole table', /^Cells, At rest:/, 'spaced');
@@ -51,7 +51,7 @@ describe('Rows as cards', () => {
     await person.untilKept();
     const answer = await fetch(`${app.url}/api/pages/${page}/publish`, { method: 'POST' });
     expect(answer.ok).toBeTrue();
-  }, 720_000);
+  });
 
   /** What the second body row of the live page has. */
   const row = (): Promise<readonly string[]> =>
@@ -84,7 +84,7 @@ describe('Rows as cards', () => {
     await person.until('the hovered fill', async () => ((await row())[5] === 'rgb(255, 233, 199)' ? true : undefined));
     expect((await row())[4]).toBe('rgb(184, 71, 10) 4px 0px 0px 0px inset');
     expect(await driver.executeScript<number>('return window.seen.size')).toBeGreaterThan(2);
-  }, 720_000);
+  });
 
   it('change at once for visitors who want less motion, and on paper have no fill of the pointer', async () => {
     await devTools(driver, 'Emulation.setEmulatedMedia', {
@@ -95,7 +95,7 @@ describe('Rows as cards', () => {
     expect((await row())[6]).toBe('0s');
     await hovered();
     expect((await row())[5]).toBe('rgb(255, 233, 199)');
-  }, 720_000);
+  });
 
   it('have been done in steps that outlive the window’s loading: to any of them it goes back, and forward again', async () => {
     await person.open(`${app.url}/themes/${theme}`);
@@ -116,5 +116,5 @@ describe('Rows as cards', () => {
     await person.click('menuitem', 'The beginning');
     await person.gone('gridcell', /^Bar at its start, Hovered: 4px lamp/);
     await person.untilKept();
-  }, 720_000);
+  });
 });

@@ -41,5 +41,5 @@ describe('A later version of a starter', () => {
     await person.click('button', /^Undo/);
     await person.find('button', /^See version 3/);
     await person.until('the theme to be kept at version 1', () => at(1));
-  }, 720_000);
+  });
 });

@@ -189,7 +189,7 @@ describe('In the studio', () => {
     await person.find('grid', 'Values of Whole table');
     await person.click('button', /^Undo set a value/);
     await person.click('button', /^Undo set a value/);
-  }, 720_000);
+  });
 
   it('c. one line around every cell, none doubled, rounded corners, in four actions', async () => {
     await open('low-sound', '?part=lines');
@@ -206,7 +206,7 @@ describe('In the studio', () => {
     expect(new Set(sides)).toEqual(new Set(['0px 0px']));
     expect(await onClosest('cell', 'D1', 'table', 'borderTopLeftRadius')).toBe('12px');
     expect(await onClosest('cell', 'D1', 'table', 'borderTopWidth')).toBe('1px');
-  }, 720_000);
+  });
 
   it('d. a header with a picture from a file, row headers of their own colour, alternating header columns', async () => {
     await open('paper-stock', '?part=column-headers');
@@ -261,7 +261,7 @@ describe('In the studio', () => {
     await person.click('button', /^Undo delete the swatch/);
     await person.click('button', /^Undo derive the swatches/);
     await person.gone('button', /^Swatch on-header/);
-  }, 720_000);
+  });
 
   it('f. the draft is compared with how it was, a value is put back, a group is reset and undone', async () => {
     await open('ticket-stub');
@@ -350,7 +350,7 @@ describe('In the studio', () => {
     await person.find('gridcell', /^Size, At rest: 26\.24px, set here/);
     await person.click('button', /^Undo take the step/);
     await person.find('gridcell', /^Size, At rest: banner, set here/);
-  }, 720_000);
+  });
 
   it('h. swatches that refer to each other in a loop are told with the loop, and nothing kept is touched', async () => {
     await open('harbour-dusk');
@@ -362,7 +362,7 @@ describe('In the studio', () => {
     await person.press(Key.TAB);
     await person.find('alert', /in a loop: tide → lamp → tide/);
     await person.click('button', /^Undo change the swatch lamp/);
-  }, 720_000);
+  });
 
   it('i. what decides a cell is said where the pointer is, and a part that is off says so', async () => {
     await open('harbour-dusk');
@@ -377,7 +377,7 @@ describe('In the studio', () => {
     await person.find('link', 'Crossings');
     await setValue('Ink', 'At rest', '#7d1f33');
     await untilStyle('link', 'Crossings', 'color', 'rgb(125, 31, 51)');
-  }, 720_000);
+  });
 
   it('j. a theme is found as its name is typed, and a starter is tried on one’s own table before it is taken', async () => {
     await person.open(`${app.url}/themes`);
@@ -399,5 +399,5 @@ describe('In the studio', () => {
     await person.click('button', /^Porthole/);
     await person.find('heading', 'Porthole, mine');
     await person.find('grid', 'Values of Body rows');
-  }, 720_000);
+  });
 });

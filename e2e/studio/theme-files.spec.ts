@@ -16,7 +16,7 @@ describe('Themes as files', () => {
   opened({ demo: true }, (all) => ({ app, driver, person } = all));
   beforeAll(async () => {
     empty = await startApp();
-  }, 720_000);
+  });
   afterAll(async () => {
     await empty.kill();
     fs.rmSync(folder, { recursive: true });
@@ -69,7 +69,7 @@ describe('Themes as files', () => {
     expect(byName(await themesOf(empty.url))).toEqual(byName(await themesOf(app.url)));
     const picture = (await themesOf(empty.url)).flatMap((each) => each.document.pictures ?? [])[0];
     expect(await (await fetch(`${empty.url}/pictures/${picture?.media ?? ''}`)).text()).toContain('M0 4h8v4H0z');
-  }, 720_000);
+  });
 
   it('go out one by one, and come in under a free name', async () => {
     await person.open(`${app.url}/themes`);
@@ -80,7 +80,7 @@ describe('Themes as files', () => {
     await person.untilText(/since “Low Sound” is taken/);
     await person.click('button', 'Keep the theme');
     await person.find('heading', 'Low Sound 2');
-  }, 720_000);
+  });
 
   it('say what is wrong with them, where, and what can be kept all the same', async () => {
     const wrong = path.join(folder, 'wrong.json');
@@ -94,7 +94,7 @@ describe('Themes as files', () => {
     expect(await (await person.find('button', 'Keep the theme')).isEnabled()).toBeFalse();
     await person.click('button', 'Leave it');
     await person.gone('dialog', 'Bring themes in');
-  }, 720_000);
+  });
 
   it('go out as design tokens with what these have no word for, and come in from other programs', async () => {
     await person.open(`${app.url}/themes`);
@@ -124,5 +124,5 @@ describe('Themes as files', () => {
     await person.untilText(/Sea\.tokens\.json: space/);
     await person.click('button', 'Keep the theme');
     await person.untilText(/colour-accent/);
-  }, 720_000);
+  });
 });

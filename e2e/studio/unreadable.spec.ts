@@ -24,7 +24,7 @@ describe('Inks that a change makes unreadable', () => {
     await person.click('button', isMany ? /^Mend all/ : /^Use #/);
     await person.until('nothing that cannot be read', async () => !/cannot be read/.test(await person.text()) || undefined);
     await person.untilKept();
-  }, 720_000);
+  });
 
   it('stand in one list beside a table’s own looks, each with its contrast', async () => {
     await person.open(`${app.url}/tables/evening-crossings`);
@@ -37,5 +37,5 @@ describe('Inks that a change makes unreadable', () => {
     await person.click('button', /^Use #/);
     await person.until('nothing that cannot be read', async () => !/cannot be read/.test(await person.text()) || undefined);
     await person.untilKept();
-  }, 720_000);
+  });
 });

@@ -19,7 +19,7 @@ describe('Columns with a type', () => {
     await person.untilText(/Column 3: dates/);
     await person.click('button', 'Create table');
     await person.find('grid', /^Cells of/);
-  }, 720_000);
+  });
 
   const markup = async (): Promise<string> => {
     const id = (await driver.getCurrentUrl()).split('/').at(-1);
@@ -48,7 +48,7 @@ describe('Columns with a type', () => {
     await person.fill('textbox', 'Currency', 'eur');
     await person.press(Key.TAB);
     await person.find('cell', '€1,204.50');
-  }, 720_000);
+  });
 
   it('are added up in a footer row that comes with the total, in the language of the table', async () => {
     await person.choose('Total', 'Sum');
@@ -61,7 +61,7 @@ describe('Columns with a type', () => {
     expect(html).toContain('<td class="zp-beside zp-number">1.195,50\u00a0€</td>');
     expect(html).toContain('zp-number zp-negative">(12,00\u00a0€)</td>');
     expect(html).toContain('free</td>');
-  }, 720_000);
+  });
 
   it('hold dates in the order in which they were written', async () => {
     await person.click('cell', '02/13/2026');
@@ -79,7 +79,7 @@ describe('Columns with a type', () => {
       '02/13/2026',
     );
     await person.press(Key.ESCAPE);
-  }, 720_000);
+  });
 
   it('go back to what was typed', async () => {
     for (let i = 0; i < 3; i++) await person.click('button', /^Undo/);
@@ -89,7 +89,7 @@ describe('Columns with a type', () => {
     await person.find('cell', '(£12)');
     await person.untilKept();
     expect(await markup()).toContain('(£12)</td>');
-  }, 720_000);
+  });
 
   it('are worked out from others by name, and say in the cell why they cannot be', async () => {
     await person.click('cell', '£3');
@@ -117,7 +117,7 @@ describe('Columns with a type', () => {
     expect(await (await person.find('textbox', 'Worked out from')).getAttribute('value')).toBe('Price * 2');
     await person.untilKept();
     expect(await markup()).toContain('>2409</td>');
-  }, 720_000);
+  });
 
   it('have a rule, and what breaks it is marked with its message and kept', async () => {
     await person.click('cell', '£4.25');
@@ -132,7 +132,7 @@ describe('Columns with a type', () => {
     await person.click('cell', '£1,204.5');
     await person.untilText(/Too dear for a boat/);
     expect(await axeFindings(driver, { stylesheets: false })).toEqual([]);
-  }, 720_000);
+  });
 
   it('have texts with marks, links and icons in them, written in an editor and cleaned of what would run', async () => {
     await person.click('rowheader', 'Moth');
@@ -159,7 +159,7 @@ describe('Columns with a type', () => {
     expect(await markup()).toMatch(/<a href="\/boats\/moth"><strong>Moth<\/strong>.*<svg class="zp-icon" role="img" aria-label="Star"/);
     await person.click('button', /^Undo/);
     await person.gone('img', 'Star');
-  }, 720_000);
+  });
 
   it('put the rows in their order, worked out beside the page, which is undone in one step', async () => {
     await person.click('cell', '£1,204.5');
@@ -176,7 +176,7 @@ describe('Columns with a type', () => {
     expect(await markup()).toMatch(/Moth[^]*Tern[^]*Lantern Ada[^]*Paper Gull[^]*Wick/);
     await person.click('button', /^Undo/);
     await person.until('their own order', async () => (String(await names()) === String(before) ? true : undefined));
-  }, 720_000);
+  });
 
   it('are narrowed to the rows with some words, which can be typed in and nothing else', async () => {
     const names = (): Promise<readonly string[]> =>
@@ -202,5 +202,5 @@ describe('Columns with a type', () => {
     expect(await names()).toEqual([]);
     expect(await axeFindings(driver, { stylesheets: false })).toEqual([]);
     await person.click('button', 'Show all');
-  }, 720_000);
+  });
 });

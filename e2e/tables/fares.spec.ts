@@ -68,7 +68,7 @@ describe('A fare column', () => {
         : undefined,
     );
     await person.untilKept();
-  }, 720_000);
+  });
 
   it('is parted from the others by a line of its own, in place of the theme’s, which “why” tells', async () => {
     const side = async (name: string): Promise<string> => person.style(await person.find('cell', name), 'border-inline-start');
@@ -87,5 +87,5 @@ describe('A fare column', () => {
     expect(await side('Skerrin').catch(() => '')).not.toContain('double');
     await person.click('button', /^Undo/);
     await person.until('the theme’s line again', async () => ((await side('88,00 €')) === before ? true : undefined));
-  }, 720_000);
+  });
 });

@@ -32,7 +32,7 @@ describe('The language of a table', () => {
     await person.untilText(/Row \d+, column 2/);
     await person.press(Key.ARROW_RIGHT);
     await person.untilText(/Row \d+, column 1/);
-  }, 720_000);
+  });
 
   it('is another for the words that are chosen in a text, and comes onto the page so', async () => {
     await person.open(`${app.url}/tables/evening-crossings`);
@@ -56,5 +56,5 @@ describe('The language of a table', () => {
       'the live page in that language',
       async () => (await (await fetch(`${app.url}/site/night-boats`)).text()).includes('<span lang="ga" dir="ltr">Tarn Isle</span>') || undefined,
     );
-  }, 720_000);
+  });
 });

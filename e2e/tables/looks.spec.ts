@@ -40,14 +40,14 @@ describe('Looks beside the theme', () => {
     expect(await axeFindings(driver, { stylesheets: false })).toEqual([]);
     const html = await kept();
     expect(html.split('</style>')[1]?.match(/zp-x-/g)?.length).toBe(7);
-  }, 720_000);
+  });
 
   it('say why a cell looks so, and what that beat', async () => {
     await person.focus('combobox', 'Fill');
     await person.untilText(/Why this fill\s+Column 3, here\s+blush/);
     await person.focus('combobox', 'Ink');
     await person.untilText(/Why this ink\s+Row 3, column 3, here\s+#b3261e/);
-  }, 720_000);
+  });
 
   it('lay a picture behind one cell, a header’s too, which stays under the hand', async () => {
     const behind = async (role: string, name: string): Promise<string> =>
@@ -71,7 +71,7 @@ describe('Looks beside the theme', () => {
     await person.until('no picture', async () => ((await behind('columnheader', 'Single')) === 'none' ? true : undefined));
     await person.click('cell', '£13.00');
     await person.click('button', 'This cell');
-  }, 720_000);
+  });
 
   it('go with their column, reach into the header where they are told to, and are cleared from the list', async () => {
     await person.click('button', 'Column');
@@ -89,7 +89,7 @@ describe('Looks beside the theme', () => {
     expect(await kept()).not.toContain('zp-x-');
     for (let i = 0; i < 2; i++) await person.click('button', /^Undo/);
     await person.find('button', 'Row 3, column 2');
-  }, 720_000);
+  });
 
   it('make a rating of plain numbers, and all its stars smaller at once', async () => {
     await person.click('cell', '£11.00');
@@ -117,7 +117,7 @@ describe('Looks beside the theme', () => {
     await person.click('button', 'Done');
     await person.until('smaller stars', async () => (Math.abs((await widthOf()) - before / 2) < 1 ? true : undefined));
     expect(await kept()).toContain('aria-label="4 of 5"');
-  }, 720_000);
+  });
 
   it('show values plainly where their value mark is deleted, and bring it back', async () => {
     await person.click('button', 'Value marks…');
@@ -126,5 +126,5 @@ describe('Looks beside the theme', () => {
     await person.find('cell', '2.5');
     await person.click('button', /^Undo/);
     await person.find('img', '2.5 of 5');
-  }, 720_000);
+  });
 });

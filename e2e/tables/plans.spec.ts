@@ -94,7 +94,7 @@ describe('Pricing tables', () => {
     expect(rows[2]?.slice(0, 3)).toEqual(['Yearly price', '£40\nSave 16%', '£99\nSave 13%']);
     expect(rows[3]?.[3]).toBe('Take Saloon');
     expect(await (await person.find('link', 'Take Saloon')).getAttribute('href')).toBe(`${app.url}/passes/saloon`);
-  }, 720_000);
+  });
 
   it('a fifth plan in at most ten actions, and the page follows', async () => {
     actions = 0;
@@ -119,7 +119,7 @@ describe('Pricing tables', () => {
     const rows = await live('passes');
     expect(rows[0]?.slice(1).map((name) => name.toLowerCase())).toEqual(['pier', 'deck', 'saloon', 'cabin', 'bridge']);
     expect(rows[1]?.[5]).toBe('£45');
-  }, 720_000);
+  });
 
   it('by keys alone: Enter goes on to the next feature, what is wrong is said and nothing of it is kept', async () => {
     await person.open(`${app.url}/pricings/season-passes`);
@@ -147,7 +147,7 @@ describe('Pricing tables', () => {
       return names.slice(1).join() === 'Saloon,Deck,Cabin' || undefined;
     });
     await person.untilKept();
-  }, 720_000);
+  });
 
   it('lines of a list join the features that are there, a javascript link is refused, and a finding is settled by one press', async () => {
     await person.open(`${app.url}/pricings/season-passes`);
@@ -181,7 +181,7 @@ describe('Pricing tables', () => {
       (await (await person.find('combobox', 'Footnote')).getAttribute('value')) === 'From May to September.' ? true : undefined,
     );
     await person.untilKept();
-  }, 720_000);
+  });
 
   it('is made of a table that has prices, and back; one that has none says what is missing', async () => {
     await person.open(`${app.url}/tables`);
@@ -198,5 +198,5 @@ describe('Pricing tables', () => {
     await person.click('button', 'More for Berths at Oldquay');
     await person.click('menuitem', 'Make a pricing table of it');
     await person.untilText(/There is no row and no column of prices in this/);
-  }, 720_000);
+  });
 });

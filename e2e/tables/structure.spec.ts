@@ -86,7 +86,7 @@ describe('The structure of a table', () => {
     );
     expect(html).toContain('<th role="rowheader" scope="row">Moth</th>');
     expect(await axeFindings(driver, { stylesheets: false })).toEqual([]);
-  }, 720_000);
+  });
 
   it('has rows under headings, which stay theirs when a newer file comes', async () => {
     await paste('Boat\tTo\tFare\nNorth\t\t\nMoth\tSkerrin\t8\nWick\tTarn Isle\t11\nSouth\t\t\nAda\tLow Sound\t14\n', '6 rows, 3 columns');
@@ -114,7 +114,7 @@ describe('The structure of a table', () => {
     await person.click('button', 'Take it in');
     await person.find('rowheader', 'Gull');
     await person.until('Gull in the northern group', async () => /Gull[\s\S]*South/.test(await markup()) || undefined);
-  }, 720_000);
+  });
 
   it('moves rows and columns by dragging, and makes a column wider by its edge or by typing', async () => {
     await paste('Boat\tTo\tFare\nMoth\tSkerrin\t8\nWick\tTarn Isle\t11\nAda\tLow Sound\t14\n', '4 rows, 3 columns');
@@ -151,7 +151,7 @@ describe('The structure of a table', () => {
     });
     expect(html).not.toContain('Skerrin');
     expect(html).toContain('<col style="width: 50%">');
-  }, 720_000);
+  });
 
   it('goes back to how it stood before any earlier work, an import included', async () => {
     await paste('Boat\tFare\nMoth\t8\nWick\t11\n', '3 rows, 2 columns');
@@ -171,7 +171,7 @@ describe('The structure of a table', () => {
     await person.click('button', /^Undo go back to an earlier state/);
     await person.find('cell', '9');
     await person.untilKept();
-  }, 720_000);
+  });
 
   it('(e) holds a table of 100,000 rows: it comes in with progress, scrolls, is edited and kept, and few rows are in the document', async () => {
     const lines = Array.from({ length: 100_000 }, (_, i) =>

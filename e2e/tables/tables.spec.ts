@@ -66,7 +66,7 @@ describe('From somebody’s spreadsheet', () => {
     expect(html).toContain('aria-describedby="table-about"');
     expect(html).toContain('<p class="zp-note">Source: harbour office</p>');
     expect(html).toContain('<p id="table-about" class="zp-about">Crossings and fares by week</p>');
-  }, 720_000);
+  });
 
   it('opens a workbook made by LibreOffice, another of its sheets and a part of one', async () => {
     await newTable();
@@ -87,7 +87,7 @@ describe('From somebody’s spreadsheet', () => {
     await person.untilText(/6 rows, 5 columns/);
     await person.click('button', 'Create table');
     expect(await textOfRow('Σκάφος')).toBe('Σκάφος|41|9|£1,460.00|2023-03-15 18:00');
-  }, 720_000);
+  });
 
   it('reads JSON, Markdown, and a web page whose scripts do not run; says what a file is that is none of these', async () => {
     await newTable();
@@ -113,7 +113,7 @@ describe('From somebody’s spreadsheet', () => {
     await person.choose('Cells separated by', 'commas');
     await person.untilText(/2 rows, 1 columns/);
     await person.press(Key.ESCAPE);
-  }, 720_000);
+  });
 
   it('(f) pastes, copies, moves, duplicates, turns and undoes by keyboard, and takes the table away as data', async () => {
     await newTable();
@@ -151,7 +151,7 @@ describe('From somebody’s spreadsheet', () => {
     await person.untilText(/5 rows, 6 columns/);
     for (let i = 0; i < 3; i++) await person.chord(Key.CONTROL, 'z');
     await person.untilText(/3 rows, 3 columns/);
-  }, 720_000);
+  });
 
   it('(c) merges equal neighbours, and says so where there are none', async () => {
     await newTable();
@@ -178,7 +178,7 @@ describe('From somebody’s spreadsheet', () => {
     await person.click('button', /^Undo merge cells/);
     await person.click('button', /^Undo merge equal neighbours/);
     await person.untilKept();
-  }, 720_000);
+  });
 
   it('(d) brings a newer file in: what it changes is shown first, and undone at once', async () => {
     await person.open(`${app.url}/tables/fares-by-age`);
@@ -197,7 +197,7 @@ describe('From somebody’s spreadsheet', () => {
     await person.click('button', /^Undo bring in a newer file/);
     await person.find('rowheader', 'Under 4');
     await person.untilKept();
-  }, 720_000);
+  });
 
   it('finds tables by name, header and the page that they stand on', async () => {
     await person.open(`${app.url}/tables`);
@@ -212,5 +212,5 @@ describe('From somebody’s spreadsheet', () => {
     await person.fill('textbox', 'Name', 'Prices of the press');
     await person.click('button', 'Rename');
     await person.find('link', 'Prices of the press');
-  }, 720_000);
+  });
 });

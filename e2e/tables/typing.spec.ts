@@ -42,7 +42,7 @@ describe('Typing into a table', () => {
         'return document.activeElement.localName === "zest-grid" && document.activeElement.shadowRoot.activeElement?.matches("[data-cell]") === true',
       ),
     ).toBeFalse();
-  }, 720_000);
+  });
 
   it('takes texts whole that come without a key: by an input method, dictation or a list of signs', async () => {
     await newTable('Boat\tTo\nMoth\tSkerrin\n', /2 rows, 2 columns/);
@@ -67,7 +67,7 @@ describe('Typing into a table', () => {
     await compose('');
     await person.find('cell', 'Moth');
     expect(await csv()).toBe('Boat,To\r\nMoth,"Low Sound, said aloud"\r\n漢字 丸,\r\n,');
-  }, 720_000);
+  });
 
   it('keeps what stands in the field when another cell is pressed', async () => {
     await newTable('Boat\tTo\nMoth\tSkerrin\n', /2 rows, 2 columns/);
@@ -75,7 +75,7 @@ describe('Typing into a table', () => {
     await type('Lomsay');
     await person.click('columnheader', 'Boat');
     expect(await csv()).toBe('Boat,To\r\nMoth,Lomsay');
-  }, 720_000);
+  });
 
   it('sets all that is chosen, by Shift and press or by drawing the pointer over cells, and says so', async () => {
     await newTable('Boat\tMon\tTue\nMoth\ta\tb\nWick\tc\td\nTeal\te\tf\n', /4 rows, 3 columns/);
@@ -96,7 +96,7 @@ describe('Typing into a table', () => {
     await person.untilText(/2 cells say “shut” now\./);
     await person.click('button', 'In the first only');
     expect(await csv()).toBe('Boat,Mon,Tue\r\nMoth,open,open\r\nWick,open,open\r\nTeal,shut,f');
-  }, 720_000);
+  });
 
   it('adds a row below the header to the body, and says how it can be a header row; splitting gives texts back', async () => {
     await newTable('Boat\tTo\nMoth\tSkerrin\n', /2 rows, 2 columns/);
@@ -113,7 +113,7 @@ describe('Typing into a table', () => {
     await person.click('button', 'Merge');
     await person.click('button', 'Split');
     expect(await csv()).toBe('Boat,To\r\n,\r\nMoth,Skerrin');
-  }, 720_000);
+  });
 
   it('splits a column that holds two values by what stands between them, and joins columns, in five actions each', async () => {
     await newTable('Place\tHigh / low\nSkerrin\t4.2 / 1.1\nTarn Isle\t3.9 / 0.8\n', /3 rows, 2 columns/);
@@ -133,7 +133,7 @@ describe('Typing into a table', () => {
     expect(await csv()).toBe('Place,High to low\r\nSkerrin,4.2 to 1.1\r\nTarn Isle,3.9 to 0.8');
     for (let i = 0; i < 2; i++) await person.click('button', /^Undo/);
     await person.find('cell', '4.2 / 1.1');
-  }, 720_000);
+  });
 
   it('sets a rectangle of the ledger, chosen by Shift and press', async () => {
     await person.open(`${app.url}/themes/harbour-dusk`);
@@ -153,5 +153,5 @@ describe('Typing into a table', () => {
     await type('0');
     await person.click('gridcell', /^Fill, At rest/);
     await person.find('gridcell', /^Padding, At rest: 0, set here/);
-  }, 720_000);
+  });
 });

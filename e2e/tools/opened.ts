@@ -17,7 +17,7 @@ export function opened(options: StartOptions, take: (all: Opened) => void): void
     const [app, driver] = [await startApp(options), await openBrowser()];
     all = { app, driver, person: new Person(driver) };
     take(all);
-  }, 720_000);
+  });
   afterAll(async () => {
     await all?.driver.quit();
     await all?.app.kill();
