@@ -3,6 +3,7 @@ import {
   besideOf,
   boxed,
   byWidth,
+  cardsElement,
   compileElsewhere,
   type KeyedView,
   compilePage,
@@ -11,6 +12,7 @@ import {
   frameRules,
   leavesOut,
   pinnedRules,
+  sheetOf,
   stacks,
   tableElement,
   themeCss,
@@ -24,9 +26,10 @@ import { judge, manners, readHouse, settled } from '../core/house';
 import { fitOf } from '../core/fit';
 import { readability, slotsOf } from '../core/paint';
 import { PLAIN_VISITOR, tableRef, tablesOn, themeRef, type Page } from '../core/page';
+import { cardManners } from '../core/pricing';
 import { resolve } from '../core/resolve';
 import { valueMarkKinds, gridOf, previewOf, slotOf, type ValueMark, type Table } from '../core/table';
-import { parts, propertiesOf, shippedStarters, type ThemeView } from '../core/theme';
+import { propertiesOf, shippedStarters, tableParts, type ThemeView } from '../core/theme';
 import { viewOf } from '../core/tests/themes';
 import { dice, randomHeld, randomTable, randomTheme, withExceptions, withSteps, type Dice } from '../core/tests/random';
 import { read } from '../server/demo';
@@ -56,7 +59,7 @@ function resolvedText(view: ThemeView, table: Table): string {
   const out: unknown[] = [];
   for (const step of ['', ...view.steps.map(({ name }) => name)]) {
     const at = view.at(step);
-    for (const { name } of parts)
+    for (const { name } of tableParts)
       for (const slot of slotsOf(at, name).slice(0, 6)) {
         for (const property of propertiesOf(name)) {
           const { text, value, chain } = resolve(at, slot, property.name);
@@ -141,6 +144,13 @@ export function* works(count: number): Generator<readonly [string, string]> {
         ].join('\n'),
       ),
     ];
+  }
+  const [[, passes] = []] = read('pricings');
+  if (!passes) throw new Error('no pricing table');
+  for (const { key, version, theme } of shippedStarters.filter((each) => each.key !== 'ground')) {
+    const sheet = sheetOf(viewOf(theme), { use: 'page', key: 'k', cards: 'alone', scheme: 'follows' });
+    const cards = cardManners.map((manner) => writeHtml(cardsElement(passes, { id: 'c', theme: 'k', manner, level: 2 })));
+    yield [`cards ${key} ${version}`, hash([writeCss(sheet, 'compact'), ...cards].join('\n'))];
   }
   for (const [id, page] of read('pages')) {
     const t = new Map(

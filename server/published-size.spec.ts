@@ -1,8 +1,10 @@
 import { viewOf } from '../core/tests/themes';
 import { brotliCompressSync } from 'node:zlib';
-import { visitorFeatures } from '../core/page';
+import { emptyPage, visitorFeatures, type TableBlock } from '../core/page';
+import { shownAs } from '../core/documents';
+import { emptyFeature, emptyPlan, emptyPricing } from '../core/pricing';
 import { choices, optional, tableScript } from '../scripts/build-runtime.mjs';
-import { byMode, sheetOf, themeCss, writeCss } from '../core/compile';
+import { byMode, compilePage, sheetOf, themeCss, writeCss, writeHtml } from '../core/compile';
 import { deriveDark } from '../core/dark';
 import { setValue } from '../core/edit';
 import { starters, type ModeName, type Theme } from '../core/theme';
@@ -80,5 +82,52 @@ describe('The size of what a published page loads', () => {
   it('has a script for every choice of features, of those that core knows', () => {
     expect(optional).toEqual([...visitorFeatures]);
     expect(choices.length).toBe(2 ** visitorFeatures.length);
+  });
+});
+
+describe('The size of a pricing table in both forms', () => {
+  it('of 4 plans and 20 features is at most 12 kB as it is sent, markup and stylesheet, in every starter', () => {
+    const words = ['Berths kept at the pier', 'Late boats', 'Soup after ten', 'Bicycles on deck', 'A desk at Oldquay'];
+    const features = Array.from({ length: 20 }, (_, at) => emptyFeature(`f${at}`, `${words[at % words.length] ?? ''}, ${at + 1} of them`));
+    const plans = ['Pier', 'Deck', 'Saloon', 'Cabin'].map((name, at) => ({
+      ...emptyPlan(`p${at}`, name),
+      ...{ subtitle: `For those who like the ${name.toLowerCase()}`, badge: at === 2 ? 'Most taken' : '' },
+      prices: [
+        { period: 'month', is: 'amount' as const, amount: `${4 + at * 5}.50` },
+        { period: 'year', is: 'amount' as const, amount: `${45 + at * 50}`, was: `${60 + at * 50}` },
+      ],
+      actions: [{ text: `Take ${name}`, href: `/passes/${at}`, rank: 'first' as const }],
+    }));
+    const answers = Object.fromEntries(
+      features.map(({ id }, at) => [
+        id,
+        Object.fromEntries(plans.map((plan, p) => [plan.id, { is: (at + p) % 3 === 0 ? ('no' as const) : ('yes' as const) }])),
+      ]),
+    );
+    const periods = [
+      { id: 'month', name: 'Monthly', months: 1 },
+      { id: 'year', name: 'Yearly', months: 12 },
+    ];
+    const pricing = { ...emptyPricing('Passes', 4), plans, features, answers, periods, featured: 'p2' };
+    const placed: TableBlock = {
+      ...{ id: 'a', kind: 'table', shows: { kind: 'pricings', id: 'p' }, dress: { kind: 'themes', id: 't' } },
+      ...{ plans: { form: 'cards and comparison', lists: 'common lines' }, width: 'fill', align: 'start', room: '0', visitor: null },
+    };
+    for (const { key, theme } of starters) {
+      const page = { ...emptyPage('Passes', 'passes'), blocks: [placed] };
+      const { html, css } = compilePage(
+        {
+          ...{ page, tables: new Map([['p', shownAs('pricings', pricing)]]), pricings: new Map([['p', pricing]]) },
+          themes: new Map([['t', { key, view: viewOf(theme) }]]),
+        },
+        { siteName: 'Site', stylesheet: '/s.css' },
+      );
+      const [markup, sheet] = [writeHtml(html, 'compact'), writeCss(css, 'compact')];
+      expect(markup).toContain('zp-plan');
+      expect(markup).toContain('<table');
+      expect(brotliCompressSync(markup).length + brotliCompressSync(sheet).length)
+        .withContext(key)
+        .toBeLessThanOrEqual(12_000);
+    }
   });
 });

@@ -5,6 +5,7 @@ export { boxesRows } from './rules/row-rules';
 export { readsOtherwise } from './rules/inner-rules';
 export { askedBy, type AskedFor } from './markup/asked-by';
 export { boxed, classesOf, framedTable, ownClasses, rowClasses, tableElement, unseenDigits, type TableHtmlOptions } from './markup/table-html';
+export * from './cards';
 export { compilePage } from './page/page-html';
 export { compileElsewhere, type Elsewhere } from './page/elsewhere-html';
 export { allowance, elsewhereAddress, readElementName, snippet, type Snippet, type SnippetForm } from './page/snippet';

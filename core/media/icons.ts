@@ -15,6 +15,8 @@ export const icons = [
   { name: 'down', label: 'Downwards', path: 'M12 19L4 8h16z' },
   { name: 'dot', label: 'Dot', path: 'M12 6a6 6 0 1 0 0 12 6 6 0 0 0 0-12z' },
   { name: 'tick', label: 'Tick', path: 'M4 12l3-3 4 4 8-9 3 3-11 12z' },
+  { name: 'dash', label: 'Dash', path: 'M5 10h14v4H5z' },
+  { name: 'cross', label: 'Cross', path: 'M6 3l6 6 6-6 3 3-6 6 6 6-3 3-6-6-6 6-3-3 6-6-6-6z' },
 ] as const;
 
 export type IconName = (typeof icons)[number]['name'];

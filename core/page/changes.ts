@@ -57,6 +57,7 @@ const fields: Readonly<Record<string, string>> = {
   align: 'place across',
   room: 'room around',
   roomAt: 'room around in narrower windows',
+  plans: 'form of its plans',
   visitor: 'use for visitors',
   src: 'picture',
   alt: 'description',

@@ -12,6 +12,7 @@ export {
   type ShownKind,
   type TableBlock,
 } from './blocks/kinds';
+export { cardLists, formsOf, planForms, showsCards, showsComparison, type PlanForm, type PlansShown } from './blocks/plans-shown';
 export { pageSchema, readPage, upgradePage } from './read-page';
 export { isBleed, placementCss, roomsOf, type RoomAt, readRoom, readSpace, readWidth } from './placement';
 export { FRAME_HEIGHT } from './visitor-schema';

@@ -1,5 +1,6 @@
 export {
   DARK_PAGE,
+  cardFill,
   fillLayers,
   hasPictureBehind,
   inkOf,

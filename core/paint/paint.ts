@@ -59,6 +59,7 @@ export function fillLayers(view: ThemeView, slot: Slot): FillLayers {
   const layers: Record<LayerName, Rgba> = { table: TRANSPARENT, group: TRANSPARENT, row: TRANSPARENT, cell: TRANSPARENT, over: TRANSPARENT };
   const open = new Set<LayerName>(layerNames);
   const fill = propertyOf('fill');
+  if (partOf(slot.part).box === 'cards') return { ...layers, table: cardFill(view, slot)?.rgba ?? TRANSPARENT };
   for (const sayer of sayersFor(slot, fill)) {
     // An exception fills its cells; one that always holds is laid over what the hand brings.
     const layer = 'part' in sayer ? layerOf(sayer) : sayer.always ? 'over' : 'cell';
@@ -69,6 +70,20 @@ export function fillLayers(view: ThemeView, slot: Slot): FillLayers {
     open.delete(layer);
   }
   return layers;
+}
+
+/**
+ * The fill of a part of cards, which has one box and so one fill; undefined for none. Where rows have none, what lies behind them is the
+ * table's, and so it is for a card that has nothing of its own.
+ */
+export function cardFill(view: ThemeView, slot: Slot): Extract<Value, { readonly kind: 'colour' }> | undefined {
+  const fill = propertyOf('fill');
+  for (const sayer of sayersFor(slot, fill)) {
+    const value = 'part' in sayer ? view.valueAt(sayer, fill) : undefined;
+    if (value?.kind !== 'colour' || !('part' in sayer)) continue;
+    if (value.rgba.alpha > 0 || sayer.part === slot.part) return value;
+  }
+  return undefined;
 }
 
 function readIn(view: ThemeView, text = ''): Value | undefined {
@@ -88,9 +103,9 @@ function stacked(view: ThemeView, slot: Slot, page: PageColours): Rgba {
   return flatten(over, cell, row, group, table, behind(view, slot, page));
 }
 
-/** How opaque the table is as a whole, 0 to 1. What stands around it does not fade with it. */
+/** How opaque the table is as a whole, 0 to 1. What stands around it does not fade with it, and cards do not. */
 function opacityOf(view: ThemeView, { part }: Slot): number {
-  if (partOf(part).box === 'around') return 1;
+  if (partOf(part).box === 'around' || partOf(part).box === 'cards') return 1;
   const value = resolveAt(view, { part: 'table', condition: 'rest' }, 'opacity');
   return value.kind === 'number' ? value.amount : 1;
 }
@@ -111,7 +126,7 @@ const picture = propertyOf('picture');
 function picturesBehind(view: ThemeView, slot: Slot): readonly Behind[] {
   const { part } = slot;
   const box = partOf(part).box;
-  if (box === 'caption' || box === 'around' || box === 'lines') return [];
+  if (box === 'caption' || box === 'around' || box === 'lines' || box === 'cards') return [];
   // A cell's own stands in front of its part's, and may be none.
   const own = box === 'cells' ? winnerAt(view, slot, 'picture') : undefined;
   const under: readonly PartName[] = box === 'content' ? ['table'] : part === 'table' ? ['table'] : ['table', ...lineage(part).slice(0, -1)];

@@ -1,7 +1,7 @@
 import { toHex } from '../colour';
 import { winnerAt } from '../resolve';
 import { gridOf, heightOf, kindOf, sectionRows, slotOf, type Band, type Exception, type GridCell, type Table } from '../table';
-import { parts, propertyOf, type ConditionName, type ModeName, type Place, type ThemeView } from '../theme';
+import { partsOf, propertyOf, type ConditionName, type ModeName, type Place, type ThemeView } from '../theme';
 import { inkForAll, slotsOf, type SlotReadability } from './combinations';
 import { readability, type PageColours } from './paint';
 
@@ -41,7 +41,7 @@ function wrongIn(cases: readonly SlotReadability[]): Unreadable | undefined {
  */
 export function unreadableInks(view: ThemeView, page?: PageColours): readonly UnreadableInk[] {
   const groups = new Map<string, { readonly place: Place | undefined; readonly cases: SlotReadability[] }>();
-  for (const { name } of parts) {
+  for (const name of partsOf(view)) {
     if (!propertyOf('ink').parts.includes(name)) continue;
     for (const slot of slotsOf(view, name)) {
       const { place } = winnerAt(view, slot, 'ink');

@@ -107,7 +107,7 @@ const bareText: PriceText = ({ text }) => text;
 const periodName = ({ periods }: Pricing, period: string): string => periods.find(({ id }) => id === period)?.name ?? '';
 
 /** Every period that any plan has a price for, in the currency that is shown first; the first one where there is no price at all. */
-const everyPeriod = (pricing: Pricing): readonly Chosen[] => {
+export const everyPeriod = (pricing: Pricing): readonly Chosen[] => {
   const { first, periods } = pricing;
   const priced = periods.filter(({ id }) => shownPlans(pricing).some(({ prices }) => prices.some(({ period }) => period === id)));
   return priced.length === 0 ? [first] : priced.map(({ id }) => ({ period: id, currency: first.currency }));

@@ -3,9 +3,19 @@ export { decimalsOf, isAmount, readAmount } from './amounts';
 export { answerOf, lineOf, phrased, type Given } from './answers';
 export { cardManners, cardText, cardsOf, type Card, type CardLine, type CardManner } from './cards';
 export { checkPricing, type PricingFinding, type Settling } from './checks';
-export { comparisonOf, editedComparison, editedRows, isSaid, shownPlans, wholeComparison, type Comparison, type ComparisonRow } from './comparison';
+export {
+  comparisonOf,
+  editedComparison,
+  editedRows,
+  everyPeriod,
+  isSaid,
+  shownPlans,
+  wholeComparison,
+  type Comparison,
+  type ComparisonRow,
+} from './comparison';
 export { pricingSchema, readPricing } from './read-pricing';
-export { writtenPrice, type Chosen, type WrittenPrice } from './shown-price';
+export { savedAmount, writtenPrice, type Chosen, type WrittenPrice } from './shown-price';
 export { priceIn, type Saving, type Shown } from './worked-out';
 export { filled, pricingWords, type PricingWords } from './words';
 export { amountParts, saysAll, writtenAmount, writtenPercent, type AmountPart } from './written';

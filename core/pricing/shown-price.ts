@@ -40,8 +40,13 @@ export function writtenPrice(pricing: Pricing, plan: Plan, { period, currency }:
   };
 }
 
-function writtenSaving({ language }: Pricing, { value, as }: Saving, currency: string): string {
-  const words = pricingWords(language);
-  if (as === 'months') return filled(words.saveMonths, { saving: new Intl.NumberFormat(language || 'en').format(Number(value)) });
-  return filled(words.save, { saving: as === 'percent' ? writtenPercent(value, language) : writtenAmount(value, currency, language) });
+function writtenSaving(pricing: Pricing, saving: Saving, currency: string): string {
+  const words = pricingWords(pricing.language);
+  return filled(saving.as === 'months' ? words.saveMonths : words.save, { saving: savedAmount(pricing, saving, currency) });
+}
+
+/** How much is saved, as its language writes it: a share, an amount, or a number of months. */
+export function savedAmount({ language }: Pricing, { value, as }: Saving, currency: string): string {
+  if (as === 'months') return new Intl.NumberFormat(language || 'en').format(Number(value));
+  return as === 'percent' ? writtenPercent(value, language) : writtenAmount(value, currency, language);
 }

@@ -39,8 +39,8 @@ function offersOf(pricing: Pricing, plan: Plan, currency: string, address: (href
 }
 
 /**
- * A pricing table as structured data (JSON-LD; schema.org Product and Offer), as a text that may stand in a `script` element: no `<` is in
- * it. It says what the page says: the plans that are shown, in one currency. `address` makes an address of a link whole.
+ * A pricing table as structured data (JSON-LD; schema.org Product and Offer), as a text that may stand in a `script` element: none of `<`, `>`
+ * and `&` is in it. It says what the page says: the plans that are shown, in one currency. `address` makes an address of a link whole.
  */
 export function structuredData(
   pricing: Pricing,
@@ -54,5 +54,8 @@ export function structuredData(
     return [{ '@type': 'Product', name: `${pricing.name}: ${plan.name}`, ...(description === '' ? {} : { description }), offers }];
   });
   const data = { '@context': 'https://schema.org', '@graph': products };
-  return JSON.stringify(data).replaceAll('<', '\\u003c').replaceAll('\u2028', '\\u2028').replaceAll('\u2029', '\\u2029');
+  return JSON.stringify(data)
+    .replace(/[<>&]/g, (sign) => `\\u00${sign.charCodeAt(0).toString(16)}`)
+    .replaceAll('\u2028', '\\u2028')
+    .replaceAll('\u2029', '\\u2029');
 }

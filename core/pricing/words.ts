@@ -18,6 +18,13 @@ export interface PricingWords {
   readonly comingSoon: string;
   readonly features: string;
   readonly action: string;
+  /** Heard before a feature that a plan does not have. */
+  readonly absent: string;
+  /** What the switch of periods is called, and what it says of a period that saves. */
+  readonly period: string;
+  readonly saveUpTo: string;
+  /** What leads from the cards to the comparison. */
+  readonly compare: string;
 }
 
 type Own = Omit<PricingWords, 'yes' | 'no'>;
@@ -26,6 +33,7 @@ const byLanguage: { readonly [code in LanguageCode]: Own } = {
     ...{ notSaid: 'Not said', free: 'Free', onRequest: 'On request', from: 'from {amount}', perMonth: '{amount} a month', save: 'Save {saving}' },
     ...{ saveMonths: 'Save {saving} months', price: 'Price', was: 'was {amount}', everythingIn: 'Everything in {plan}, and', soldOut: 'Sold out' },
     ...{ comingSoon: 'Coming soon', features: 'Features', action: 'Choose' },
+    ...{ absent: 'Not included:', period: 'Period', saveUpTo: 'save up to {saving}', compare: 'Compare all plans' },
   },
   de: {
     ...{
@@ -38,6 +46,7 @@ const byLanguage: { readonly [code in LanguageCode]: Own } = {
     },
     ...{ saveMonths: '{saving} Monate sparen', price: 'Preis', was: 'zuvor {amount}', everythingIn: 'Alles aus {plan} und', soldOut: 'Ausverkauft' },
     ...{ comingSoon: 'Bald verfügbar', features: 'Leistungen', action: 'Wählen' },
+    ...{ absent: 'Nicht enthalten:', period: 'Zeitraum', saveUpTo: 'bis zu {saving} sparen', compare: 'Alle Tarife vergleichen' },
   },
   fr: {
     ...{
@@ -50,6 +59,7 @@ const byLanguage: { readonly [code in LanguageCode]: Own } = {
     },
     ...{ saveMonths: 'Économisez {saving} mois', price: 'Prix', was: 'auparavant {amount}', everythingIn: 'Tout de {plan}, et', soldOut: 'Épuisé' },
     ...{ comingSoon: 'Bientôt disponible', features: 'Prestations', action: 'Choisir' },
+    ...{ absent: 'Non compris :', period: 'Période', saveUpTo: 'jusqu’à {saving} d’économie', compare: 'Comparer toutes les formules' },
   },
   es: {
     ...{
@@ -62,6 +72,7 @@ const byLanguage: { readonly [code in LanguageCode]: Own } = {
     },
     ...{ saveMonths: 'Ahorre {saving} meses', price: 'Precio', was: 'antes {amount}', everythingIn: 'Todo lo de {plan} y', soldOut: 'Agotado' },
     ...{ comingSoon: 'Próximamente', features: 'Prestaciones', action: 'Elegir' },
+    ...{ absent: 'No incluido:', period: 'Periodo', saveUpTo: 'ahorre hasta {saving}', compare: 'Comparar todos los planes' },
   },
   el: {
     ...{
@@ -80,11 +91,13 @@ const byLanguage: { readonly [code in LanguageCode]: Own } = {
       soldOut: 'Εξαντλήθηκε',
     },
     ...{ comingSoon: 'Σύντομα', features: 'Παροχές', action: 'Επιλογή' },
+    ...{ absent: 'Δεν περιλαμβάνεται:', period: 'Περίοδος', saveUpTo: 'κέρδος έως {saving}', compare: 'Σύγκριση όλων' },
   },
   ar: {
     ...{ notSaid: 'غير مذكور', free: 'مجانًا', onRequest: 'عند الطلب', from: 'ابتداءً من {amount}', perMonth: '{amount} شهريًا', save: 'وفّر {saving}' },
     ...{ saveMonths: 'وفّر {saving} من الأشهر', price: 'السعر', was: 'كان {amount}', everythingIn: 'كل ما في {plan}، وأيضًا', soldOut: 'نفدت الكمية' },
     ...{ comingSoon: 'قريبًا', features: 'الميزات', action: 'اختر' },
+    ...{ absent: 'غير مشمول:', period: 'المدة', saveUpTo: 'وفّر حتى {saving}', compare: 'قارن كل الباقات' },
   },
 };
 

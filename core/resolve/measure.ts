@@ -1,4 +1,4 @@
-import { containerOf, type Slot, type ThemeView, type Value } from '../theme';
+import { containerOf, partOf, type Place, type Slot, type ThemeView, type Value } from '../theme';
 import { winnerAt } from './resolve';
 
 /** What the page around the table gives: what `page` and rem refer to. Sizes in px. */
@@ -15,8 +15,14 @@ export function fontSize(view: ThemeView, slot: Slot, page: PageType = ORDINARY_
   const container = containerOf(slot);
   const around = container ? fontSize(view, container, page) : page.fontSize;
   if (value.kind !== 'length') return around;
-  // A value that a bar hands down has been measured there.
-  return container && place?.part !== slot.part ? around : toPx(value, around, page);
+  return container && isHandedDown(view, slot, container, place) ? around : toPx(value, around, page);
+}
+
+/** Whether a size has been measured on what a slot stands in: what a cell or a bar hands down, and what a card has of the same place. */
+function isHandedDown(view: ThemeView, { part }: Slot, container: Slot, place: Place | undefined): boolean {
+  if (partOf(part).box !== 'cards') return place?.part !== part;
+  const around = winnerAt(view, container, 'size').place;
+  return around?.part === place?.part && around?.condition === place?.condition;
 }
 
 /** A length in px; em refers to `emSize`. Values that are no length come to 0. */

@@ -8,7 +8,7 @@ import {
   isOfColumns,
   isThemeBase,
   modeNames,
-  parts,
+  tableParts,
   propertiesOf,
   propertyOf,
   starterBases,
@@ -141,7 +141,7 @@ export const orderlyText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
 /** A theme with a value for every property at every place. */
 export function fullTheme(d: Dice, starter = 'nightfall', text = randomText): Theme {
   const values = Object.fromEntries(
-    parts.map((part) => [
+    tableParts.map((part) => [
       part.name,
       Object.fromEntries(
         part.conditions.map((condition) => [
@@ -168,7 +168,7 @@ export function fullTheme(d: Dice, starter = 'nightfall', text = randomText): Th
 export function randomTheme(d: Dice, names: readonly string[] = starterNames): Theme {
   const density = d.pick([0.08, 0.25, 0.6]);
   const values: Record<string, Record<string, Record<string, string>>> = {};
-  for (const part of parts) {
+  for (const part of tableParts) {
     for (const condition of conditionNames.filter((name) => (part.conditions as readonly string[]).includes(name))) {
       for (const property of propertiesOf(part.name)) {
         if (canBeSet(property, condition) && d.chance(density))
@@ -212,7 +212,7 @@ export function withModes(d: Dice, theme: Theme): Theme {
 /** The theme with some of what it could say in the ledger said in extra CSS instead, and with texts there that the ledger has not. */
 export function withExtra(d: Dice, theme: Theme): Theme {
   const said = new Views(starterBases).of(randomTheme(d, ['ground']));
-  const rules = parts.flatMap(({ name, conditions }) =>
+  const rules = tableParts.flatMap(({ name, conditions }) =>
     conditions.flatMap((condition) => {
       const declared = propertiesOf(name).flatMap((property) => {
         const value = d.chance(0.3) ? said.valueAt({ part: name, condition }, property) : undefined;

@@ -12,7 +12,20 @@ export {
   type ConditionName,
   type MarkedCondition,
 } from './catalogue/conditions';
-export { lineage, outsideParts, partNames, partOf, parts, type Box, type Part, type PartIn, type PartName } from './catalogue/parts';
+export {
+  cardParts,
+  lineage,
+  outsideParts,
+  partNames,
+  partOf,
+  parts,
+  partsInCards,
+  tableParts,
+  type Box,
+  type Part,
+  type PartIn,
+  type PartName,
+} from './catalogue/parts';
 export {
   bundles,
   canBeSet,
@@ -82,7 +95,7 @@ export { offersFor, readValue } from './values/values';
 export { kindOfValue, refersTo, valueKinds, type EditorName, type Names, type Reference, type ValueKind } from './values/kinds';
 export { lineStyles, swatchVariable, tidy, type LineStyle, type Unit, type Value, type Vocabulary } from './values/reading';
 export { canFollow, isOfColumn, nothingToFollow } from './following';
-export { saysAnywhere } from './says';
+export { dressesCards, partsOf, saysAnywhere } from './says';
 export { Views, everyLook, onPaper, viewOfChain, viewOfChanged, type Saying, type Source, type ThemeView } from './view';
 export { mediaAddress } from './words';
 export { CHAIN_MOST, basesOver, chainOf, idIn, loopThrough, standingOn, standsOn, type Bases, type ThemesById } from './chain';

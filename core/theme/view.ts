@@ -11,6 +11,7 @@ import { NO_EXTRA, asTheyHold, readExtra, type Extra } from './extra';
 import type { TypeScale } from './type-scale';
 import type { ModeName } from './catalogue/modes';
 import { modesOf } from './modes';
+import { cardGround } from './starters/card-ground';
 import { layersAt, stepsOf, type Step } from './widths';
 import { wordsFor, type Words } from './words';
 
@@ -86,10 +87,12 @@ type ViewAt = (step: string, mode: ModeName | '') => ThemeView;
 function viewOf({ chain, steps, modes }: Grown, words: Words, step: string, mode: ModeName | '', viewAt: ViewAt): ThemeView {
   const read = chain.map(({ css }) => (css === undefined || css === '' ? NO_EXTRA : readExtra(css, words.names)));
   const extras = read.every((each) => each === NO_EXTRA) ? read : asTheyHold(chain, read);
-  const layers = chain.flatMap((of, i) => {
+  const themes = chain.flatMap((of, i) => {
     const source: Source = i === 0 ? 'theme' : i === chain.length - 1 ? 'ground' : 'base';
     return layersAt(of, steps, step, mode, extras[i] ?? NO_EXTRA).map((layer) => ({ source, of, ...layer }));
   });
+  const underCards: (typeof themes)[number] = { source: 'ground', of: chain.at(-1) ?? chain[0], where: {}, values: cardGround };
+  const layers = [...themes, underCards];
   const textIn = (values: Theme['values'], { part, condition }: Place, property: PropertyName): string | undefined =>
     values[part]?.[condition]?.[property];
   const isOff = (part: PartName): boolean => {

@@ -1,6 +1,8 @@
 import { compileElsewhere, compilePage, element, writeCss, writeHtml, type MenuItem, type PageInput } from '../../core/compile';
+import { shownAs } from '../../core/documents';
 import { judge, manners, NOTHING_JUDGED, readHouse, ROWS_TO_JUDGE, settled, type HouseSheet } from '../../core/house';
 import type { Dress, Page, Scheme } from '../../core/page';
+import { PRICING_FORMAT, type Pricing } from '../../core/pricing';
 import { previewOf, type Table } from '../../core/table';
 import { mediaAddress, viewOfChain, type ThemeView } from '../../core/theme';
 import { served, versioned, type Served } from '../site/served';
@@ -68,10 +70,16 @@ function inputOf({ page, site, scheme, mark, extra, tables, themes }: Parts): Pa
     ...(scheme ? { scheme } : {}),
     ...(mark ? { mark } : {}),
     ...(extra ? { extra } : {}),
-    tables: new Map(tables.map(([ref, json]) => [ref, JSON.parse(json) as Table])),
+    ...shownOf(tables.map(([ref, json]) => [ref, JSON.parse(json) as Table | Pricing])),
     themes: new Map(themes.map(([ref, { key, chain }]) => [ref, { key, view: viewOfChain(chain) }])),
   };
 }
+
+/** What placements show: tables and, of pricing tables, their comparisons and they themselves. */
+const shownOf = (documents: readonly (readonly [ref: string, document: Table | Pricing])[]): Pick<PageInput, 'tables' | 'pricings'> => ({
+  tables: new Map(documents.map(([ref, document]) => [ref, document.format === PRICING_FORMAT ? shownAs('pricings', document) : document])),
+  pricings: new Map(documents.flatMap(([ref, document]) => (document.format === PRICING_FORMAT ? [[ref, document]] : []))),
+});
 
 /** A few rows are enough to see what other stylesheets do to a long table. */
 const shortened = (input: PageInput): PageInput => ({

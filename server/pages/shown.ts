@@ -10,7 +10,7 @@ export interface ShownStore {
   readonly publish: (id: string, queries: Queries) => Promise<Edition>;
   readonly newestNumbers: (ids: readonly string[], queries?: Queries) => Promise<ReadonlyMap<string, number>>;
   readonly changed: (ids: readonly string[]) => Promise<readonly Changed[]>;
-  /** Editions as JSON text of a table, whatever they are kept as. */
+  /** Editions as JSON text: of a table, or of what one is worked out from. */
   readonly texts: (wanted: readonly Wanted[]) => Promise<Texts>;
 }
 

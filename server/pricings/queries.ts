@@ -1,4 +1,4 @@
-import { documentKinds, shownAs, type Changed, type Edition } from '../../core/documents';
+import { documentKinds, type Changed, type Edition } from '../../core/documents';
 import type { Pricing } from '../../core/pricing';
 import type { Database, Queries } from '../database/database';
 import { editionOf, keyOf, textsOf, type Numbered, type Texts, type Wanted } from '../documents/editions';
@@ -68,7 +68,7 @@ export class PricingStore extends DocumentStore<Pricing> implements ShownStore {
     );
   }
 
-  /** Editions as their comparisons, which is what placements show. */
+  /** Editions as they are: what a placement shows of one, its comparison or its cards, is worked out where the page is compiled. */
   async texts(wanted: readonly Wanted[]): Promise<Texts> {
     return textsOf(wanted, await this.newestNumbers(wanted.map(({ id }) => id)), async (asked) => {
       if (asked.length === 0) return new Map();
@@ -77,7 +77,7 @@ export class PricingStore extends DocumentStore<Pricing> implements ShownStore {
          where (pricing_id, number) in (select * from unnest($1::text[], $2::int[]))`,
         [asked.map(({ id }) => id), asked.map(({ number }) => number)],
       );
-      return new Map(rows.map(({ pricing_id, number, document }) => [keyOf(pricing_id, number), JSON.stringify(shownAs('pricings', document))]));
+      return new Map(rows.map(({ pricing_id, number, document }) => [keyOf(pricing_id, number), JSON.stringify(document)]));
     });
   }
 }

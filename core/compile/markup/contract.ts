@@ -87,6 +87,43 @@ export const contract = {
   note: 'zp-note',
   selected: 'data-selected',
   held: 'data-held',
+  /** Around the cards of a pricing table and the switch of its periods, in a theme and in any; the list of cards, a card, and what stands in one. */
+  cards: (key: string): string => `zp-${key}-cards`,
+  anyCards: 'zp-cards',
+  /** In a card: a line that something stands on which has room of its own. */
+  line: 'zp-line',
+  plans: 'zp-plans',
+  plan: 'zp-plan',
+  featured: 'zp-featured',
+  /** On a list of cards in which each feature has a line of its own, the same in every card. */
+  common: 'zp-common',
+  inCards: {
+    badge: 'zp-badge',
+    'plan-icon': 'zp-plan-icon',
+    'plan-heading': 'zp-name',
+    'plan-text': 'zp-said',
+    price: 'zp-price',
+    'earlier-price': 'zp-was',
+    period: 'zp-monthly',
+    saving: 'zp-saves',
+    action: 'zp-act',
+    'second-action': 'zp-act-too',
+    'feature-group': 'zp-features-of',
+    feature: 'zp-feature',
+    'period-switch': 'zp-period',
+  },
+  /** In a price: its currency and its decimals. */
+  sign: 'zp-sign',
+  cents: 'zp-cents',
+  /** On a feature that a plan does not have, and on one of which nothing is said. */
+  absent: 'zp-absent',
+  notSaid: 'zp-not-said',
+  /** The switch of periods; what is of one period alone, and which. */
+  periods: 'zp-periods',
+  ofPeriod: 'zp-of-period',
+  nthPeriod: (at: number): string => `zp-p${at}`,
+  /** A text that is heard and not seen. */
+  heard: 'zp-heard',
   /** On a row that visitors' search or filters left out; one on another page is hidden alone. */
   out: 'data-out',
 } as const;

@@ -35,6 +35,7 @@ export function compileElsewhere(given: PageInput, id: string, { key, addressOf,
     {
       page: { ...given.page, wide: false, blocks: [isBleed(block) ? { ...alone, width: 'fill' } : alone] },
       tables: given.tables,
+      ...(given.pricings ? { pricings: given.pricings } : {}),
       themes: given.themes,
       scheme: given.scheme,
     },

@@ -1,5 +1,18 @@
 import { parseColour, toHex } from '../../colour';
-import { dressed, everyBlock, featuresOn, isBleed, swatchOf, tableRef, tablesOn, themeRef, wordingOf, type TableBlock } from '../../page';
+import {
+  dressed,
+  everyBlock,
+  featuresOn,
+  isBleed,
+  showsComparison,
+  swatchOf,
+  tableRef,
+  tablesOn,
+  themeRef,
+  wordingOf,
+  type TableBlock,
+} from '../../page';
+import { everyPeriod } from '../../pricing';
 import { spokenIn } from '../../languages';
 import type { ModeName } from '../../theme';
 import { gridOf, shownText, textOf as textOfCell } from '../../table';
@@ -13,10 +26,12 @@ import { wornBy, type CompiledPage, type PageInput, type PageOptions, type Place
 import { withNamedMarks } from '../markup/named-marks';
 import { textLooksIn } from '../markup/text-looks';
 import { pageTextRules } from '../rules/beside/text-look-rules';
+import { cardFrameRules } from '../cards';
+import { placedCards, pricingOf } from './plans-html';
 import { boxId, placementNodes, placementRules } from './placement-html';
 import { inModes } from '../sheet/when/by-mode';
 import { exclusive } from '../sheet/when/exclusive';
-import { sheetOf } from '../sheet/sheet';
+import { sheetOf, type SheetFor } from '../sheet/sheet';
 import { rule, type Stylesheet } from '../sheet/stylesheet';
 import { visitorRules } from '../markup/visitor-html';
 
@@ -29,6 +44,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
   const tables = tablesOn(page);
   const themeSheets = themesIn(input);
   const features = featuresOn(page);
+  const shownAsCards = tables.flatMap((block) => pricingOf(block, input) ?? []);
   const blocks = page.blocks.flatMap((block) =>
     blockNodes(block, { placeOf, placement: (table) => placementNodes(table, placeOf(table), input, options) }),
   );
@@ -43,9 +59,12 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
     ...(page.wide ? [rule('body.zp-wide,body.zp-wide>#content', ['max-width', 'none'])] : []),
     ...blockSheet(input, placeOf),
     ...frameRules,
+    ...(shownAsCards.length > 0 ? cardFrameRules(Math.max(...shownAsCards.map((pricing) => everyPeriod(pricing).length))) : []),
     ...(features ? visitorRules : []),
     ...themeSheets,
-    ...tables.flatMap((block) => placementRules(placeOf(block), block, input.tables.get(tableRef(block)), wornBy(block, input)?.view)),
+    ...tables.flatMap((block) =>
+      placementRules(placeOf(block), block, input.tables.get(tableRef(block)), wornBy(block, input)?.view, pricingOf(block, input)),
+    ),
     ...(tables.length > 0 ? printRules(tables.some(({ visitor }) => visitor !== null)) : []),
   ];
   const html = element(
@@ -144,8 +163,15 @@ function themesIn(input: PageInput): Stylesheet {
       around: blocks.some(({ visitor }) => visitor !== null),
       pinned: dressedIn.some(({ pinned }) => pinned),
       header: blocks.some(({ visitor }) => visitor?.header === true),
+      ...cardsAmong(blocks, input),
     });
   });
+}
+
+/** Whether cards wear a theme on these placements, and whether nothing else does. */
+function cardsAmong(blocks: readonly TableBlock[], input: PageInput): Pick<SheetFor, 'cards'> {
+  if (!blocks.some((block) => pricingOf(block, input))) return {};
+  return { cards: blocks.some((block) => !pricingOf(block, input) || showsComparison(block.plans)) ? 'too' : 'alone' };
 }
 
 /** The site's menu, where there is one; not called as the pager of a table is, which is a landmark too. */
@@ -155,8 +181,16 @@ function menuOf({ menu = [] }: PageInput): readonly MarkupNode[] {
   return [element('nav', { 'aria-label': 'Site' }, element('ul', {}, ...links))];
 }
 
+const textIn = (node: MarkupNode): string => (typeof node === 'string' ? node : node.children.map(textIn).join(''));
+/** What a placement's cards say beside what its comparison says. */
+function textOfCards(block: TableBlock, input: PageInput): string {
+  const pricing = pricingOf(block, input);
+  return pricing ? placedCards(block, input, pricing, '', undefined).map(textIn).join('') : '';
+}
+
 /** Every text that the page's tables and what stands around them show, for the letters that its fonts need. */
-function textOf({ page, tables }: PageInput): string {
+function textOf(input: PageInput): string {
+  const { page, tables } = input;
   return tablesOn(page)
     .flatMap((block) => {
       const table = tables.get(tableRef(block));
@@ -169,6 +203,7 @@ function textOf({ page, tables }: PageInput): string {
         ...typed,
         ...(isAsTyped ? [] : gridOf(table).rows.flatMap((row) => row.map((cell) => shownText(table, cell)))),
         ...labels,
+        textOfCards(block, input),
       ];
     })
     .join('');

@@ -1,4 +1,5 @@
 import { schemeOf, themeRef, type Dress, type Page, type Scheme, type TableBlock, type VisitorFeature } from '../../page';
+import type { Pricing } from '../../pricing';
 import type { Table } from '../../table';
 import type { ThemeView } from '../../theme';
 import type { Element } from '../markup/markup';
@@ -18,6 +19,8 @@ export interface PageInput {
   /** Extra CSS for every table of the site. */
   readonly extra?: string;
   readonly tables: ReadonlyMap<string, Table>;
+  /** The pricing tables among them, by the same names, for placements that show their plans as cards. */
+  readonly pricings?: ReadonlyMap<string, Pricing>;
   readonly themes: ReadonlyMap<string, KeyedView>;
 }
 

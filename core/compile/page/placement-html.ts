@@ -1,4 +1,5 @@
-import { placementCss, readWidth, roomsOf, tableRef, tablesOn, type TableBlock } from '../../page';
+import { placementCss, readWidth, roomsOf, showsComparison, tableRef, tablesOn, type TableBlock } from '../../page';
+import type { Pricing } from '../../pricing';
 import type { Table } from '../../table';
 import { everyLook, propertyOf, type ThemeView } from '../../theme';
 import { askedBy } from '../markup/asked-by';
@@ -8,6 +9,7 @@ import { headerFrameRules, headerPageRules } from '../rules/header-rules';
 import { isLaidOver, roomOnSheet, smallerOnPaper } from '../rules/paper-rules';
 import { labelRules } from '../markup/labels';
 import { element, type Element, type MarkupNode } from '../markup/markup';
+import { placedCards, planRules, pricingOf } from './plans-html';
 import { wornBy, type PageInput, type PageOptions } from './page-input';
 import { contract } from '../markup/contract';
 import { rule, type CssNode } from '../sheet/stylesheet';
@@ -19,7 +21,13 @@ import { visitedTable } from '../markup/visitor-html';
 export const boxId = (at: string): string => `box-${at}`;
 
 /** Rules for one placement alone: its room, its table's width, its columns'. */
-export function placementRules(at: string, block: TableBlock, placed: Table | undefined, view: ThemeView | undefined): readonly CssNode[] {
+export function placementRules(
+  at: string,
+  block: TableBlock,
+  placed: Table | undefined,
+  view: ThemeView | undefined,
+  pricing?: Pricing,
+): readonly CssNode[] {
   const { box, table } = placementCss(block, view !== undefined && saysWhereItSits(view));
   const selector = `#place-${at}`;
   // What visitors use stands around the frame, and within the room that the placement has.
@@ -37,6 +45,7 @@ export function placementRules(at: string, block: TableBlock, placed: Table | un
     ...(placed ? tableRules(placed, `${within}>table`) : []),
     ...(placed && view ? labelRules(view, placed, within) : []),
     ...(placed && view ? smallerOnPaper(within, placed, view, ownWidth(block)) : []),
+    ...(pricing ? planRules(`place-${at}`, block, pricing) : []),
   ];
 }
 
@@ -86,6 +95,8 @@ export function placementNodes(block: TableBlock, at: string, input: PageInput, 
   const id = `place-${at}`;
   const dress = wornBy(block, input);
   const theme = dress?.key;
+  const pricing = pricingOf(block, input);
+  const cards = pricing ? placedCards(block, input, pricing, id, theme) : [];
   const { visitor } = block;
   const asked = askedBy(dress?.view, table);
   const options: TableHtmlOptions = {
@@ -106,7 +117,10 @@ export function placementNodes(block: TableBlock, at: string, input: PageInput, 
   const plain = framedTable(table, options);
   const sheets = dress && isLaidOver(dress.view) ? String(roomOnSheet(dress.view)) : undefined;
   const framed = sheets === undefined ? plain : { ...plain, attributes: { ...plain.attributes, [contract.sheets]: sheets } };
-  const alone = (box: Element): readonly Element[] => [block.isolated ? isolated(box, page) : box];
+  const alone = (box: Element): readonly Element[] => {
+    const whole = cards.length === 0 ? box : { ...box, children: [...cards, ...(showsComparison(block.plans) ? box.children : [])] };
+    return [block.isolated ? isolated(whole, page) : whole];
+  };
   if (visitor !== null) {
     const isMore = visitor.columns && table.columns.some(({ hidden }) => hidden);
     const whole = isMore ? tableElement(table, { ...options, described: true, whole: true }) : undefined;

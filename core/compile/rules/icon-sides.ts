@@ -1,8 +1,8 @@
 import { winnerAt } from '../../resolve';
-import { lineage, propertyOf, type ThemeView, type PartName } from '../../theme';
+import { lineage, partOf, propertyOf, type ThemeView, type PartName } from '../../theme';
 
 /** The parts whose cells can have an icon beside their text. */
-export const { parts: iconParts } = propertyOf('icon');
+export const iconParts: readonly PartName[] = propertyOf('icon').parts.filter((part) => partOf(part).box === 'cells');
 
 /** The part with icons that a part falls back to, for those that have one. */
 const parents = new Map(

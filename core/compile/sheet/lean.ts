@@ -2,7 +2,7 @@ import { layerOf, type LayerName } from '../../paint';
 import { resolveAt } from '../../resolve';
 import {
   partOf,
-  parts,
+  tableParts,
   places,
   placesFor,
   properties,
@@ -101,12 +101,12 @@ function slotsOf(part: PartName): readonly Slot[] {
     return [plain, { ...plain, also: ['numbers'] }];
   return part === 'numbers' ? [] : [plain];
 }
-const allConditions: readonly ConditionName[] = [...new Set(parts.flatMap(({ conditions }) => conditions))];
+const allConditions: readonly ConditionName[] = [...new Set(tableParts.flatMap(({ conditions }) => conditions))];
 
 /** Fills of different layers show through each other, each a chain of its own. Everything else is one chain. */
 function chainsOf(view: ThemeView, aspect: Looked, around: boolean): readonly (readonly SaidOn[])[] {
   const found = new Map<LayerName | 'all', SaidOn[]>();
-  for (const { name, box } of parts) {
+  for (const { name, box } of tableParts) {
     if (box === 'table' || box === 'lines' || (box === 'around' && !around)) continue;
     for (const slot of slotsOf(name)) {
       const said = saidOn(view, slot, aspect);

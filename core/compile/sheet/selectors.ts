@@ -59,8 +59,11 @@ const bandOf = ({ band }: Asked): string => `:nth-child(${band} of ${VISIBLE})`;
 const othersOf = (asked: Asked): string =>
   asked.band === 'even' ? `:nth-child(odd of ${VISIBLE})` : asked.band === 'odd' ? `:nth-child(even of ${VISIBLE})` : `:not(${bandOf(asked)})`;
 
+/** Conditions of cards alone (`compile/cards`). */
+type CardCondition = 'featured' | 'absent' | 'not-said';
+
 /** What each condition asks of the row and of the cell; bands, first and last count visible rows only. What a value brings is asked by its mark. */
-const tests: { readonly [condition in Exclude<ConditionName, MarkedCondition>]: Test | ((asked: Asked) => Test) } = {
+const tests: { readonly [condition in Exclude<ConditionName, MarkedCondition | CardCondition>]: Test | ((asked: Asked) => Test) } = {
   rest: ofRow(''),
   odd: (asked) => ofRow(othersOf(asked)),
   even: (asked) => ofRow(bandOf(asked)),

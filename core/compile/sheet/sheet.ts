@@ -1,5 +1,6 @@
 import type { Scheme } from '../../page';
 import type { ModeName, ThemeView } from '../../theme';
+import { cardsCss } from '../cards';
 import { arrangementRules } from '../rules/arrangement-rules';
 import { NOTHING_BESIDE, type Beside } from './beside';
 import { byMode } from './when/by-mode';
@@ -60,6 +61,8 @@ export interface SheetFor {
   /** Whether one of its tables keeps its first column in view, or its header. */
   readonly pinned?: boolean;
   readonly header?: boolean;
+  /** Whether cards of pricing tables wear it beside its tables, or alone. */
+  readonly cards?: 'too' | 'alone';
   /** Whether it is bright, dark, or as the visitor has it. For a sheet of one view, that is as it is looked at. */
   readonly scheme?: Scheme;
   /** The class or attribute by which the site is dark, for one that follows; without it, it is as the visitor has it. */
@@ -75,25 +78,29 @@ function modesFor({ modes }: ThemeView, scheme: Scheme): readonly ModeName[] {
 /** A theme's whole stylesheet for a use: the one recipe of what is written, and in which order. */
 export function sheetOf(
   view: ThemeView,
-  { use, key, beside = NOTHING_BESIDE, around = false, pinned = false, header = false, scheme = 'light', mark = '' }: SheetFor,
+  { use, key, beside = NOTHING_BESIDE, around = false, pinned = false, header = false, cards, scheme = 'light', mark = '' }: SheetFor,
 ): Stylesheet {
   const recipe: Recipe = recipes[use];
   const is = (whether: Whether, asked: boolean): boolean => whether === 'always' || (whether === 'asked' && asked);
   const isAround = is(recipe.around, around);
   const isVisited = recipe.around === 'asked' && around;
-  const at = (each: ThemeView): Stylesheet => [
+  const ofCards = (each: ThemeView): Stylesheet => (cards === undefined ? [] : cardsCss(each, key, recipe.held));
+  const ofTables = (each: ThemeView): Stylesheet => [
     ...themeCss(each, { key, lean: recipe.lean, held: recipe.held, clears: recipe.clears, around: isAround, beside }),
     ...(isVisited ? [...sortIconRules(each, key), ...sortFocusRules(each, key)] : []),
     ...(header ? headerRules(each, key) : []),
     ...(is(recipe.pinned, pinned) ? pinnedRules(each, key, beside.exceptions) : []),
     ...(recipe.arranged ? arrangementRules(each, key, beside.exceptions, beside.holdsRows) : []),
   ];
+  const at = (each: ThemeView): Stylesheet => [...(cards === 'alone' ? [] : ofTables(each)), ...ofCards(each)];
   // Paper has no width steps.
   const whole = (each: ThemeView): Stylesheet => (recipe.widths && each.mode !== 'print' ? byWidth(each, at) : at(each));
   const base = recipe.modes && scheme === 'dark' ? view.in('dark') : view;
   const options = selectorsFor(base, key, recipe.held);
+  const own = byMode(base, recipe.modes ? modesFor(view, scheme) : [], whole, scheme === 'follows' ? mark : '');
+  if (cards === 'alone') return [...own, ...extraRules(base, options)];
   const sheet = [
-    ...byMode(base, recipe.modes ? modesFor(view, scheme) : [], whole, scheme === 'follows' ? mark : ''),
+    ...own,
     ...(recipe.arranged ? forcedRules(view, key) : []),
     ...(recipe.modes ? [...paperRules(view, key), ...wholeOnPaper(view, options, beside.exceptions), ...overProperty(view)] : []),
     ...extraRules(base, options),

@@ -1,4 +1,3 @@
-import { toHex } from '../../colour';
 import { layerOf } from '../../paint';
 import { resolveAt } from '../../resolve';
 import type { Exception } from '../../table';
@@ -10,9 +9,7 @@ import {
   places,
   propertiesOf,
   propertyOf,
-  refersToSwatch,
   saysAnywhere,
-  swatchVariable,
   type Place,
   type Property,
   type ThemeView,
@@ -39,6 +36,7 @@ import { hasPicture, isPictureShared, laidOver, pictureBehind, pictureInCells, p
 import { aroundBars, captionOf, cellsOf, everyCell, groupsOf, heldCellsOf, isHeldOpen, notWithin, rowsOf, type SelectorOptions } from './selectors';
 import { contract } from '../markup/contract';
 import { selectorsFor } from './selectors-for';
+import { swatchRule } from './swatch-rule';
 import { rule, tidied, type CssNode, type Declaration, type Stylesheet } from './stylesheet';
 
 export interface ThemeCssOptions {
@@ -98,7 +96,8 @@ export function themeCss(
     ...columnFrames(view, beside, options),
     ...cornerRules(view, options),
   ]);
-  return [...swatchRule(view, options, [...nodes, ...readByExtra(view, beside)], around), ...nodes];
+  const root = around ? `.${options.theme},.${options.theme}-around` : `.${options.theme}`;
+  return [...swatchRule(view, root, [...nodes, ...readByExtra(view, beside)]), ...nodes];
 }
 
 /**
@@ -129,7 +128,7 @@ export function besideCss(view: ThemeView, key: string, beside: Beside): Stylesh
     ...columnFrames(view, beside, options),
     ...(isCut ? wholeOnPaper(view, options, exceptions) : []),
   ]);
-  return [...swatchRule(view, options, [...nodes, ...readByExtra({ ...view, extras: [] }, beside)], false), ...nodes];
+  return [...swatchRule(view, `.${options.theme}`, [...nodes, ...readByExtra({ ...view, extras: [] }, beside)]), ...nodes];
 }
 
 const handRules = (view: ThemeView, options: SelectorOptions, isOwn: boolean): readonly CssNode[] =>
@@ -144,32 +143,6 @@ function feltBeside(view: ThemeView, around: boolean, exceptions: readonly Excep
   if (excepted.size === 0) return felt;
   return (place, aspect, on) =>
     felt(place, aspect, on) || (conditionOf(place.condition).tier === 'hand' && aspect !== 'icon-shape' && excepted.has(aspect));
-}
-
-/** The swatches that are used, as custom properties, so that a brand colour is changed in one place. */
-function swatchRule(view: ThemeView, { theme }: SelectorOptions, nodes: readonly CssNode[], around: boolean): readonly CssNode[] {
-  const used = new Set<string>();
-  for (const node of nodes) collectVariables(node, used);
-  const declarations = view.swatches
-    .filter(({ name }) => used.has(swatchVariable(name)))
-    .map(({ name, colour }): Declaration => [swatchVariable(name), writtenColour(view, name, colour)]);
-  // What the browser draws itself, fields and scroll bars, is dark with it.
-  if (view.mode === 'dark') declarations.push(['color-scheme', 'dark']);
-  return declarations.length > 0 ? [rule(around ? `.${theme},.${theme}-around` : `.${theme}`, ...declarations)] : [];
-}
-
-/** A swatch as it was typed, or what it comes to where it refers to another. */
-function writtenColour(view: ThemeView, name: string, typed: string): string {
-  const read = view.colours.get(name);
-  return read?.ok && refersToSwatch(typed) ? toHex(read.value) : typed.toLowerCase();
-}
-
-/** Names of the custom properties that a node's values read. Scanned by hand: this runs at every edit. */
-function collectVariables(node: CssNode, used: Set<string>): void {
-  if (node.kind !== 'rule') return node.rules.forEach((inner) => collectVariables(inner, used));
-  for (const [, value] of node.declarations) {
-    for (let at = value.indexOf('var('); at >= 0; at = value.indexOf('var(', at + 4)) used.add(value.slice(at + 4, value.indexOf(')', at)));
-  }
 }
 
 /** The table's own box. Borders are always separate, since only then do corners round and lines have one owner. */

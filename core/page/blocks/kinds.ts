@@ -7,6 +7,7 @@ import { readRoom, readSpace, readWidth, type PlacementAlign, type PlacementWidt
 import type { Visitor } from '../visitor';
 import { visitorSchema } from '../visitor-schema';
 import { groundShape, type Ground } from './ground';
+import { plansShown, type PlansShown } from './plans-shown';
 
 /** The kinds of documents that a placement can show. */
 export const shownKinds = ['tables', 'pricings'] as const;
@@ -49,6 +50,8 @@ export type Block =
       readonly kind: 'table';
       /** What it shows: a table, or a pricing table as the comparison of its plans. */
       readonly shows: Ref<ShownKind>;
+      /** For a pricing table: in which form; without it, as the comparison. */
+      readonly plans?: PlansShown;
       /** The theme that dresses it; null for none of its own: it takes the one that reaches it. */
       readonly dress: Ref<'themes'> | null;
       /** How far its theme goes beyond it: to what on this page, or on the whole site, has no theme of its own. */
@@ -222,6 +225,7 @@ const leaves: { readonly [K in Exclude<Block['kind'], 'columns' | 'section'>]: A
     id,
     kind: string().strict().required(),
     shows: refTo(shownKinds, 'A placement shows a table or a pricing table.').required('A placement says what it shows.'),
+    plans: plansShown,
     dress: refTo(['themes'], 'A placement is dressed in a theme.')
       .nullable()
       .defined('It is missing what dresses a placement; it may be null.')
@@ -235,7 +239,9 @@ const leaves: { readonly [K in Exclude<Block['kind'], 'columns' | 'section'>]: A
     room: roomText,
     roomAt,
     visitor: visitorSchema.nullable().defined().default(undefined),
-  }).noUnknown(),
+  })
+    .noUnknown()
+    .test('plans', 'Only a pricing table has a form of its plans.', ({ shows, plans }) => plans === undefined || shows.kind === 'pricings'),
 };
 
 type Kinds = Readonly<Record<string, AnySchema>>;

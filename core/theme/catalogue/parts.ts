@@ -10,6 +10,9 @@ export interface Part {
   readonly within: PartName | undefined;
   readonly depth: number;
   readonly box: Box;
+  /** For parts of cards: the part of which it has everything but colours, and the one of which it has all that it has not itself. */
+  readonly like?: PartName;
+  readonly takes?: PartName;
   /** Conditions under which it can be seen, at rest first. */
   readonly conditions: readonly ConditionName[];
 }
@@ -34,3 +37,9 @@ export function lineage(name: PartName): readonly PartName[] {
 
 /** Parts that stand outside the table's own box, and so show neither its fill nor its padding. */
 export const outsideParts: readonly PartName[] = parts.filter(({ box }) => box === 'caption' || box === 'around').map(({ name }) => name);
+
+/** The parts that cards are made of, and among them those that stand in a card. */
+export const cardParts: readonly PartName[] = parts.filter(({ box }) => box === 'cards').map(({ name }) => name);
+export const partsInCards: readonly PartName[] = cardParts.filter((name) => lineage(name)[1] === 'plan');
+/** The parts of every table, without those of cards. */
+export const tableParts: readonly Part[] = parts.filter(({ box }) => box !== 'cards');

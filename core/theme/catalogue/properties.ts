@@ -1,6 +1,6 @@
 import { conditionOf, type ConditionName } from './conditions';
 import type { ValueKind } from '../values/kinds';
-import { outsideParts, parts, type PartName } from './parts';
+import { outsideParts, parts, partsInCards, type PartName } from './parts';
 
 /** Where a part without a value of its own looks: up to the whole table, or no further than itself. */
 export type FallBack = 'table' | 'part';
@@ -30,7 +30,10 @@ const headerParts: readonly PartName[] = ['column-headers', 'header-groups', 'co
 const bars: readonly PartName[] = ['search-bar', 'info-line', 'empty-message', 'pager'];
 const boxes: readonly PartName[] = [...bars, 'pager-items'];
 const cells: readonly PartName[] = ['table', 'column-headers', 'header-groups', 'corner', 'row-headers', 'group-headings', 'body-rows', 'footer'];
-const texts: readonly PartName[] = ['caption', ...cells, ...boxes];
+/** Of cards: texts, and what is pressed. */
+const inCards: readonly PartName[] = ['plan', ...partsInCards];
+const pressed: readonly PartName[] = ['action', 'second-action', 'period-switch'];
+const texts: readonly PartName[] = ['caption', ...cells, ...boxes, ...inCards, ...pressed];
 const rest: readonly ConditionName[] = ['rest'];
 
 const table = 'table' as FallBack;
@@ -38,7 +41,12 @@ const part = 'part' as FallBack;
 const type = { group: 'Type', parts: texts, falls: table, initial: 'page' };
 const fine = { ...type, parts: ['caption', ...cells] as readonly PartName[], conditions: rest };
 const space = { group: 'Space and size', parts: texts, falls: table, initial: '0' };
-const pad = { ...space, parts: [...texts, 'search-field', 'buttons'] as readonly PartName[], kind: 'length' as ValueKind, stops: outsideParts };
+const pad = {
+  ...space,
+  parts: [...texts, 'search-field', 'buttons'] as readonly PartName[],
+  kind: 'length' as ValueKind,
+  stops: [...outsideParts, 'plan', 'badge', 'plan-icon', 'period-switch'] as readonly PartName[],
+};
 const lines = { group: 'Lines', kind: 'line' as ValueKind, parts: ['lines'] as readonly PartName[], falls: part, initial: 'none' };
 const box = { group: 'Shape', parts: ['table'] as readonly PartName[], falls: part };
 const pictures = { group: 'Picture', parts: ['table', ...headerParts] as readonly PartName[], falls: part, conditions: rest };
@@ -49,7 +57,7 @@ const rows = { ...box, group: 'Rows', parts: ['body-rows'] as readonly PartName[
 /** What says where the keyboard is: of everything that can be focused by itself. */
 const focus = {
   ...box,
-  parts: ['column-headers', 'corner', 'links', 'buttons', 'search-field', 'pager-items'] as readonly PartName[],
+  parts: ['column-headers', 'corner', 'links', 'buttons', 'search-field', 'pager-items', ...pressed] as readonly PartName[],
   falls: table,
   conditions: ['focused'] as readonly ConditionName[],
 };
@@ -66,7 +74,8 @@ export const properties = [
     group: 'Colour',
     kind: 'colour',
     parts: [...texts, 'search-field', 'buttons'],
-    stops: outsideParts,
+    // What stands in a card shows the card's.
+    stops: [...outsideParts, ...partsInCards, 'period-switch'],
     initial: 'none',
     css: 'background-color',
   },
@@ -91,13 +100,21 @@ export const properties = [
   { ...type, name: 'case', label: 'Case', kind: 'case', initial: 'as typed', css: 'text-transform' },
   { ...type, name: 'letter-spacing', label: 'Letter spacing', kind: 'spacing', initial: 'normal', css: 'letter-spacing' },
   { ...type, name: 'line-height', label: 'Line height', kind: 'leading', css: 'line-height' },
-  { ...type, name: 'underline', label: 'Underline', kind: 'underline', parts: ['links'], initial: 'underline', css: 'text-decoration' },
+  {
+    ...type,
+    name: 'underline',
+    label: 'Underline',
+    kind: 'underline',
+    parts: ['links', 'second-action'],
+    initial: 'underline',
+    css: 'text-decoration',
+  },
   {
     ...type,
     name: 'figures',
     label: 'Figures',
     kind: 'figures',
-    parts: [...cells, 'numbers'],
+    parts: [...cells, 'numbers', 'price'],
     initial: 'as the font has them',
     css: 'font-variant-numeric',
   },
@@ -170,14 +187,14 @@ export const properties = [
     conditions: rest,
     initial: '2nd',
   },
-  { ...icons, name: 'icon', label: 'Icon', kind: 'icon', initial: 'none' },
+  { ...icons, name: 'icon', label: 'Icon', kind: 'icon', parts: [...headerParts, 'feature'], initial: 'none' },
   { ...icons, name: 'icon-side', label: 'Icon stands', kind: 'icon-side', conditions: rest, initial: 'before' },
   {
     ...box,
     name: 'radius',
     label: 'Corner radius',
     kind: 'length',
-    parts: ['table', ...boxes, 'search-field', 'buttons'],
+    parts: ['table', ...boxes, 'search-field', 'buttons', 'plan', 'badge', ...pressed],
     initial: '0',
     told: { 'search-field': 'as its bar' },
     css: 'border-radius',
@@ -187,7 +204,7 @@ export const properties = [
     name: 'shadow',
     label: 'Shadow',
     kind: 'shadow',
-    parts: ['table', ...boxes, 'search-field', 'buttons'],
+    parts: ['table', ...boxes, 'search-field', 'buttons', 'plan', 'badge', ...pressed],
     initial: 'none',
     css: 'box-shadow',
   },
@@ -196,9 +213,9 @@ export const properties = [
     name: 'edge',
     label: 'Line around',
     kind: 'line',
-    parts: [...boxes, 'search-field', 'buttons'],
+    parts: [...boxes, 'search-field', 'buttons', 'plan', 'badge', ...pressed],
     initial: 'none',
-    told: { 'search-field': '1px solid, in its ink' },
+    told: { 'search-field': '1px solid, in its ink', plan: 'as the table’s outer lines' },
     css: 'border',
   },
   { ...focus, name: 'outline', label: 'Line of the focus', kind: 'outline', initial: 'as the browser has it', css: 'outline' },
@@ -218,6 +235,20 @@ export const properties = [
   { ...paper, name: 'smallest', label: 'Smaller down to', kind: 'scale', initial: '60%' },
   { ...paper, name: 'addresses', label: 'Addresses of links', kind: 'switch', initial: 'off' },
   { ...paper, name: 'printed-fills', label: 'Fills are printed', kind: 'printed-fills', initial: 'if asked for' },
+  { ...box, name: 'between-plans', label: 'Room between plans', group: 'Cards', kind: 'length', parts: ['plan'], conditions: rest, initial: '16px' },
+  {
+    ...box,
+    name: 'outward',
+    label: 'Grows outward by',
+    group: 'Cards',
+    kind: 'length',
+    parts: ['plan'],
+    conditions: ['featured'] as readonly ConditionName[],
+    initial: '0',
+  },
+  { ...box, name: 'least-width', label: 'At least as wide', group: 'Cards', kind: 'length', parts: ['plan'], conditions: rest, initial: '13rem' },
+  { ...box, name: 'sign-size', label: 'Size of the currency', group: 'Cards', kind: 'share', parts: ['price'], initial: '100%' },
+  { ...box, name: 'cents-size', label: 'Size of the cents', group: 'Cards', kind: 'share', parts: ['price'], initial: '100%' },
   { ...lines, name: 'outer-top', label: 'Outer, top' },
   { ...lines, name: 'outer-end', label: 'Outer, end' },
   { ...lines, name: 'outer-bottom', label: 'Outer, bottom' },

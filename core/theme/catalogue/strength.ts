@@ -45,8 +45,10 @@ export interface Slot {
 const bodyAtRest: Slot = { part: 'body-rows', conditions: [] };
 
 /** What a slot stands in, so that its em and its inherited values refer to it: a cell, a bar, or nothing but the page. */
-export function containerOf({ part, inside }: Slot): Slot | undefined {
+export function containerOf({ part, conditions: holds, inside }: Slot): Slot | undefined {
   const { box, within } = partOf(part);
+  if (box === 'cards')
+    return part === 'plan' || part === 'period-switch' ? undefined : { part: 'plan', conditions: holds.filter((each) => each === 'featured') };
   if (box === 'content') return inside ?? bodyAtRest;
   return box === 'around' && within !== undefined && within !== 'table' ? { part: within, conditions: [] } : undefined;
 }
@@ -87,11 +89,15 @@ export function placesFor(slot: Slot, property: Property): readonly Place[] {
 
 function findPlaces(slot: Slot, property: Property): readonly Place[] {
   const own = [slot.part, ...(slot.also ?? [])];
-  const line = [...own, ...lineage(slot.part).slice(1)].filter((part) => reaches(part, slot.part, own, property));
+  const { like, takes } = partOf(slot.part);
+  const more = [...(takes === undefined ? [] : [takes]), ...(like === undefined || property.group === 'Colour' ? [] : lineage(like))];
+  const line = [...new Set([...own, ...lineage(slot.part).slice(1), ...more])].filter((part) => reaches(part, slot.part, own, property));
   return places.filter(({ part, condition }) => line.includes(part) && (condition === 'rest' || slot.conditions.includes(condition))).toReversed();
 }
 
 function reaches(from: PartName, to: PartName, own: readonly PartName[], property: Property): boolean {
   if (!property.parts.includes(from)) return false;
+  // What every part falls back to is not taken whole: it hands on what it has for others, unless that is of its own box alone.
+  if (partOf(to).takes === from && (from !== 'table' || property.falls === 'part')) return true;
   return own.includes(from) || (property.falls === 'table' && !property.stops?.includes(to));
 }

@@ -15,6 +15,7 @@ import { contract } from '../../markup/contract';
 import type { Beside } from '../../sheet/beside';
 import { shortHash } from '../../sheet/short-hash';
 import { familyOf } from '../../sheet/families';
+import { cardSelector, cardsOfTheme } from '../../cards/card-selectors';
 import { captionOf, cellsUnder, isHeldOpen, thingsUnder, withContents, type SelectorOptions } from '../../sheet/selectors';
 import { rule, type CssNode, type Declaration, type Stylesheet } from '../../sheet/stylesheet';
 
@@ -79,7 +80,9 @@ function selectorOf(options: SelectorOptions, { part, conditions, also, below }:
         ? captionOf(options)
         : box === 'cells'
           ? cellsUnder(options, part, conditions, isHeld)
-          : thingsUnder(options, part, conditions, isHeld);
+          : box === 'cards'
+            ? cardSelector(options.theme, part, conditions, isHeld)
+            : thingsUnder(options, part, conditions, isHeld);
   return `${element}${also}${withContents(below)}`;
 }
 
@@ -119,11 +122,13 @@ const reaching: ReadonlySet<string> = new Set(
  */
 function contained(rules: readonly ExtraRule[], options: SelectorOptions): readonly CssNode[] {
   const reach = rules.filter(({ declarations }) => declarations.some(([property]) => reaching.has(familyOf(property))));
-  const isAround = (each: ExtraRule): boolean => partOf(each.reached.part).box === 'around';
-  const boxes = [
-    ...(reach.some((each) => !isAround(each)) ? [`.${options.theme}`] : []),
-    ...(reach.some(isAround) ? [`.${options.theme}-around`] : []),
-  ];
+  const within = ({ reached: { part } }: ExtraRule): string => {
+    const { box } = partOf(part);
+    return box === 'around' ? `.${options.theme}-around` : box === 'cards' ? cardsOfTheme(options.theme) : `.${options.theme}`;
+  };
+  const boxes = [`.${options.theme}`, `.${options.theme}-around`, cardsOfTheme(options.theme)].filter((box) =>
+    reach.some((each) => within(each) === box),
+  );
   return boxes.length === 0 ? [] : [rule(boxes.join(','), ['contain', 'layout paint'], ['overflow-clip-margin', '3em'])];
 }
 

@@ -30,8 +30,15 @@ import type { House } from '../../../../core/house';
 import { good, type Outcome } from '../../../../core/outcome';
 import type { Along, Page, Ref, ShownKind } from '../../../../core/page';
 import type { Row, Table, TableHead } from '../../../../core/table';
+import type { Pricing } from '../../../../core/pricing';
 import type { Theme } from '../../../../core/theme';
 import { ThemeDrafts } from './theme-drafts';
+
+/** What a placement shows: a table, or the comparison of a pricing table and that itself. */
+export interface ShownNow {
+  readonly table: Table;
+  readonly pricing?: Pricing;
+}
 
 export type {
   Changed,
@@ -114,15 +121,17 @@ export class Api {
   editions = (id: string, kind: Kind = 'themes'): Observable<readonly Edition[]> => this.get(`/api/${kind}/${id}/editions`, answers.editions);
   pageEdition = (id: string, number: number): Observable<Page> => this.get(`/api/pages/${id}/editions/${number}`, answers.document('pages'));
   /** What a placement shows, as it stands: a table with its first body rows only, a pricing table as its comparison. */
-  shown = ({ kind, id }: Pick<Ref<ShownKind>, 'kind' | 'id'>): Observable<Table> =>
+  shown = ({ kind, id }: Pick<Ref<ShownKind>, 'kind' | 'id'>): Observable<ShownNow> =>
     kind === 'tables'
-      ? this.tablePreview(id).pipe(map(({ document }) => document))
-      : this.document(kind, id).pipe(map(({ document }) => shownAs(kind, document)));
+      ? this.tablePreview(id).pipe(map(({ document: table }) => ({ table })))
+      : this.document(kind, id).pipe(map(({ document: pricing }) => ({ table: shownAs(kind, pricing), pricing })));
   /** The same in an edition. */
-  shownEdition = ({ kind, id }: Pick<Ref<ShownKind>, 'kind' | 'id'>, number: number): Observable<Table> =>
+  shownEdition = ({ kind, id }: Pick<Ref<ShownKind>, 'kind' | 'id'>, number: number): Observable<ShownNow> =>
     kind === 'tables'
-      ? this.get(`/api/tables/${id}/editions/${number}/preview`, answers.document('tables'))
-      : this.get(`/api/pricings/${id}/editions/${number}`, answers.document('pricings')).pipe(map((document) => shownAs(kind, document)));
+      ? this.get(`/api/tables/${id}/editions/${number}/preview`, answers.document('tables')).pipe(map((table) => ({ table })))
+      : this.get(`/api/pricings/${id}/editions/${number}`, answers.document('pricings')).pipe(
+          map((pricing) => ({ table: shownAs(kind, pricing), pricing })),
+        );
   themeEditions = (id: string): Observable<readonly ThemeEdition[]> => this.get(`/api/themes/${id}/editions`, answers.themeEditions);
   /** An edition of a theme, then the themes that it stands on, as they were in theirs. */
   themeEdition = (id: string, number: number): Observable<readonly [Theme, ...Theme[]]> =>

@@ -53,7 +53,7 @@ export class SidePicture {
   private readonly views = inject(ThemeViews);
   /** The theme that a table wears, and what stands in a block of a page, when they have come. */
   private readonly worn = signal<ThemeView | undefined>(undefined);
-  private readonly around = signal<Pick<PageInput, 'tables' | 'themes'>>({ tables: new Map(), themes: new Map() });
+  private readonly around = signal<Pick<PageInput, 'tables' | 'pricings' | 'themes'>>({ tables: new Map(), themes: new Map() });
 
   protected readonly table = computed((): Table | undefined => {
     if (this.kind() === 'themes') return sampleTable;
@@ -98,7 +98,8 @@ export class SidePicture {
     ]);
     this.around.set({
       themes: new Map(themes.map(({ id, key, document }) => [id, { key, view: this.views.of(document) }])),
-      tables: new Map(tables.flatMap((table, i) => (table ? [[placed[i]?.shows.id ?? '', previewOf(table, ROWS)] as const] : []))),
+      tables: new Map(tables.flatMap((found, i) => (found ? [[placed[i]?.shows.id ?? '', previewOf(found.table, ROWS)] as const] : []))),
+      pricings: new Map(tables.flatMap((found, i) => (found?.pricing ? [[placed[i]?.shows.id ?? '', found.pricing] as const] : []))),
     });
   }
 }

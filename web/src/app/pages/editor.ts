@@ -54,6 +54,7 @@ import { StandsOn } from './stands-on';
 import { ThreeWidths } from './seen/three-widths';
 import { UnderHouse } from './house/under-house';
 import { PlacingForm } from './placing/placing-form';
+import { PlansForm } from './placing/plans-form';
 import { VisitorForm } from './visitor-form';
 import { When } from '../controls/when';
 
@@ -79,6 +80,7 @@ import { When } from '../controls/when';
     UndoRedo,
     VisitorForm,
     PlacingForm,
+    PlansForm,
     PutElsewhere,
   ],
   providers: [OpenDocument, StandsOn, UnderHouse],
@@ -138,7 +140,11 @@ export class PageEditor implements OnInit {
     if (ref) this.set({ [what]: { kind: ref.kind, id: ref.id, ...(edition === '' ? {} : { held: Number(edition) }) } });
   }
   /** Another table, or another theme, at its newest edition. */
-  protected show = (id: string): void => this.set({ shows: { kind: this.tables().find((each) => each.id === id)?.kind ?? 'tables', id } });
+  /** Only a pricing table has a form of its plans. */
+  protected show = (id: string): void => {
+    const kind = this.tables().find((each) => each.id === id)?.kind ?? 'tables';
+    this.set({ shows: { kind, id }, ...(kind === 'pricings' ? {} : { plans: undefined }) });
+  };
   protected dress = (theme: string): void => this.set({ dress: theme === '' ? null : { kind: 'themes', id: theme } });
 
   /** The page's editions: what has changed since, and a way back. */

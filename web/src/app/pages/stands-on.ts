@@ -4,6 +4,7 @@ import { firstValueFrom } from 'rxjs';
 import { heldKey, type PageInput } from '../../../../core/compile';
 import { shownAs } from '../../../../core/documents';
 import { dressed, siteDress, tableRef, tablesOn, themeRef, type Page, type ShownKind, type TableBlock } from '../../../../core/page';
+import type { Pricing } from '../../../../core/pricing';
 import { tableOf, type Table } from '../../../../core/table';
 import type { ThemeView } from '../../../../core/theme';
 import { Deleting } from '../controls/deleting';
@@ -49,6 +50,8 @@ export class StandsOn {
   private readonly editions = signal<ReadonlyMap<string, readonly Edition[]>>(new Map());
   private readonly heldThemes = signal<ReadonlyMap<string, ThemeView>>(new Map());
   private readonly heldTables = signal<ReadonlyMap<string, Table>>(new Map());
+  /** The pricing tables among them all, by what placements name. */
+  private readonly pricings = signal<ReadonlyMap<string, Pricing>>(new Map());
   /** What has been asked for; only once. */
   private readonly asked = new Set<string>();
 
@@ -68,7 +71,10 @@ export class StandsOn {
     }
     const site = siteDress([page, ...this.otherPages()]);
     const { scheme, mark, extra } = this.under.kept()?.document ?? {};
-    return { page, tables: new Map([...this.fullTables(), ...this.heldTables()]), themes, site, scheme, mark, extra };
+    return {
+      ...{ page, tables: new Map([...this.fullTables(), ...this.heldTables()]), pricings: this.pricings() },
+      ...{ themes, site, scheme, mark, extra },
+    };
   });
 
   /** The themes of what is placed on the page, each once, whose swatches its blocks can have. */
@@ -160,7 +166,8 @@ export class StandsOn {
       const now = this.fullTables().get(table);
       if (now) this.heldTables.update((all) => new Map(all).set(tableRef(block), now));
       const found = await firstValueFrom(this.api.shownEdition(block.shows, heldTable)).catch(() => undefined);
-      if (found) this.heldTables.update((all) => new Map(all).set(tableRef(block), found));
+      if (found) this.heldTables.update((all) => new Map(all).set(tableRef(block), found.table));
+      this.take(tableRef(block), found?.pricing ?? this.pricings().get(table));
     }
     if (held !== undefined && isNew(themeRef(block))) {
       const found = await firstValueFrom(this.api.themeEdition(theme, held)).catch(() => undefined);
@@ -168,12 +175,17 @@ export class StandsOn {
     }
   }
 
+  private take(ref: string, pricing: Pricing | undefined): void {
+    if (pricing) this.pricings.update((all) => new Map(all).set(ref, pricing));
+  }
+
   private async fetchTable(shows: TableBlock['shows'], isKnown = false): Promise<void> {
     const { id } = shows;
     if (!isKnown) this.fullTables.update((tables) => new Map(tables).set(id, emptyNotice));
     try {
       const found = await firstValueFrom(this.api.shown(shows));
-      this.fullTables.update((tables) => new Map(tables).set(id, found));
+      this.fullTables.update((tables) => new Map(tables).set(id, found.table));
+      this.take(id, found.pricing);
     } catch {
       this.fullTables.update((tables) => new Map([...tables].filter(([each]) => each !== id)));
     }

@@ -116,7 +116,7 @@ export class PublishDialog {
     const dress = block.dress?.id ?? '';
     const [liveTable, live] = await Promise.all([this.newestTable(block.shows), this.published.newest(dress)]);
     const liveTheme = live && this.views.ofEdition(live);
-    const draft = await this.once(`table ${block.shows.id}`, this.api.shown(block.shows));
+    const { table: draft } = await this.once(`table ${block.shows.id}`, this.api.shown(block.shows));
     const now = liveTable && { table: liveTable, view: liveTheme };
     const then = this.data.kind === 'themes' ? { table: liveTable ?? draft, view: await this.thenFor(dress) } : { table: draft, view: liveTheme };
     const short = ({ table, view }: Picture): Picture => ({ table: previewOf(table, ROWS), view });
@@ -126,7 +126,7 @@ export class PublishDialog {
   private async newestTable(shows: TableBlock['shows']): Promise<Table | undefined> {
     const { kind, id } = shows;
     const [newest] = await this.once(`editions ${id}`, this.api.editions(id, kind));
-    return newest && this.once(`edition ${id}`, this.api.shownEdition(shows, newest.number));
+    return newest && (await this.once(`edition ${id}`, this.api.shownEdition(shows, newest.number))).table;
   }
   private async thenFor(dress: string): Promise<ThemeView | undefined> {
     const then = await this.published.with(dress, this.data.id);

@@ -6,6 +6,7 @@ import { firstValueFrom } from 'rxjs';
 import type { PageInput } from '../../../../../core/compile';
 import { cssOf, HOUSE_FORMAT, houseIn, manners, readDarkMark, type House, type Standing } from '../../../../../core/house';
 import { tablesOn, type Page, type TableBlock } from '../../../../../core/page';
+import type { Pricing } from '../../../../../core/pricing';
 import type { Table } from '../../../../../core/table';
 import { ExtraCssDialog } from '../../controls/css/extra-css-dialog';
 import { followRoom } from '../../controls/follow-room';
@@ -37,6 +38,7 @@ export class HouseView {
   protected readonly pages = signal<readonly KeptPage[]>([]);
   private readonly themes = signal<readonly KeptTheme[]>([]);
   private readonly tables = signal<ReadonlyMap<string, Table>>(new Map());
+  private readonly pricings = signal<ReadonlyMap<string, Pricing>>(new Map());
   protected readonly pageId = signal('');
   /** One's own stylesheet as it stands in the field. */
   protected readonly own = signal<House>({ format: HOUSE_FORMAT, manner: '', name: '', css: '' });
@@ -55,6 +57,7 @@ export class HouseView {
       mark: this.under.house()?.mark,
       extra: this.under.house()?.extra,
       tables: this.tables(),
+      pricings: this.pricings(),
       themes: new Map(this.themes().map(({ id, key, document }) => [id, { key, view: this.views.of(document) }])),
     };
   });
@@ -87,7 +90,10 @@ export class HouseView {
   }
   private async fetch(shows: TableBlock['shows']): Promise<void> {
     const found = await firstValueFrom(this.api.shown(shows)).catch(() => undefined);
-    if (found) this.tables.update((all) => new Map(all).set(shows.id, found));
+    if (!found) return;
+    const { table, pricing } = found;
+    this.tables.update((all) => new Map(all).set(shows.id, table));
+    if (pricing) this.pricings.update((all) => new Map(all).set(shows.id, pricing));
   }
 
   /** Here it is only told what the page would need: it is settled on the page itself. */

@@ -34,7 +34,7 @@ import { Publisher } from '../../publishing/publisher';
 import { ShownOn } from '../shown-on';
 import type { EditedLook } from '../../values/edited-look';
 import { readRow, sidesOf, type RowName } from '../../values/rows';
-import { hardSpecimens, type HardSpecimen } from './specimen/specimens';
+import { PLANS, hardSpecimens, type HardSpecimen } from './specimen/specimens';
 
 export interface Wrong {
   readonly typed: string;
@@ -244,6 +244,7 @@ export class StudioState implements EditedLook {
     this.condition.set(partOf(this.part()).conditions.includes(condition) ? condition : 'rest');
     if (partOf(part).box === 'around') this.around.set(true);
     if (partOf(part).box === 'content' && this.tableId() !== 'contents') void this.showOn('contents');
+    if (partOf(part).box === 'cards' && this.specimen().pricing === undefined) void this.showOn(PLANS);
     if (!sidesOf(this.row()).every((side) => this.parts().every((each) => propertyOf(side).parts.includes(each))))
       this.row.set(part === 'lines' ? 'rows' : (propertiesOf(this.part())[0]?.name ?? 'fill'));
   }

@@ -69,7 +69,9 @@ export class Ledger {
   protected readonly silence = computed(() => {
     const view = this.state.view();
     if (!view) return '';
-    return silenceOf(view, this.state.parts(), this.state.table()) || beatenByCss(view, this.state.parts(), this.state.condition(), this.state.row());
+    const { table, pricing } = this.state.specimen();
+    const silent = silenceOf(view, this.state.parts(), table, pricing !== undefined);
+    return silent || beatenByCss(view, this.state.parts(), this.state.condition(), this.state.row());
   });
   protected readonly rows = computed<readonly ShownRow[]>(() => {
     const view = this.state.view();

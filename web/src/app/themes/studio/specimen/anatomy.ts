@@ -22,7 +22,7 @@ interface Drawn {
       <h2 class="zest-label" id="anatomy">Anatomy</h2>
       <span class="zest-note">Shift for several</span>
     </div>
-    <div class="drawing" role="group" aria-labelledby="anatomy">
+    <div class="drawing" [class.with-cards]="cards()" role="group" aria-labelledby="anatomy">
       @for (each of drawn(); track each.part) {
         <button
           type="button"
@@ -75,6 +75,29 @@ interface Drawn {
         'empty empty empty empty' 24px
         'pager pager items items' 24px / 52px 0.8fr 1.15fr 1.15fr;
     }
+    .with-cards {
+      grid-template:
+        'switch switch plan plan' 24px
+        'badge badge picon picon' 24px
+        'pname pname ptext ptext' 24px
+        'price price was was' 24px
+        'monthly monthly saves saves' 24px
+        'act act acttoo acttoo' 24px
+        'fgroup fgroup feature feature' 24px
+        'table table table table' 24px
+        'search search field field' 24px
+        'info info info info' 24px
+        'caption caption caption caption' 24px
+        'corner groups groups groups' 24px
+        'corner head head head' 24px
+        'grouphead grouphead grouphead grouphead' 24px
+        'rowhead body body numbers' 34px
+        'rowhead links buttons icons' 24px
+        'foot foot foot foot' 24px
+        'lines lines lines lines' 24px
+        'empty empty empty empty' 24px
+        'pager pager items items' 24px / 52px 0.8fr 1.15fr 1.15fr;
+    }
     button {
       font: 600 11px/1.1 var(--zest-text);
       border: 1px solid var(--zest-line);
@@ -109,10 +132,17 @@ interface Drawn {
 export class Anatomy {
   readonly view = input.required<ThemeView>();
   readonly parts = input.required<readonly PartName[]>();
+  /** Whether cards are shown, whose parts are then drawn too. */
+  readonly cards = input(false);
   readonly picked = output<Picked>();
 
   protected readonly drawn = computed<readonly Drawn[]>(() =>
-    areas.map(([part, area]) => ({ part, area, label: partOf(part).label, ...colours(this.view(), part) })),
+    (this.cards() ? [...cardAreas, ...areas] : areas).map(([part, area]) => ({
+      part,
+      area,
+      label: partOf(part).label,
+      ...colours(this.view(), part),
+    })),
   );
   protected readonly stroke = computed(() => {
     const line = (['under-header', 'rows', 'outer-top', 'outer-bottom', 'columns'] as const).map((name) => lineAt(this.view(), name)).find(isDrawn);
@@ -141,6 +171,23 @@ const areas: readonly (readonly [PartName, string])[] = [
   ['empty-message', 'empty'],
   ['pager', 'pager'],
   ['pager-items', 'items'],
+];
+
+const cardAreas: readonly (readonly [PartName, string])[] = [
+  ['period-switch', 'switch'],
+  ['plan', 'plan'],
+  ['badge', 'badge'],
+  ['plan-icon', 'picon'],
+  ['plan-heading', 'pname'],
+  ['plan-text', 'ptext'],
+  ['price', 'price'],
+  ['earlier-price', 'was'],
+  ['period', 'monthly'],
+  ['saving', 'saves'],
+  ['action', 'act'],
+  ['second-action', 'acttoo'],
+  ['feature-group', 'fgroup'],
+  ['feature', 'feature'],
 ];
 
 function colours(view: ThemeView, part: PartName): { fill: string; ink: string } {

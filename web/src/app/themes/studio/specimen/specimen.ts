@@ -20,6 +20,7 @@ import { partOf, type ConditionName, type PartName, type ThemeView } from '../..
 
 import { whyOfCell, type CellWhy } from '../ledger/cell-why';
 import { columnWords, headerSlot, heldOpen } from './held-open';
+import { cardPartAt, holdActions, specimenCardRules, specimenCards } from './specimen-cards';
 import type { HardSpecimen } from './specimens';
 
 export interface Picked {
@@ -81,7 +82,12 @@ export class Specimen {
   constructor() {
     effect(() => {
       const beside = besideIn(this.view(), [this.table()]);
-      const css = writeCss([...frameRules, ...sheetOf(this.view(), { use: 'specimen', key: 'specimen', beside })], 'compact');
+      const { pricing } = this.specimen();
+      const cards = pricing === undefined ? [] : specimenCardRules(pricing);
+      const css = writeCss(
+        [...frameRules, ...cards, ...sheetOf(this.view(), { use: 'specimen', key: 'specimen', beside, ...(pricing ? { cards: 'too' } : {}) })],
+        'compact',
+      );
       this.sheet.replaceSync(`:host{color:${toHex(pageOf(this.view()).ink)};font:16px/1.4 ${SPECIMEN_FONT}}table{width:100%}${css}`);
       this.attach();
       this.placeTags();
@@ -105,7 +111,9 @@ export class Specimen {
         ...turnedElements(table, { id: 'specimen', theme: 'specimen', ...asked }),
       );
       const shown = this.around() ? surrounded(markup, { theme: 'specimen', info: infoOf(table), empty: true }) : markup;
-      this.content.innerHTML = writeHtml(boxed(shown), 'compact');
+      const { pricing } = this.specimen();
+      this.content.innerHTML = writeHtml(boxed(pricing ? element('div', {}, specimenCards(pricing), shown) : shown), 'compact');
+      holdActions(this.content);
     });
     effect(() => {
       const held = this.held();
@@ -202,6 +210,8 @@ export class Specimen {
     event.preventDefault();
     const target = event.composedPath()[0] as HTMLElement;
     const beside = event.shiftKey;
+    const ofCards = cardPartAt(target);
+    if (ofCards) return this.picked.emit({ ...ofCards, beside });
     const other = otherParts.find(([selector]) => target.closest(selector));
     if (other) return this.picked.emit({ part: other[1], condition: 'rest', beside });
     const cell = this.cellAt(event);

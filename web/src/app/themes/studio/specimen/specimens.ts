@@ -1,4 +1,6 @@
 import { contract, element, type MarkupNode } from '../../../../../../core/compile';
+import { seasonPasses } from '../../../../../../core/examples';
+import { wholeComparison, type Pricing } from '../../../../../../core/pricing';
 import { makeHeading, mergeCells, tableOf, type GridCell, type Table } from '../../../../../../core/table';
 import { sampleTable } from '../../../controls/dressed/sample-table';
 
@@ -8,6 +10,8 @@ export interface HardSpecimen {
   readonly table: Table;
   readonly direction?: 'rtl';
   readonly contentOf?: (cell: GridCell) => readonly MarkupNode[] | undefined;
+  /** What stands above its table as cards, where that is the comparison of its plans. */
+  readonly pricing?: Pricing;
 }
 
 const grid = (rows: number, columns: number, text: (row: number, column: number) => string): string[][] =>
@@ -108,12 +112,26 @@ const contentOfCell = ({ section, row, column, text }: GridCell): readonly Marku
   return column === 3 ? [element('span', { class: contract.icon, 'aria-hidden': 'true', [contract.held]: heldByRow[row] }, '● '), text] : undefined;
 };
 
+/** Plans with something of every part of a card: an icon, a second action, and one that cannot be had. */
+const plans: Pricing = {
+  ...seasonPasses,
+  plans: seasonPasses.plans.map((plan, at) => ({
+    ...plan,
+    ...(at === 0 ? { icon: 'boat' } : {}),
+    ...(at === 1 ? { actions: [...plan.actions, { text: 'Ask first', href: '#', rank: 'second' as const }] } : {}),
+    ...(at === 2 ? { availability: 'sold out' as const } : {}),
+  })),
+};
+/** The specimen that shows parts of cards. */
+export const PLANS = 'plans';
+
 export const hardSpecimens: readonly HardSpecimen[] = [
   { id: 'sample', table: { ...sampleTable, name: 'A small sample' } },
   { id: 'tiers', table: threeTiers },
   { id: 'merged', table: manyMerged },
   { id: 'groups', table: grouped },
   { id: 'contents', table: contents, contentOf: contentOfCell },
+  { id: PLANS, table: { ...wholeComparison(plans).table, name: 'Plans as cards' }, pricing: plans },
   {
     id: 'long',
     table: tableOf(

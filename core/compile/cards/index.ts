@@ -1,0 +1,3 @@
+export { cardConditions, cardFrameRules, cardsCss } from './card-rules';
+export { cardSelector } from './card-selectors';
+export { cardsElement, linesInCommon, type CardsHtmlOptions } from './cards-html';

@@ -1,0 +1,80 @@
+import { compilePage, writeCss, writeHtml } from '../../compile';
+import { seasonPasses } from '../../examples';
+import { wholeComparison } from '../../pricing';
+import { themeWith, viewOf } from '../../tests/themes';
+import { pageChanges, readPage, type Page, type PlansShown } from '../index';
+
+const page = (plans: unknown, kind = 'pricings'): unknown => ({
+  format: 'zest-page/6',
+  name: 'Passes',
+  slug: 'passes',
+  blocks: [
+    { id: 'h', kind: 'heading', level: 2, text: 'Prices' },
+    {
+      ...{ id: 'a', kind: 'table', shows: { kind, id: 'p' }, dress: { kind: 'themes', id: 't' }, plans },
+      ...{ width: 'fill', align: 'start', room: '0', visitor: null },
+    },
+  ],
+});
+const pageOf = (plans: PlansShown | undefined): Page => {
+  const read = readPage(page(plans));
+  if (!read.ok) throw new Error(read.problems[0]?.say);
+  return read.value;
+};
+const says = (plans: unknown, kind?: string): string => {
+  const read = readPage(page(plans, kind));
+  return read.ok ? '' : read.problems.map(({ say }) => say).join(' ');
+};
+const compiled = (plans: PlansShown | undefined): { readonly html: string; readonly css: string } => {
+  const { html, css } = compilePage(
+    {
+      ...{ page: pageOf(plans), tables: new Map([['p', wholeComparison(seasonPasses).table]]), pricings: new Map([['p', seasonPasses]]) },
+      themes: new Map([['t', { key: 'k', view: viewOf(themeWith({ plan: { rest: { fill: 'mist' } } })) }]]),
+    },
+    { siteName: 'Site', stylesheet: '/s.css' },
+  );
+  return { html: writeHtml(html, 'compact'), css: writeCss(css, 'compact') };
+};
+
+describe('The form in which a placement shows plans', () => {
+  it('is kept with a page, and refused with a sentence where it is none', () => {
+    const plans: PlansShown = { form: 'cards', lists: 'common lines', at: [{ upTo: 480, form: 'comparison' }], told: true };
+    const [, block] = pageOf(plans).blocks;
+    expect(block?.kind === 'table' && block.plans).toEqual(plans);
+    expect(says({ form: 'tiles' })).toContain('Plans are shown as comparison, cards, cards and comparison.');
+    expect(says({ form: 'cards', lists: 'any' })).toContain('Cards have own lists or common lines.');
+    expect(says({ form: 'cards', at: [{ upTo: 4, form: 'cards' }] })).toContain('A form is said for containers up to 120 to 4000 px wide');
+    const twice = { upTo: 480, form: 'cards' };
+    expect(says({ form: 'cards', at: [twice, twice] })).toContain('each width once');
+    expect(says({ form: 'cards', more: 1 })).toContain('has no other fields');
+    expect(says({ form: 'cards' }, 'tables')).toContain('Only a pricing table has a form of its plans.');
+  });
+  it('is told where two windows or two editions differ in it', () =>
+    expect(pageChanges(pageOf(undefined), pageOf({ form: 'cards' }), () => 'Passes').join(' ')).toContain('form of its plans'));
+  it('is the comparison where nothing is said, with not a byte of cards', () => {
+    const { html, css } = compiled(undefined);
+    expect(html).toContain('<table');
+    expect(html + css).not.toMatch(/zp-plan|zp-k-cards/);
+    expect(compiled({ form: 'comparison' })).toEqual({ html, css });
+  });
+  it('is cards alone, with not a byte of tables, below the page’s last heading', () => {
+    const { html, css } = compiled({ form: 'cards' });
+    expect(html).not.toContain('<table');
+    expect(html).toContain('<h3 class="zp-name">');
+    expect(css).toContain('.zp-k-cards');
+    expect(css).not.toMatch(/\.zp-k>/);
+  });
+  it('is both with a link from one to the other, and otherwise in narrower containers', () => {
+    const { html, css } = compiled({ form: 'cards and comparison', at: [{ upTo: 480, form: 'cards' }] });
+    expect(html).toContain('<a href="#place-2">Compare all plans</a>');
+    expect(html).toContain('id="place-2"');
+    expect(css).toContain('@container zp (width<=480px){#place-2-cards{display:block}#place-2{display:none}#place-2-cards>p{display:none}}');
+  });
+  it('tells search engines of plans where it is asked to, in what can be no markup', () => {
+    expect(compiled({ form: 'cards' }).html).not.toContain('ld+json');
+    const [, json = ''] = /<script type="application\/ld\+json">(.*?)<\/script>/.exec(compiled({ form: 'cards', told: true }).html) ?? [];
+    const data = JSON.parse(json) as { readonly '@graph': readonly { readonly name: string }[] };
+    expect(data['@graph'].map(({ name }) => name)).toEqual(['Season passes: Deck', 'Season passes: Saloon', 'Season passes: Cabin']);
+    expect(json).not.toMatch(/[<>&]/);
+  });
+});
