@@ -121,7 +121,7 @@ const drawsIcon = (view: ThemeView, part: PartName): boolean =>
 const ICON = propertyOf('icon');
 /** The parts of which each cell is one; numbers are cells of another part. */
 const cellParts: readonly PartName[] = parts.filter(({ box, name }) => box === 'cells' && name !== 'numbers').map(({ name }) => name);
-const lines = properties.filter((property) => property.kind === 'line' && (property.parts).includes('lines'));
+const lines = properties.filter((property) => property.kind === 'line' && property.parts.includes('lines'));
 const thickest = (view: ThemeView): number =>
   Math.max(
     ...lines.map(({ name }) => {
