@@ -1,4 +1,5 @@
 import { Key, type WebDriver } from 'selenium-webdriver';
+import { axeFindings } from '../tools/axe';
 import { consoleErrors, opened } from '../tools/opened';
 import type { Person } from '../tools/person';
 import type { App } from '../tools/server';
@@ -181,6 +182,32 @@ describe('Pricing tables', () => {
       (await (await person.find('combobox', 'Footnote')).getAttribute('value')) === 'From May to September.' ? true : undefined,
     );
     await person.untilKept();
+  });
+
+  it('are seen as the cards that they are on a page, where one that is pressed is worked on beside them', async () => {
+    await person.open(`${app.url}/pricings/season-passes`);
+    await person.find('grid', /^Cells of/);
+    await person.click('button', 'As cards');
+    await person.click('heading', 'Saloon');
+    await person.find('region', 'Plan Saloon');
+    await person.fill('textbox', 'Description', 'For those who read on the way.');
+    await person.press(Key.TAB);
+    await person.choose('Icon', 'Boat');
+    const card = (): Promise<string> =>
+      driver.executeScript(
+        `const card = [...document.querySelector('zest-cards-seen').shadowRoot.querySelectorAll('.zp-plan')].find((each) => each.querySelector('h2').innerText === 'Saloon');
+         return card.innerText + (card.querySelector('svg') ? ' with an icon' : '')`,
+      );
+    await person.until(
+      'the card with what was written',
+      async () => /For those who read on the way\.[^]*with an icon/.test(await card()) || undefined,
+    );
+    await person.click('radio', /^A season/);
+    await person.until('the price of a season', async () => (await card()).includes('Save') || undefined);
+    expect(await axeFindings(driver)).toEqual([]);
+    await person.untilKept();
+    await person.click('button', 'As cards');
+    await person.find('columnheader', 'Saloon');
   });
 
   it('is made of a table that has prices, and back; one that has none says what is missing', async () => {

@@ -139,12 +139,17 @@ describe('What a theme of before says of cards', () => {
   it('has what lies under every theme where it says nothing of a part itself', () => {
     expect(fontSize(view, slot('price'))).toBeCloseTo(fontSize(view, slot('plan')) * 1.7, 5);
     expect(css(slot('feature', 'absent'), 'icon')).not.toBe(css(slot('feature'), 'icon'));
-    const own = viewOf(themeWith({ price: { rest: { size: '40px' } } }));
+    const own = viewOf(themeWith({ price: { rest: { size: '40px' } }, plan: { rest: { 'padding-start': '3px' } } }));
+    // A card's own room is its own.
+    expect([winnerAt(own, slot('plan'), 'padding-start').value.css, winnerAt(own, slot('price'), 'padding-start').value.css]).toEqual([
+      '3px',
+      '12px',
+    ]);
     expect(fontSize(own, slot('price'))).toBe(40);
   });
   it('can be read in every shipped starter, featured or not', () => {
     for (const { key, version, theme } of shippedStarters)
-      for (const part of cardParts.filter((each) => each !== 'second-action'))
+      for (const part of cardParts)
         for (const conditions of cardConditions(part).filter((set) => !set.includes('disabled'))) {
           const { ratio, needed } = readability(viewOf(theme), slot(part, ...conditions));
           expect(ratio)

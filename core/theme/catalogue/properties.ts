@@ -14,6 +14,8 @@ export interface PropertyDefinition {
   readonly falls: FallBack;
   /** Parts that take nothing from the parts above them all the same: they stand outside those parts' boxes. */
   readonly stops?: readonly PartName[];
+  /** Parts that hand nothing of it on to the parts within them: it is of their own box. */
+  readonly keeps?: readonly PartName[];
   /** The parts that can take it from the cells of their column (`as its column`), at rest. */
   readonly follows?: readonly PartName[];
   /** The conditions under which it can be set; all that the part has where none are named. */
@@ -46,6 +48,7 @@ const pad = {
   parts: [...texts, 'search-field', 'buttons'] as readonly PartName[],
   kind: 'length' as ValueKind,
   stops: [...outsideParts, 'plan', 'badge', 'plan-icon', 'period-switch'] as readonly PartName[],
+  keeps: ['plan'] as readonly PartName[],
 };
 const lines = { group: 'Lines', kind: 'line' as ValueKind, parts: ['lines'] as readonly PartName[], falls: part, initial: 'none' };
 const box = { group: 'Shape', parts: ['table'] as readonly PartName[], falls: part };

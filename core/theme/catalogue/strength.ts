@@ -99,5 +99,6 @@ function reaches(from: PartName, to: PartName, own: readonly PartName[], propert
   if (!property.parts.includes(from)) return false;
   // What every part falls back to is not taken whole: it hands on what it has for others, unless that is of its own box alone.
   if (partOf(to).takes === from && (from !== 'table' || property.falls === 'part')) return true;
+  if (from !== to && property.keeps?.includes(from) === true) return false;
   return own.includes(from) || (property.falls === 'table' && !property.stops?.includes(to));
 }

@@ -1,4 +1,5 @@
 import type { Theme } from '../theme';
+import { cardDress } from './card-dress';
 import { ground } from './ground';
 import { pad, type Starter } from './shapes';
 import { starters } from './starters';
@@ -34,6 +35,11 @@ const tiles = next(first('tiles'), 2, (values) => {
 /** From the second version of the ground on, headers stand as what stands under them, but where a starter says otherwise. */
 const following = starters.filter(({ key }) => key !== 'hairline' && key !== 'tiles').map((starter) => next(starter, 2));
 
+const undressed = [next(hairline, 2), tiles, ...following];
+
+/** The version after it: with cards of pricing tables, and all else as it was. */
+const withCards = (starter: Starter): Starter => next(starter, 2, (values) => ({ ...values, ...cardDress[starter.key] }));
+
 /** Later versions of the ground: all values of the one before, with what is better. */
 export const laterGrounds: readonly Theme[] = [
   {
@@ -51,4 +57,4 @@ export const laterGrounds: readonly Theme[] = [
  * Later versions of starters. One that has shipped is never changed (its themes' editions would look otherwise): what is better
  * about it comes as its next version here, to which themes are moved by those who made them.
  */
-export const laterVersions: readonly Starter[] = [hairline, next(hairline, 2), tiles, ...following];
+export const laterVersions: readonly Starter[] = [hairline, ...undressed, ...undressed.map(withCards)];

@@ -1,6 +1,7 @@
 import { shortHash } from '../../compile/sheet/short-hash';
 import { grownFrom, laterVersion, lookChanges } from '../../edit';
 import { starter, themeWith, viewOf } from '../../tests/themes';
+import { cardParts, type Theme } from '../index';
 import { newestOf, shippedStarters, starterBases, starters } from './index';
 
 /** Every version that shipped, by what it says. A line here is never changed: another look is another version. */
@@ -32,6 +33,18 @@ const shipped: Readonly<Record<string, string>> = {
   'porthole 2': '1mtog9n',
   'gazette 2': '123xqxo',
   'chalk 2': 'ytqsfj',
+  'hairline 4': 'cmccik',
+  'tiles 3': 'k9vuc5',
+  'boxed 3': '1w7u8vi',
+  'bands 3': 'wx26i6',
+  'nightfall 3': '107yy2w',
+  'pebble 3': 't2z0y4',
+  'broadsheet 3': 'mcnqu6',
+  'console 3': 'spbrix',
+  'manifest 3': '1s54h0s',
+  'porthole 3': '9eg9jp',
+  'gazette 3': 'sm1ks9',
+  'chalk 3': '6cp73k',
 };
 
 describe('A version of a starter', () => {
@@ -51,8 +64,9 @@ describe('A version of a starter', () => {
   });
   it('is left only by the person, and what that changes is told', () => {
     const theme = themeWith({ numbers: { rest: { figures: 'old style' } } }, { base: starter('hairline') });
-    expect(laterVersion(theme)).toBe(3);
-    expect(laterVersion(grownFrom(theme, { starter: 'hairline', version: 3 }))).toBeUndefined();
+    expect(laterVersion(theme)).toBe(4);
+    expect(laterVersion(grownFrom(theme, { starter: 'hairline', version: 3 }))).toBe(4);
+    expect(laterVersion(grownFrom(theme, { starter: 'hairline', version: 4 }))).toBeUndefined();
     expect(laterVersion(themeWith({}))).toBe(2);
     expect(laterVersion(themeWith({}, { base: null }))).toBeUndefined();
     const changes = lookChanges(viewOf(theme), viewOf(grownFrom(theme, { starter: 'hairline', version: 2 })));
@@ -62,5 +76,18 @@ describe('A version of a starter', () => {
       'Numbers: align across: - → end',
     ]);
     expect(lookChanges(viewOf(theme), viewOf({ ...theme }))).toEqual([]);
+  });
+  it('that dresses cards says of tables what the one before it says', () => {
+    const tables = ({ values }: Theme): object =>
+      Object.fromEntries(Object.entries(values).filter(([part]) => !cardParts.some((each) => each === part)));
+    for (const { key, version, theme } of starters) {
+      const before = starterBases.find({ starter: key, version: version - 1 });
+      expect(before && tables(theme))
+        .withContext(key)
+        .toEqual(before?.values);
+      expect(Object.keys(theme.values).some((part) => part === 'plan'))
+        .withContext(key)
+        .toBeTrue();
+    }
   });
 });

@@ -1,12 +1,12 @@
 import { cardFrameRules, cardSelector, cardsElement, linesInCommon, rule, sheetOf, writeCss, writeHtml } from '../../../core/compile';
-import { cardFill, inkOf } from '../../../core/paint';
+import { cardFill, inkOf, pageOf } from '../../../core/paint';
 import { cardManners, everyPeriod, readPricing, type CardManner, type Pricing } from '../../../core/pricing';
 import { fontSize, resolve, toPx, winnerAt } from '../../../core/resolve';
 import { randomPricing, withCards } from '../../../core/tests/plans';
 import { dice, randomTheme, starterNames, withModes, withSteps } from '../../../core/tests/random';
 import { forSeeds } from '../../../core/tests/seeded';
 import { viewOf } from '../../../core/tests/themes';
-import { TRANSPARENT } from '../../../core/colour';
+import { TRANSPARENT, toHex } from '../../../core/colour';
 import {
   cardParts,
   containerOf,
@@ -74,7 +74,7 @@ function observed(part: PartName, element: HTMLElement): Readonly<Record<string,
 /** Lays cards out in a box of a width, and hands over what they stand in. */
 function laidOut(view: ThemeView, pricing: Pricing, manner: CardManner, width: number, look: (box: HTMLElement) => void): void {
   const host = document.createElement('div');
-  host.style.cssText = `width:${width}px;font:400 16px/1.4 page;color:#000;text-align:start;container:zp/inline-size;position:relative`;
+  host.style.cssText = `width:${width}px;font:400 16px/1.4 page;color:${toHex(pageOf(view).ink)};text-align:start;container:zp/inline-size;position:relative`;
   if (pricing.language === 'ar') host.dir = 'rtl';
   const root = host.attachShadow({ mode: 'open' });
   document.body.append(host);

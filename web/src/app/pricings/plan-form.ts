@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
+import { icons } from '../../../../core/media';
 import { bad, good, type Outcome } from '../../../../core/outcome';
 import {
   answerOf,
@@ -32,6 +33,7 @@ import { PricingEdits } from './pricing-edits';
 export class PlanForm {
   protected readonly edits = inject(PricingEdits);
   protected readonly availabilities = availabilities;
+  protected readonly icons = icons;
   protected readonly featurePlaces = featurePlaces;
   protected readonly kinds = [
     ['amount', 'Amount'],

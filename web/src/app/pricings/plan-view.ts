@@ -16,6 +16,7 @@ import { Grid } from '../tables/grid/grid';
 import type { Carried } from '../tables/grid/strip';
 import type { Pasted, Typed } from '../tables/grid/told';
 import type { LinesData } from './lines-dialog';
+import { CardsSeen } from './cards-seen';
 import { OfferForm } from './offer-form';
 import { PlanForm } from './plan-form';
 import { PricingEdits } from './pricing-edits';
@@ -27,7 +28,7 @@ import { PricingEdits } from './pricing-edits';
 @Component({
   selector: 'zest-plan-view',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Grid, MatButtonModule, MatMenuModule, Name, OfferForm, PlanForm, RouterLink, UndoRedo],
+  imports: [CardsSeen, Grid, MatButtonModule, MatMenuModule, Name, OfferForm, PlanForm, RouterLink, UndoRedo],
   providers: [OpenDocument, PricingEdits],
   templateUrl: './plan-view.html',
   styleUrl: './plan-view.scss',
@@ -45,6 +46,8 @@ export class PlanView implements OnInit {
   protected readonly pricing = this.open.document;
   protected readonly missing = this.open.missing;
   protected readonly themes = signal<readonly KeptTheme[]>([]);
+  /** Whether the plans are seen as cards, in place of their comparison. */
+  protected readonly asCards = signal(false);
   private readonly grid = viewChild(Grid);
   protected readonly panels = [
     ['plan', 'Details'],

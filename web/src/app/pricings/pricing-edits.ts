@@ -57,6 +57,9 @@ export class PricingEdits {
     return pricing ? checkPricing(pricing) : [];
   });
 
+  /** Chooses the name of a plan that is shown, by its number from 0. */
+  choosePlan = (at: number): void => this.choice.set({ row: 0, column: at + 1, toRow: 0, toColumn: at + 1 });
+
   showIn = (currency: string): void => this.shownCurrency.set(currency);
 
   /** Changes the document, or says why it cannot be; `touches` as in DocumentSession.act. */
