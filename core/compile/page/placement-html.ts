@@ -24,10 +24,12 @@ export const boxId = (at: string): string => `box-${at}`;
 export function placementRules(
   at: string,
   block: TableBlock,
-  placed: Table | undefined,
+  shown: Table | undefined,
   view: ThemeView | undefined,
   pricing?: Pricing,
 ): readonly CssNode[] {
+  // Where there are cards alone, no rule is for a table.
+  const placed = pricing && !showsComparison(block.plans) ? undefined : shown;
   const { box, table } = placementCss(block, view !== undefined && saysWhereItSits(view));
   const selector = `#place-${at}`;
   // What visitors use stands around the frame, and within the room that the placement has.

@@ -144,7 +144,7 @@ export const cardDress: { readonly [starter: string]: Theme['values'] } = {
       featured: { edge: '1px solid sea', shadow: '0 4px 8px night 18%, 0 16px 40px night 22%', outward: '16px' },
     },
     badge: { rest: { fill: 'sand', ink: 'night', ...pad('3px', '12px') } },
-    'plan-heading': { rest: { ink: 'sea', size: '1.25em', wrap: 'wrap' }, featured: { fill: 'sea', ink: 'snow' } },
+    'plan-heading': { rest: { ink: 'sea', size: '1.25em' }, featured: { fill: 'sea', ink: 'snow' } },
     price: { rest: { size: '2.1em', ink: 'sea', 'cents-size': '55%' } },
     action: {
       rest: { fill: 'spray', ink: 'sea', edge: 'none', radius: '18px', ...pad('8px', '20px') },

@@ -42,7 +42,7 @@ const shipped: Readonly<Record<string, string>> = {
   'broadsheet 3': 'mcnqu6',
   'console 3': 'spbrix',
   'manifest 3': '1s54h0s',
-  'porthole 3': '9eg9jp',
+  'porthole 3': '1fng0bj',
   'gazette 3': 'sm1ks9',
   'chalk 3': '6cp73k',
 };

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import { WHITE, blend, toHex } from '../../../../../../core/colour';
 import { isDrawn, lineAt } from '../../../../../../core/lines';
 import { inkOf, paintedFill } from '../../../../../../core/paint';
-import { partOf, type PartName, type ThemeView } from '../../../../../../core/theme';
+import { cardParts, partOf, type PartName, type ThemeView } from '../../../../../../core/theme';
 import type { Picked } from './specimen';
 
 interface Drawn {
@@ -19,26 +19,28 @@ interface Drawn {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="over">
-      <h2 class="zest-label" id="anatomy">Anatomy</h2>
+      <h2 class="zest-label">Anatomy</h2>
       <span class="zest-note">Shift for several</span>
     </div>
-    <div class="drawing" [class.with-cards]="cards()" role="group" aria-labelledby="anatomy">
-      @for (each of drawn(); track each.part) {
-        <button
-          type="button"
-          [style.grid-area]="each.area"
-          [style.background]="each.fill"
-          [style.color]="each.ink"
-          [attr.aria-pressed]="parts().includes(each.part)"
-          (click)="picked.emit({ part: each.part, condition: 'rest', beside: $event.shiftKey })"
-        >
-          {{ each.label }}
-          @if (each.part === 'lines') {
-            <span class="stroke" aria-hidden="true" [style.border-block-start]="stroke()"></span>
-          }
-        </button>
-      }
-    </div>
+    @for (drawing of drawings(); track $index) {
+      <div class="drawing" [class.of-cards]="drawing.isOfCards" role="group" [attr.aria-label]="drawing.isOfCards ? 'Anatomy of cards' : 'Anatomy'">
+        @for (each of drawing.parts; track each.part) {
+          <button
+            type="button"
+            [style.grid-area]="each.area"
+            [style.background]="each.fill"
+            [style.color]="each.ink"
+            [attr.aria-pressed]="parts().includes(each.part)"
+            (click)="picked.emit({ part: each.part, condition: 'rest', beside: $event.shiftKey })"
+          >
+            {{ each.label }}
+            @if (each.part === 'lines') {
+              <span class="stroke" aria-hidden="true" [style.border-block-start]="stroke()"></span>
+            }
+          </button>
+        }
+      </div>
+    }
   `,
   styles: `
     :host {
@@ -75,28 +77,11 @@ interface Drawn {
         'empty empty empty empty' 24px
         'pager pager items items' 24px / 52px 0.8fr 1.15fr 1.15fr;
     }
-    .with-cards {
-      grid-template:
-        'switch switch plan plan' 24px
-        'badge badge picon picon' 24px
-        'pname pname ptext ptext' 24px
-        'price price was was' 24px
-        'monthly monthly saves saves' 24px
-        'act act acttoo acttoo' 24px
-        'fgroup fgroup feature feature' 24px
-        'table table table table' 24px
-        'search search field field' 24px
-        'info info info info' 24px
-        'caption caption caption caption' 24px
-        'corner groups groups groups' 24px
-        'corner head head head' 24px
-        'grouphead grouphead grouphead grouphead' 24px
-        'rowhead body body numbers' 34px
-        'rowhead links buttons icons' 24px
-        'foot foot foot foot' 24px
-        'lines lines lines lines' 24px
-        'empty empty empty empty' 24px
-        'pager pager items items' 24px / 52px 0.8fr 1.15fr 1.15fr;
+    .drawing.of-cards {
+      margin-block-end: 8px;
+      grid-template: none;
+      grid-auto-rows: 24px;
+      grid-template-columns: 1fr 1fr;
     }
     button {
       font: 600 11px/1.1 var(--zest-text);
@@ -136,21 +121,20 @@ export class Anatomy {
   readonly cards = input(false);
   readonly picked = output<Picked>();
 
-  protected readonly drawn = computed<readonly Drawn[]>(() =>
-    (this.cards() ? [...cardAreas, ...areas] : areas).map(([part, area]) => ({
-      part,
-      area,
-      label: partOf(part).label,
-      ...colours(this.view(), part),
-    })),
-  );
+  /** The parts of cards, where some are shown, above those of the table. */
+  protected readonly drawings = computed(() => {
+    const drawn = ([part, area]: Area): Drawn => ({ part, area, label: partOf(part).label, ...colours(this.view(), part) });
+    const ofTable = { isOfCards: false, parts: areas.map(drawn) };
+    return this.cards() ? [{ isOfCards: true, parts: cardAreas.map((part) => drawn([part, 'auto'])) }, ofTable] : [ofTable];
+  });
   protected readonly stroke = computed(() => {
     const line = (['under-header', 'rows', 'outer-top', 'outer-bottom', 'columns'] as const).map((name) => lineAt(this.view(), name)).find(isDrawn);
     return line ? `${Math.min(line.width, 4)}px ${line.style} ${toHex(blend(line.rgba, WHITE))}` : '0';
   });
 }
 
-const areas: readonly (readonly [PartName, string])[] = [
+type Area = readonly [part: PartName, area: string];
+const areas: readonly Area[] = [
   ['table', 'table'],
   ['search-bar', 'search'],
   ['search-field', 'field'],
@@ -173,22 +157,7 @@ const areas: readonly (readonly [PartName, string])[] = [
   ['pager-items', 'items'],
 ];
 
-const cardAreas: readonly (readonly [PartName, string])[] = [
-  ['period-switch', 'switch'],
-  ['plan', 'plan'],
-  ['badge', 'badge'],
-  ['plan-icon', 'picon'],
-  ['plan-heading', 'pname'],
-  ['plan-text', 'ptext'],
-  ['price', 'price'],
-  ['earlier-price', 'was'],
-  ['period', 'monthly'],
-  ['saving', 'saves'],
-  ['action', 'act'],
-  ['second-action', 'acttoo'],
-  ['feature-group', 'fgroup'],
-  ['feature', 'feature'],
-];
+const cardAreas: readonly PartName[] = ['period-switch', ...cardParts.filter((part) => part !== 'period-switch')];
 
 function colours(view: ThemeView, part: PartName): { fill: string; ink: string } {
   if (part === 'lines') return { fill: toHex(WHITE), ink: '#20261f' };
