@@ -2,8 +2,8 @@ import { canBeSet, cardParts, partOf, propertiesOf, type Theme } from '../theme'
 import { emptyFeature, emptyPlan, type Answer, type Plan, type Price, type Pricing } from '../pricing';
 import { randomText, type Dice } from './random';
 
-/** The theme with values strewn over the parts of cards. */
-export function withCards(d: Dice, theme: Theme): Theme {
+/** Values strewn over the parts of cards. */
+function strewn(d: Dice): Theme['values'] {
   const density = d.pick([0.05, 0.2, 0.5]);
   const values: Record<string, Record<string, Record<string, string>>> = {};
   for (const part of cardParts)
@@ -11,7 +11,14 @@ export function withCards(d: Dice, theme: Theme): Theme {
       for (const property of propertiesOf(part))
         if (canBeSet(property, condition) && d.chance(density))
           ((values[part] ??= {})[condition] ??= {})[property.name] = randomText[property.kind](d);
-  return { ...theme, values: { ...theme.values, ...values } };
+  return values;
+}
+
+/** The theme with values strewn over the parts of cards, at its width steps and in its modes too. */
+export function withCards(d: Dice, theme: Theme): Theme {
+  const dressed = <T extends Pick<Theme, 'values'>>(each: T): T => ({ ...each, values: { ...each.values, ...strewn(d) } });
+  const { widths, modes } = theme;
+  return { ...dressed(theme), ...(widths ? { widths: widths.map(dressed) } : {}), ...(modes ? { modes: modes.map(dressed) } : {}) };
 }
 
 const words = [

@@ -186,9 +186,9 @@ function faults(box: HTMLElement, width: number): readonly string[] {
 describe('Cards', () => {
   const check = (seed: number): void => {
     const d = dice(seed + 88_000);
-    const plain = withCards(d, randomTheme(d, starterNames));
+    const plain = randomTheme(d, starterNames);
     const some = d.chance(0.4) ? withSteps(d, plain) : plain;
-    const whole = viewOf(d.chance(0.4) ? withModes(d, some) : some);
+    const whole = viewOf(withCards(d, d.chance(0.4) ? withModes(d, some) : some));
     const view = whole.in(d.pick(['', ...whole.modes.filter((mode) => mode !== 'print')]));
     const pricing = randomPricing(d);
     const manner = d.pick(cardManners);
