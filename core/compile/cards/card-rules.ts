@@ -113,7 +113,8 @@ export function cardsCss(view: ThemeView, key: string, held = false): Stylesheet
       `${root}>.${contract.plans}`,
       ['grid-template-columns', `repeat(auto-fit,minmax(min(100%,max(${NARROWEST},${cardLength(view, 'plan', 'least-width')})),1fr))`],
       ['column-gap', beside],
-      ['margin-block-end', `calc(-1*${between})`],
+      // A number is no length in a sum (CSS Values 4, section 10.2).
+      ['margin-block-end', between === '0' ? '0' : `calc(-1*${between})`],
       ...(room === undefined ? [] : [['padding-block', outward] as const]),
     ),
     rule(`${root}>.${contract.plans}>*`, ['margin-block-end', between]),
