@@ -8,7 +8,7 @@ export { boxed, classesOf, framedTable, ownClasses, rowClasses, tableElement, un
 export * from './cards';
 export { compilePage } from './page/page-html';
 export { compileElsewhere, type Elsewhere } from './page/elsewhere-html';
-export { allowance, elsewhereAddress, readElementName, snippet, type Snippet, type SnippetForm } from './page/snippet';
+export { allowance, readElementName, snippet, type Snippet, type SnippetForm } from './page/snippet';
 export { heldKey, type KeyedView, type CompiledPage, type MenuItem, type PageInput, type PageOptions, type Placed } from './page/page-input';
 export { familyOf } from './sheet/families';
 export { NO_MORE, weighed, type Weight } from './sheet/weighed';

@@ -48,3 +48,4 @@ export {
   type GroundField,
   type SwatchOf,
 } from './blocks/ground';
+export { elsewhereAddress } from './elsewhere-address';

@@ -1,4 +1,5 @@
-import { elsewhereAddress, snippet } from '../../core/compile';
+import { snippet } from '../../core/compile';
+import { elsewhereAddress } from '../../core/page';
 
 /** A page of the neighbouring site: what its people typed or pasted, as HTML. */
 export interface Story {

@@ -1,4 +1,4 @@
-import { elsewhereAddress } from '../../core/compile';
+import { elsewhereAddress } from '../../core/page';
 import { Kept, type Made } from './kept';
 import { served, type Served } from './served';
 import type { Site, SiteOptions } from './site';

@@ -1,17 +1,6 @@
-import { emptyPage, PLAIN_VISITOR, type Page, type TableBlock } from '../../page';
+import { elsewhereAddress, emptyPage, PLAIN_VISITOR, type Page, type TableBlock } from '../../page';
 import { gridTable, themeWith, viewOf } from '../../tests/themes';
-import {
-  allowance,
-  compileElsewhere,
-  compilePage,
-  elsewhereAddress,
-  readElementName,
-  snippet,
-  walk,
-  writeCss,
-  writeHtml,
-  type PageInput,
-} from '../index';
+import { allowance, compileElsewhere, compilePage, readElementName, snippet, walk, writeCss, writeHtml, type PageInput } from '../index';
 
 const block = (id: string, given: Partial<TableBlock> = {}): TableBlock => ({
   id,

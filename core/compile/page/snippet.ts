@@ -1,4 +1,5 @@
 import { bad, good, type Outcome } from '../../outcome';
+import { elsewhereAddress } from '../../page';
 import { element, writeHtml } from '../markup/markup';
 import { contract } from '../markup/contract';
 
@@ -18,8 +19,6 @@ export interface Snippet {
   readonly element?: string;
 }
 
-/** Where a placement is served for other pages; its stylesheet has `.css` after it. */
-export const elsewhereAddress = (page: string, block: string): string => `/elsewhere/${encodeURIComponent(page)}/${encodeURIComponent(block)}`;
 /** The script that fills the elements. */
 const ELSEWHERE_SCRIPT = '/elsewhere/table.js';
 

@@ -3,7 +3,6 @@ import { provideAppInitializer, provideBrowserGlobalErrorListeners, type Applica
 import { MAT_DIALOG_DEFAULT_OPTIONS, MatDialogConfig } from '@angular/material/dialog';
 import { MAT_SNACK_BAR_DEFAULT_OPTIONS } from '@angular/material/snack-bar';
 import { RouteReuseStrategy, TitleStrategy, provideRouter, withComponentInputBinding, withNavigationErrorHandler } from '@angular/router';
-import { registerFonts } from './controls/fonts';
 import { registerIcons } from './controls/icons';
 import { routes } from './routes';
 import { OwnView } from './shell/own-view';
@@ -18,7 +17,8 @@ export const appConfig: ApplicationConfig = {
     { provide: RouteReuseStrategy, useExisting: OwnView },
     { provide: TitleStrategy, useClass: PageTitle },
     provideAppInitializer(() => registerIcons()),
-    provideAppInitializer(() => registerFonts()),
+    // Not waited for: a text is seen in the fallback until its face is there.
+    provideAppInitializer(() => void import('./controls/fonts').then(({ registerFonts }) => registerFonts())),
     { provide: MAT_SNACK_BAR_DEFAULT_OPTIONS, useValue: { duration: 8000, horizontalPosition: 'start' } },
     {
       provide: MAT_DIALOG_DEFAULT_OPTIONS,

@@ -25,10 +25,9 @@ import {
   type RowsPiece,
   type ThemeEdition,
 } from '../../../../core/documents';
-import { elsewhereAddress } from '../../../../core/compile';
 import type { House } from '../../../../core/house';
 import { good, type Outcome } from '../../../../core/outcome';
-import type { Along, Page, Ref, ShownKind } from '../../../../core/page';
+import { elsewhereAddress, type Along, type Page, type Ref, type ShownKind } from '../../../../core/page';
 import type { Row, Table, TableHead } from '../../../../core/table';
 import type { Pricing } from '../../../../core/pricing';
 import type { Theme } from '../../../../core/theme';

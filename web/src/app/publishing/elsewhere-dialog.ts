@@ -2,7 +2,8 @@ import { Clipboard } from '@angular/cdk/clipboard';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
-import { allowance, contract, elsewhereAddress, readElementName, snippet, type Snippet, type SnippetForm } from '../../../../core/compile';
+import { allowance, contract, readElementName, snippet, type Snippet, type SnippetForm } from '../../../../core/compile';
+import { elsewhereAddress } from '../../../../core/page';
 
 /** What the dialog shows: where the placement is served, and its table as plain HTML. */
 export interface PuttingElsewhere {
