@@ -1,5 +1,5 @@
 import { blend } from './blend';
-import { fromLch, toHex, toLch, parseColour, type Rgba } from './colour';
+import { BLACK, WHITE, fromLch, toHex, toLch, parseColour, type Rgba } from './colour';
 
 const linear = (n: number): number => (n <= 0.04045 ? n / 12.92 : ((n + 0.055) / 1.055) ** 2.4);
 
@@ -31,6 +31,19 @@ export function nearestPassing(ink: Rgba, ground: Rgba, needed: number, also: (c
     }
   }
   return undefined;
+}
+
+/**
+ * An ink that reads on a ground, at 4.5 : 1 at least: white where that does, else a dark one of the ground's own hue, else black. Of
+ * black and white one always does, since their ratios to any colour come to 21 when multiplied. What is translucent is taken as it is
+ * on white.
+ */
+export function inkFor(ground: Rgba): Rgba {
+  const opaque = blend(ground, WHITE);
+  const { c, h } = toLch(opaque);
+  const tinted = inGamut(0.22, Math.min(c, 0.05), h);
+  const inks = [WHITE, ...(tinted ? [parseColour(toHex(tinted)) ?? BLACK] : [])];
+  return inks.find((ink) => contrast(ink, opaque) >= 4.5) ?? BLACK;
 }
 
 function inGamut(l: number, c: number, h: number): Rgba | undefined {

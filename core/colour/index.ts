@@ -1,3 +1,3 @@
 export { BLACK, TRANSPARENT, WHITE, fade, fromLch, isInSrgb, parseColour, toBytes, toHex, toLch, type Rgba } from './colour';
 export { blend, flatten } from './blend';
-export { contrast, luminance, nearestPassing, neededContrast } from './contrast';
+export { contrast, inkFor, luminance, nearestPassing, neededContrast } from './contrast';

@@ -3,7 +3,7 @@ import { paintedFill, readability, readabilityTogether } from '../paint';
 import { winnerAt } from '../resolve';
 import { dice, randomGrown, randomTheme, starterNames } from '../tests/random';
 import { themeWith, viewOf } from '../tests/themes';
-import { partNames, partOf, propertyOf, starters, viewOfChanged, type Slot, type Theme, type ThemeView } from '../theme';
+import { goesAlong, partNames, partOf, propertyOf, starters, viewOfChanged, type Slot, type Theme, type ThemeView } from '../theme';
 import { inOneMode, sprout } from '../edit';
 import { deriveDark } from './derive';
 import { darkened, lightened, shade, shareOf, tonesFrom, wantedFrom } from './tones';
@@ -34,8 +34,9 @@ describe('A theme’s dark mode, derived from what it is where it is bright', ()
     for (const { slot, bright, dark: ratio } of pairs(view, dark)) {
       const where = `${name}: ${slot.part} ${slot.conditions.join('+')}`;
       expect(ratio).withContext(where).toBeGreaterThanOrEqual(4.5);
-      // Where nothing is said of an ink, it is the page's.
-      if (winnerAt(dark, slot, 'ink').value.kind === 'colour')
+      const { value } = winnerAt(dark, slot, 'ink');
+      // Where nothing is said of an ink, it is the page's; and one that goes with what it stands on is as that asks for.
+      if (value.kind === 'colour' && !goesAlong(value) && !goesAlong(winnerAt(view, slot, 'ink').value))
         expect(ratio)
           .withContext(where)
           .toBeGreaterThan(wantedFrom(bright) - 0.01);
@@ -72,6 +73,29 @@ describe('A theme’s dark mode, derived from what it is where it is bright', ()
       const shadow = dark.valueAt({ part: 'table', condition: 'rest' }, propertyOf('shadow'));
       if (shadow && shadow.css !== 'none') expect(shadow.css).toMatch(/^0 0 0 1px /);
     }
+  });
+  it('leaves inks that go with what they stand on as they are', () => {
+    const view = viewOf(
+      themeWith(
+        {
+          table: { rest: { fill: '#ffffff', ink: '#111111' } },
+          action: { rest: { fill: 'accent', ink: 'ink for accent' } },
+          price: { rest: { ink: 'accent that reads' } },
+        },
+        { swatches: [{ name: 'accent', colour: '#8a1c4a' }] },
+      ),
+    );
+    const dark = deriveDark(view);
+    const mode = dark?.modes?.find(({ name }) => name === 'dark');
+    expect([mode?.values.action?.rest?.ink, mode?.values.price?.rest?.ink]).toEqual([undefined, undefined]);
+    for (const [part, conditions] of [
+      ['action', ['hovered']],
+      ['price', []],
+      ['price', ['featured']],
+    ] as const)
+      expect(dark && readability(viewOf(dark).in('dark'), { part, conditions }).passes)
+        .withContext(part)
+        .toBeTrue();
   });
   it('is in its mode alone, made anew each time, and nothing for what is dark already', () => {
     const theme: Theme = themeWith({ table: { rest: { fill: '#ffffff', ink: 'deep' } }, 'body-rows': { even: { fill: 'mist' } } });

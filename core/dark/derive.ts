@@ -1,8 +1,11 @@
-import { WHITE, contrast, toHex, toLch, type Rgba } from '../colour';
+import { WHITE, contrast, nearestPassing, toHex, toLch, type Rgba } from '../colour';
 import { DARK_PAGE, fillLayers, inkOf, layerOf, paintedFill, readability, readabilityTogether, type SlotReadability } from '../paint';
 import { winnerAt } from '../resolve';
 import {
+  ACCENT,
   containerOf,
+  goesAlong,
+  isReading,
   partNames,
   partOf,
   places,
@@ -22,6 +25,8 @@ import { RAISED, darkened, lightened, shade, shareOf, tonesFrom, wantedFrom, typ
 
 const BODY: Slot = { part: 'body-rows', conditions: [] };
 const WHOLE: Place = { part: 'table', condition: 'rest' };
+/** What an ink that goes along with its ground is to reach (WCAG 2.2, 1.4.3). */
+const READS = 4.5;
 /** Rounds in which what came out too faint is mended. */
 const ROUNDS = 6;
 
@@ -49,12 +54,15 @@ export function deriveDark(given: ThemeView): Theme | undefined {
   const uses = usesIn(bright);
   const tones = tonesFrom(paper);
   const ground = tones.ground(paper);
-  let theme = withSwatches(bright, uses, tones);
+  const accent = accentIn(bright, ground);
+  let theme = withSwatches(bright, accent ? uses.filter(({ value }) => value.swatch !== ACCENT) : uses, tones);
+  if (accent) theme = setSwatch(theme, { name: ACCENT, colour: accent }, 'dark');
   const set = (place: Place, property: Property['name'], text: string): void => {
     theme = setValue(theme, { part: place.part, condition: place.condition, mode: 'dark' }, property, text);
   };
   const has = viewOfChanged(bright, theme).in('dark');
   for (const use of uses) {
+    if (accent && use.value.swatch === ACCENT) continue;
     const text = darkText(use, has, tones, ground);
     if (text !== undefined) set(use.place, use.property.name, text);
   }
@@ -77,12 +85,27 @@ function gradientText({ css, stops = [] }: Extract<Value, { readonly kind: 'pict
   return `${stops.map((stop) => toHex(toneOf(stop))).join(' to ')} ${way}`;
 }
 
+/**
+ * The dark tone of an accent with which inks go along, whatever it is a ground, a line or a text for: the nearest that can be told from the
+ * ground (WCAG 2.2, 1.4.11), since the inks see to themselves. Undefined where the theme has no such inks; its accent is then a swatch as any.
+ */
+function accentIn(view: ThemeView, ground: Rgba): string | undefined {
+  const own = view.vocabulary.swatches.get(ACCENT);
+  const hasInks = places.some((place) =>
+    propertiesOf(place.part).some((property) => {
+      const value = view.valueAt(place, property);
+      return value !== undefined && goesAlong(value);
+    }),
+  );
+  return own && hasInks ? toHex(nearestPassing(own, ground, 3) ?? own) : undefined;
+}
+
 /** Every colour that is said, by the theme or below it, with what it is there. */
 function usesIn(view: ThemeView): readonly Use[] {
   return places.flatMap((place) =>
     propertiesOf(place.part).flatMap((property): readonly Use[] => {
       const value = view.valueAt(place, property);
-      if (value?.kind !== 'colour' && value?.kind !== 'line') return [];
+      if ((value?.kind !== 'colour' && value?.kind !== 'line') || goesAlong(value)) return [];
       if (value.rgba.alpha === 0 || (value.kind === 'line' && (value.style === 'none' || value.style === 'hidden'))) return [];
       const whole = value.swatch === undefined ? undefined : view.vocabulary.swatches.get(value.swatch);
       const share = whole && whole.alpha > 0 ? Math.round((value.rgba.alpha / whole.alpha) * 100) / 100 : 1;
@@ -157,7 +180,7 @@ function mended(bright: ThemeView, derived: Theme): Theme {
   const asked = partNames
     .filter((part) => partOf(part).box !== 'lines')
     .flatMap((part) => readabilityTogether(bright, part, 'rest').filter(isAsked))
-    .map(({ slot, ratio }) => ({ slot, wanted: wantedFrom(ratio) }));
+    .map(({ slot, ratio }) => ({ slot, wanted: goesAlong(winnerAt(bright, slot, 'ink').value) ? READS : wantedFrom(ratio) }));
   let theme = derived;
   for (let round = 0; round < ROUNDS; round++) {
     const dark = viewOfChanged(bright, theme).in('dark');
@@ -200,6 +223,7 @@ function mended(bright: ThemeView, derived: Theme): Theme {
 /** The place that says a slot's ink: its own, or that of the cell or bar in which it stands; undefined where that is the page's. */
 function inkPlace(view: ThemeView, slot: Slot): Place | undefined {
   const { value, place } = winnerAt(view, slot, 'ink');
+  if (isReading(value)) return undefined;
   if (value.kind === 'colour') return place && { part: place.part, condition: place.condition };
   const container = containerOf(slot);
   return container && inkPlace(view, container);

@@ -1,7 +1,9 @@
 import {
   NO_EXTRA,
   canFollow,
+  canRead,
   isOfColumn,
+  isReading,
   isThemeBase,
   modeNames,
   modeOf,
@@ -69,7 +71,7 @@ export function detached({ chain: [theme, below], vocabulary, steps: inView, ext
     const text = ownText(theme, place, property);
     if (text === undefined) return false;
     const read = readValue(propertyOf(property).kind, text, vocabulary);
-    return read.ok && (!isOfColumn(read.value) || canFollow(place, propertyOf(property)));
+    return read.ok && (!isOfColumn(read.value) || canFollow(place, propertyOf(property))) && (!isReading(read.value) || canRead(place));
   };
   let made: Theme = {
     ...rest,

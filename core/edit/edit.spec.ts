@@ -81,6 +81,17 @@ describe('Editing a theme', () => {
     const renamed = renameSwatch(renameSwatch(theme, 'mist', 'fog'), 'deep', 'night');
     expect(renamed.values).toEqual({ 'body-rows': { even: { fill: 'fog', ink: 'night 50%' } }, lines: { rest: { rows: '1px solid fog' } } });
     expect(renamed.swatches.map(({ name }) => name)).toEqual(['fog', 'night', 'lamp']);
+    const words = themeWith({
+      price: { rest: { ink: 'ink for ink' } },
+      period: { rest: { ink: 'reads that reads' } },
+      badge: { rest: { ink: 'ink for for' } },
+    });
+    const inks = ['ink', 'reads', 'for'].reduce((each, name) => renameSwatch(each, name, `${name}-2`), words);
+    expect([inks.values.price?.rest?.ink, inks.values.period?.rest?.ink, inks.values.badge?.rest?.ink]).toEqual([
+      'ink for ink-2',
+      'reads-2 that reads',
+      'ink for for-2',
+    ]);
     expect(renameSwatch(themeWith({ table: { rest: { fill: 'mist-2' } } }), 'mist', 'fog').values.table?.rest?.fill).toBe('mist-2');
   });
   it('adds, changes and takes away swatches', () => {

@@ -39,7 +39,9 @@ function inEveryMode(theme: Theme, change: (swatches: readonly Swatch[]) => read
 export const isBaseSwatch = ({ chain: [, ...bases] }: ThemeView, name: string): boolean =>
   bases.some(({ swatches }) => swatches.some((swatch) => swatch.name === name));
 
-const refersTo = (name: string): RegExp => new RegExp(`(^|[\\s/,])${name}(?=$|[\\s/,])`, 'g');
+/** A swatch's name in a text; in `ink for deep` and `deep that reads` these words are no names. */
+const refersTo = (name: string): RegExp =>
+  new RegExp(`(^|[\\s/,])(?!ink for |that reads$|(?<=(?:^|\\s)ink )for |(?<=\\sthat )reads$)${name}(?=$|[\\s/,])`, 'g');
 const mayRefer = (property: PropertyName): boolean => refersToKind(propertyOf(property).kind, 'swatches');
 
 /** A swatch by its new name, in the list and in every value that refers to it. One of the base theme cannot be renamed. */

@@ -12,7 +12,18 @@ export {
   type ShownKind,
   type TableBlock,
 } from './blocks/kinds';
-export { cardLists, formsOf, planForms, showsCards, showsComparison, type PlanForm, type PlansShown } from './blocks/plans-shown';
+export {
+  cardLists,
+  formsOf,
+  hasCards,
+  hasComparison,
+  planForms,
+  showsCards,
+  showsComparison,
+  showsOneAtATime,
+  type PlanForm,
+  type PlansShown,
+} from './blocks/plans-shown';
 export { pageSchema, readPage, upgradePage } from './read-page';
 export { isBleed, placementCss, roomsOf, type RoomAt, readRoom, readSpace, readWidth } from './placement';
 export { FRAME_HEIGHT } from './visitor-schema';

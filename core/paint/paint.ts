@@ -1,8 +1,9 @@
-import { BLACK, TRANSPARENT, WHITE, blend, contrast, fade, flatten, neededContrast, type Rgba } from '../colour';
+import { BLACK, TRANSPARENT, WHITE, blend, contrast, fade, flatten, inkFor, nearestPassing, neededContrast, type Rgba } from '../colour';
 import { fontSize, resolveAt, winnerAt } from '../resolve';
 import {
   conditionOf,
   containerOf,
+  isReading,
   lineage,
   partOf,
   propertyOf,
@@ -180,9 +181,15 @@ function along(stops: readonly Rgba[]): readonly Rgba[] {
 /** A slot's ink, not yet blended with what is behind it. */
 export function inkOf(view: ThemeView, slot: Slot, page: PageColours = pageOf(view)): Rgba {
   const { value } = winnerAt(view, slot, 'ink');
-  if (value.kind === 'colour') return value.rgba;
+  if (value.kind === 'colour') return isReading(value) ? readingInk(view, slot, value.rgba, page) : value.rgba;
   const container = containerOf(slot);
   return container ? inkOf(view, container, page) : page.ink;
+}
+
+/** The nearest to a colour that reads on what lies behind a slot's text, at 4.5 : 1 whatever its size (WCAG 2.2, 1.4.3). */
+function readingInk(view: ThemeView, slot: Slot, colour: Rgba, page: PageColours): Rgba {
+  const ground = paintedFill(view, slot, page);
+  return nearestPassing(colour, ground, 4.5) ?? inkFor(ground);
 }
 
 export interface Readability {
@@ -210,8 +217,8 @@ export function readability(view: ThemeView, slot: Slot, page: PageColours = pag
     return { ground, ink, ratio: contrast(ink, ground) };
   });
   const { ground, ink, ratio } = cases.reduce((worst, each) => (each.ratio < worst.ratio ? each : worst));
-  const weight = winnerAt(view, slot, 'weight').value;
   // What is disabled need not be read (WCAG 2.2, 1.4.3, "Incidental").
+  const weight = winnerAt(view, slot, 'weight').value;
   const needed = slot.conditions.includes('disabled') ? 1 : neededContrast(fontSize(view, slot), weight.kind === 'number' ? weight.amount : 400);
   return { ratio, needed, passes: ratio >= needed, ink, ground, picture: pictures.some(({ stops }) => stops === undefined) };
 }

@@ -12,6 +12,8 @@ export interface CardLine {
   readonly feature: Feature;
   readonly is: 'group' | 'included' | 'absent' | 'not said';
   readonly text: string;
+  /** What it means, for those who ask. */
+  readonly hint?: string;
   /** The number of its footnote, from 1. */
   readonly note?: number;
 }
@@ -69,14 +71,15 @@ function linesOf(pricing: Pricing, plan: Plan, manner: CardManner): readonly Car
     .filter(({ in: place, kind }) => kind === 'group' || place !== 'comparison')
     .filter((feature) => feature.kind === 'group' || isSaid(pricing, feature))
     .flatMap((feature): readonly CardLine[] => {
-      if (feature.kind === 'group') return [{ feature, is: 'group', text: feature.name }];
+      const hint = feature.hint === '' ? {} : { hint: feature.hint };
+      if (feature.kind === 'group') return [{ feature, is: 'group', text: feature.name, ...hint }];
       const given = answerOf(pricing, feature, plan);
       const isOwn = given?.of === plan;
       if (manner === 'own lists' && (!isOwn || given.answer.is === 'no')) return [];
-      if (!given) return [{ feature, is: 'not said', text: feature.name }];
+      if (!given) return [{ feature, is: 'not said', text: feature.name, ...hint }];
       const note = pricing.notes.findIndex(({ id }) => id === given.answer.note);
       const is = given.answer.is === 'no' ? 'absent' : 'included';
-      return [{ feature, is, text: cardText(pricing, feature, given.answer), ...(note < 0 ? {} : { note: note + 1 }) }];
+      return [{ feature, is, text: cardText(pricing, feature, given.answer), ...hint, ...(note < 0 ? {} : { note: note + 1 }) }];
     });
   return lines.filter(({ is }, i) => is !== 'group' || (lines[i + 1] !== undefined && lines[i + 1]?.is !== 'group'));
 }

@@ -9,7 +9,7 @@ import { saysAll, writtenAmount } from './written';
 
 /** What settles a finding by one action, as what the action does; the interface offers it. */
 export type Settling =
-  | { readonly does: 'go to name' | 'go to price' | 'go to action' | 'remove badge' | 'unfeature'; readonly plan: string }
+  | { readonly does: 'go to name' | 'go to price' | 'go to action' | 'go to accent' | 'remove badge' | 'unfeature'; readonly plan: string }
   | { readonly does: 'go to price'; readonly plan: string; readonly period: string }
   | { readonly does: 'say no'; readonly feature: string; readonly plans: readonly string[] }
   | { readonly does: 'join'; readonly feature: string; readonly into: string }

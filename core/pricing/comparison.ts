@@ -1,4 +1,4 @@
-import { makeHeading, setExceptions, tableOf, type Exception, type Row, type Table } from '../table';
+import { makeHeading, mergeEqual, setExceptions, tableOf, type Exception, type Row, type Table } from '../table';
 import { isOfColumns } from '../theme';
 import { own } from '../own';
 import { answerOf, type Given } from './answers';
@@ -8,7 +8,7 @@ import { pricingWords, type PricingWords } from './words';
 
 /** What a row of the comparison is about. */
 export type ComparisonRow =
-  | { readonly is: 'names' | 'action' }
+  | { readonly is: 'names' | 'badge' | 'action' }
   | { readonly is: 'price'; readonly chosen: Chosen }
   | { readonly is: 'group' | 'feature'; readonly feature: Feature };
 
@@ -41,17 +41,21 @@ export function answerText(given: Given | undefined, language: string, words: Pr
 export function comparisonOf(
   pricing: Pricing,
   chosen: Chosen | readonly Chosen[] = pricing.first,
-  { says = bareText, hasNotes = false, isWhole = false }: ComparisonOptions = {},
+  { says = bareText, isShown = false, isWhole = false }: ComparisonOptions = {},
 ): Comparison {
   const prices = 'period' in chosen ? [chosen] : chosen;
   const words = pricingWords(pricing.language);
   const plans = shownPlans(pricing);
-  const row = (name: string, of: (plan: Plan) => Row[number]): Row => [name, ...plans.map(of)];
-  const rows = rowsOf(pricing, prices, isWhole);
+  const rows = rowsOf(pricing, prices, isWhole, isShown);
+  const hints = isShown ? hintsOf(pricing, rows) : new Map<string, number>();
+  const nameOf = ({ id, name }: Feature): Row[number] => noted(name, hints.get(id));
+  const row = (name: Row[number], of: (plan: Plan) => Row[number]): Row => [name, ...plans.map(of)];
   const texts = rows.map((each): Row => {
     switch (each.is) {
       case 'names':
         return row(pricing.caption === '' ? words.features : pricing.caption, ({ name }) => name);
+      case 'badge':
+        return row(words.badge, ({ badge }) => badge);
       case 'price':
         return row(prices.length === 1 ? words.price : periodName(pricing, each.chosen.period), (plan) => {
           const price = writtenPrice(pricing, plan, each.chosen);
@@ -60,12 +64,12 @@ export function comparisonOf(
       case 'action':
         return row(words.action, actionCell(words));
       case 'group':
-        return row(each.feature.name, () => '');
+        return row(nameOf(each.feature), () => '');
       case 'feature':
-        return row(each.feature.name, (plan) => {
+        return row(nameOf(each.feature), (plan) => {
           const given = answerOf(pricing, each.feature, plan);
           const text = answerText(given, pricing.language, words);
-          return hasNotes ? noted(text, noteOf(pricing, given)) : text;
+          return isShown ? noted(text, noteOf(pricing, given)) : text;
         });
     }
   });
@@ -75,13 +79,17 @@ export function comparisonOf(
     const made = is === 'group' ? makeHeading(table, at) : undefined;
     return made?.ok ? made.value : table;
   }, plain);
-  return { table: withLooks(pricing, headed, rows, plans), rows, plans };
+  const seen = isShown ? standingOut(pricing, pricing.joined === true ? withJoined(headed, rows) : headed, plans) : headed;
+  return { table: withLooks(pricing, seen, rows, plans), rows, plans };
 }
 
-/** What is said of a price, whether answers have their footnotes, and whether everything is there that could be said: rows for actions, features of cards alone, empty groups. */
+/**
+ * What is said of a price; whether it is as visitors see it, with badges, footnotes, hints and what stands out; and whether everything is
+ * there that could be said: rows for actions, features of cards alone, empty groups.
+ */
 interface ComparisonOptions {
   readonly says?: (price: WrittenPrice) => Row[number];
-  readonly hasNotes?: boolean;
+  readonly isShown?: boolean;
   readonly isWhole?: boolean;
 }
 
@@ -89,13 +97,14 @@ interface ComparisonOptions {
 export const isSaid = ({ answers }: Pricing, { id, name }: Feature): boolean => name.trim() !== '' || own(answers, id) !== undefined;
 
 /** What each row is about. */
-function rowsOf(pricing: Pricing, prices: readonly Chosen[], isWhole: boolean): readonly ComparisonRow[] {
+function rowsOf(pricing: Pricing, prices: readonly Chosen[], isWhole: boolean, isShown = false): readonly ComparisonRow[] {
   const features = pricing.features.filter(
     (each, i, all) => isWhole || (each.kind === 'feature' ? each.in !== 'cards' && isSaid(pricing, each) : heads(all, i)),
   );
   const hasActions = isWhole || shownPlans(pricing).some(({ actions }) => actions.length > 0);
   return [
     { is: 'names' },
+    ...(isShown && shownPlans(pricing).some(({ badge }) => badge !== '') ? [{ is: 'badge' as const }] : []),
     ...prices.map((chosen) => ({ is: 'price' as const, chosen })),
     ...(hasActions ? [{ is: 'action' as const }] : []),
     ...features.map((feature) => ({ is: feature.kind, feature })),
@@ -126,6 +135,14 @@ function noteOf({ notes }: Pricing, given: Given | undefined): number | undefine
   return at < 0 ? undefined : at + 1;
 }
 
+/** The number under which what each feature and group means stands below a comparison: after the footnotes. */
+const hintsOf = ({ notes }: Pricing, rows: readonly ComparisonRow[]): ReadonlyMap<string, number> =>
+  new Map(
+    rows
+      .flatMap((row) => ('feature' in row && row.feature.hint.trim() !== '' ? [row.feature.id] : []))
+      .map((id, at) => [id, notes.length + at + 1] as const),
+  );
+
 /** A text with the number of its footnote behind it. */
 function noted(text: string, note: number | undefined): Row[number] {
   if (note === undefined) return text;
@@ -135,12 +152,16 @@ function noted(text: string, note: number | undefined): Row[number] {
 
 /** The comparison as it stands on a page: with what each period costs, what it cost before and what it saves, and with its footnotes below. */
 export const wholeComparison = (pricing: Pricing): Comparison => {
-  const made = comparisonOf(pricing, everyPeriod(pricing), { says: wholePrice, hasNotes: true });
+  const made = comparisonOf(pricing, everyPeriod(pricing), { says: wholePrice, isShown: true });
   const named = new Set(
     made.rows.flatMap((row) => (row.is === 'feature' ? made.plans.map((plan) => noteOf(pricing, answerOf(pricing, row.feature, plan))) : [])),
   );
-  const note = pricing.notes.flatMap(({ text }, i) => (named.has(i + 1) ? [`${i + 1} ${text}`] : [])).join('\n');
-  return { ...made, table: { ...made.table, note } };
+  const notes = pricing.notes.flatMap(({ text }, i) => (named.has(i + 1) ? [`${i + 1} ${text}`] : []));
+  const hints = hintsOf(pricing, made.rows);
+  const meant = made.rows.flatMap((row) =>
+    'feature' in row && hints.has(row.feature.id) ? [`${hints.get(row.feature.id)} ${row.feature.hint.trim()}`] : [],
+  );
+  return { ...made, table: { ...made.table, note: [...notes, ...meant].join('\n') } };
 };
 
 const pricesIn = ({ periods }: Pricing, currency: string): readonly Chosen[] => periods.map(({ id }) => ({ period: id, currency }));
@@ -172,6 +193,22 @@ const actionCell =
     return first.href === '' ? first.text : { text: first.text, marks: [{ from: 0, to: first.text.length, kind: 'link', href: first.href }] };
   };
 
+/** Answers that neighbouring plans have in common as one cell over all of them. */
+const withJoined = (table: Table, rows: readonly ComparisonRow[]): Table =>
+  rows.reduce((each, { is }, row) => {
+    const made = is === 'feature' ? mergeEqual(each, { row, column: 1, toRow: row, toColumn: each.columns.length - 1 }) : undefined;
+    return made?.ok ? made.value : each;
+  }, table);
+
+/** The plan that is to stand out has a frame around its column: in its own accent or, without one, as its card has it at the least. */
+function standingOut({ featured }: Pricing, table: Table, plans: readonly Plan[]): Table {
+  const at = plans.findIndex(({ id }) => id === featured);
+  const plan = plans[at];
+  if (!plan) return table;
+  const frame = `2px solid ${plan.accent.trim() === '' ? '#808080' : plan.accent.trim()}`;
+  return setExceptions(table, [{ row: null, column: at + 1 }], (given) => ({ ...given, reach: 'header', values: { frame } }));
+}
+
 /** The looks of plans, features and crossings, on the columns, rows and cells that these are here. */
 function withLooks(pricing: Pricing, table: Table, rows: readonly ComparisonRow[], plans: readonly Plan[]): Table {
   return pricing.exceptions.reduce((each, { plan, feature, values }) => {
@@ -181,7 +218,7 @@ function withLooks(pricing: Pricing, table: Table, rows: readonly ComparisonRow[
     if (column === 0 || row === -1) return each;
     const own = row === null ? values : Object.fromEntries(Object.entries(values).filter(([name]) => !isOfColumns(name)));
     if (Object.keys(own).length === 0) return each;
-    const look = (given: Exception): Exception => ({ ...given, reach: row === null ? 'header' : '', values: own });
+    const look = (given: Exception): Exception => ({ ...given, reach: row === null ? 'header' : '', values: { ...given.values, ...own } });
     return setExceptions(each, [{ row, column }], look);
   }, table);
 }

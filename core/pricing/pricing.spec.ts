@@ -74,10 +74,38 @@ describe('The comparison of a pricing table', () => {
     ]);
     expect(framedAt(table, gridOf(table).at(0, 2))?.isTop).toBeTrue();
   });
+  it('has a frame on a page around the plan that stands out, in its accent, but where the person says otherwise', () => {
+    const framesOf = (given: Partial<Pricing>): readonly (readonly [number | null, string | undefined])[] =>
+      wholeComparison({ ...seasonPasses, exceptions: [], ...given }).table.exceptions.map(({ column, values }) => [column, values.frame]);
+    expect(framesOf({})).toEqual([[2, '2px solid deep']]);
+    expect(framesOf({ featured: 'cabin' })).toEqual([[3, '2px solid #808080']]);
+    expect(framesOf({ featured: '' })).toEqual([]);
+    const own = [{ plan: 'saloon', feature: null, values: { frame: '4px double lamp', ink: 'deep' } }];
+    expect(wholeComparison({ ...seasonPasses, exceptions: own }).table.exceptions.map(({ values }) => values)).toEqual([
+      { frame: '4px double lamp', ink: 'deep' },
+    ]);
+    expect(comparisonOf({ ...seasonPasses, exceptions: [] }).table.exceptions).toEqual([]);
+  });
+  it('says below it on a page what features and groups mean, by numbers after those of the footnotes', () => {
+    const hints: Readonly<Record<string, string>> = { g2: 'Between the piers', seat: 'By the window', desk: ' ' };
+    const { table } = wholeComparison({ ...seasonPasses, features: seasonPasses.features.map((each) => ({ ...each, hint: hints[each.id] ?? '' })) });
+    expect(table.note).toBe('1 Counted from the first of each month.\n2 Between the piers\n3 By the window');
+    expect(table.rows.map(([name]) => textOf(name ?? '')).filter((name) => /\d$/.test(name))).toEqual(['On board\u00a02', 'Seat kept\u00a03']);
+    expect(readTable(table).ok).toBeTrue();
+  });
+  it('has on a page answers that neighbours have in common as one cell, where that is asked for', () => {
+    const { table, rows } = wholeComparison({ ...seasonPasses, joined: true });
+    const late = rows.findIndex((row) => row.is === 'feature' && row.feature.name === 'Late boats');
+    expect(table.merges.filter(({ row }) => row === late)).toEqual([{ row: late, column: 2, rows: 1, columns: 2 }]);
+    expect(table.merges.every(({ row, rows: high }) => /^(?:feature|group)$/.test(rows[row]?.is ?? '') && high === 1)).toBeTrue();
+    expect(readTable(table).ok).toBeTrue();
+    expect(wholeComparison(seasonPasses).table.merges.every(({ row }) => rows[row]?.is === 'group')).toBeTrue();
+  });
   it('has on a page a row for each period, with what it was and what it saves', () => {
     const { table, rows } = wholeComparison(seasonPasses);
-    expect(rows.slice(0, 4).map(({ is }) => is)).toEqual(['names', 'price', 'price', 'action']);
-    expect(table.rows.slice(1, 3).map((row) => row.map(textOf))).toEqual([
+    expect(rows.slice(0, 4).map(({ is }) => is)).toEqual(['names', 'badge', 'price', 'price']);
+    expect(table.rows[1]?.map(textOf)).toEqual(['Note', '', 'Most taken', '']);
+    expect(table.rows.slice(2, 4).map((row) => row.map(textOf))).toEqual([
       ['Monthly', '£9.50', '£14', 'By the season only'],
       ['A season', '£51\nSave 10%', '£72\nSave 14%', '£168 per berth\nwas £180'],
     ]);
@@ -88,9 +116,10 @@ describe('The comparison of a pricing table', () => {
       marks: [{ from: 11, to: 13, kind: 'super' }],
     });
     expect(table.note).toBe('1 Counted from the first of each month.');
+    expect(wholeComparison({ ...seasonPasses, plans: seasonPasses.plans.map((each) => ({ ...each, badge: '' })) }).rows[1]?.is).toBe('price');
     expect(comparisonOf(seasonPasses).table.note).toBe('');
     const monthly: Pricing = { ...seasonPasses, plans: seasonPasses.plans.map((each) => ({ ...each, prices: each.prices.slice(0, 1) })) };
-    expect(wholeComparison({ ...monthly, plans: monthly.plans.slice(0, 2) }).table.rows[1]?.map(textOf)).toEqual(['Price', '£9.50', '£14']);
+    expect(wholeComparison({ ...monthly, plans: monthly.plans.slice(0, 2) }).table.rows[2]?.map(textOf)).toEqual(['Price', '£9.50', '£14']);
     expect(
       wholeComparison({ ...monthly, plans: monthly.plans.map((each) => ({ ...each, prices: [] })) }).rows.filter(({ is }) => is === 'price').length,
     ).toBe(1);

@@ -1,4 +1,4 @@
-import type { Values } from '../theme';
+import type { ModeName, Values } from '../theme';
 
 /** How often a price is paid: `months` is how many months one payment is for, null where that cannot be said. */
 export interface Period {
@@ -52,6 +52,8 @@ export interface Plan {
   readonly icon: string;
   /** A colour of the theme's syntax; empty for the theme's own. */
   readonly accent: string;
+  /** What it is instead in modes. */
+  readonly accentIn?: { readonly [mode in ModeName]?: string };
   readonly badge: string;
   readonly hidden: boolean;
   /** The plan of which it has everything; empty for none. */
@@ -120,6 +122,8 @@ export interface Pricing {
   readonly saving: (typeof savingKinds)[number];
   /** What is shown where a plan has no price for a period; empty for nothing. */
   readonly unpriced: string;
+  /** Whether answers that neighbours have in common are one cell in the comparison. */
+  readonly joined?: boolean;
   readonly plans: readonly Plan[];
   /** The id of the plan that is to stand out; empty for none. */
   readonly featured: string;

@@ -4,7 +4,7 @@ import { own } from '../own';
 import { bad, type Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
 import { isSafeAddress } from '../table';
-import { isExceptionProperty, isOfColumns, nameSchema } from '../theme';
+import { isExceptionProperty, isOfColumns, modeNames, nameSchema } from '../theme';
 import { isAmount } from './amounts';
 import {
   PRICING_FORMAT,
@@ -98,6 +98,8 @@ const actionSchema = object({
   ),
   rank: choice('An action’s rank', ['first', 'second'] as const),
 }).noUnknown('An action has no other fields.');
+const accentProblem = (value: unknown): string | undefined =>
+  typeof value === 'string' && value.length > 0 && value.length <= 60 ? undefined : 'An accent has 1 to 60 characters.';
 const planSchema = object({
   id: id('A plan'),
   name: text('A plan’s name', PRICING_LIMITS.name),
@@ -105,6 +107,12 @@ const planSchema = object({
   description: text('A plan’s description'),
   icon: text('A plan’s icon', 60),
   accent: text('A plan’s accent', 60),
+  accentIn: recordOf<string>(
+    'A plan’s accents in modes',
+    (name) => modeNames.some((each) => each === name),
+    accentProblem,
+    modeNames.length,
+  ).optional(),
   badge: text('A plan’s badge', 60),
   hidden: boolean().strict().required(),
   from: idOrNone,
@@ -187,6 +195,7 @@ export const pricingSchema = object({
   tax: choice('Whether tax is included', ['included', 'not included', ''] as const),
   saving: choice('How a saving is said', savingKinds),
   unpriced: text('What is said without a price', 60),
+  joined: boolean().strict().optional().default(undefined),
   plans: array()
     .strict()
     .required()

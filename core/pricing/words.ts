@@ -23,6 +23,9 @@ export interface PricingWords {
   /** What the switch of periods is called, and what it says of a period that saves. */
   readonly period: string;
   readonly saveUpTo: string;
+  /** What the choice of one plan is called, and the row of badges in the comparison. */
+  readonly plan: string;
+  readonly badge: string;
   /** What leads from the cards to the comparison. */
   readonly compare: string;
 }
@@ -33,7 +36,7 @@ const byLanguage: { readonly [code in LanguageCode]: Own } = {
     ...{ notSaid: 'Not said', free: 'Free', onRequest: 'On request', from: 'from {amount}', perMonth: '{amount} a month', save: 'Save {saving}' },
     ...{ saveMonths: 'Save {saving} months', price: 'Price', was: 'was {amount}', everythingIn: 'Everything in {plan}, and', soldOut: 'Sold out' },
     ...{ comingSoon: 'Coming soon', features: 'Features', action: 'Choose' },
-    ...{ absent: 'Not included:', period: 'Period', saveUpTo: 'save up to {saving}', compare: 'Compare all plans' },
+    ...{ absent: 'Not included:', period: 'Period', saveUpTo: 'save up to {saving}', compare: 'Compare all plans', plan: 'Plan', badge: 'Note' },
   },
   de: {
     ...{
@@ -46,7 +49,14 @@ const byLanguage: { readonly [code in LanguageCode]: Own } = {
     },
     ...{ saveMonths: '{saving} Monate sparen', price: 'Preis', was: 'zuvor {amount}', everythingIn: 'Alles aus {plan} und', soldOut: 'Ausverkauft' },
     ...{ comingSoon: 'Bald verfügbar', features: 'Leistungen', action: 'Wählen' },
-    ...{ absent: 'Nicht enthalten:', period: 'Zeitraum', saveUpTo: 'bis zu {saving} sparen', compare: 'Alle Tarife vergleichen' },
+    ...{
+      absent: 'Nicht enthalten:',
+      period: 'Zeitraum',
+      saveUpTo: 'bis zu {saving} sparen',
+      compare: 'Alle Tarife vergleichen',
+      plan: 'Tarif',
+      badge: 'Hinweis',
+    },
   },
   fr: {
     ...{
@@ -59,7 +69,14 @@ const byLanguage: { readonly [code in LanguageCode]: Own } = {
     },
     ...{ saveMonths: 'Économisez {saving} mois', price: 'Prix', was: 'auparavant {amount}', everythingIn: 'Tout de {plan}, et', soldOut: 'Épuisé' },
     ...{ comingSoon: 'Bientôt disponible', features: 'Prestations', action: 'Choisir' },
-    ...{ absent: 'Non compris :', period: 'Période', saveUpTo: 'jusqu’à {saving} d’économie', compare: 'Comparer toutes les formules' },
+    ...{
+      absent: 'Non compris :',
+      period: 'Période',
+      saveUpTo: 'jusqu’à {saving} d’économie',
+      compare: 'Comparer toutes les formules',
+      plan: 'Formule',
+      badge: 'À noter',
+    },
   },
   es: {
     ...{
@@ -72,7 +89,14 @@ const byLanguage: { readonly [code in LanguageCode]: Own } = {
     },
     ...{ saveMonths: 'Ahorre {saving} meses', price: 'Precio', was: 'antes {amount}', everythingIn: 'Todo lo de {plan} y', soldOut: 'Agotado' },
     ...{ comingSoon: 'Próximamente', features: 'Prestaciones', action: 'Elegir' },
-    ...{ absent: 'No incluido:', period: 'Periodo', saveUpTo: 'ahorre hasta {saving}', compare: 'Comparar todos los planes' },
+    ...{
+      absent: 'No incluido:',
+      period: 'Periodo',
+      saveUpTo: 'ahorre hasta {saving}',
+      compare: 'Comparar todos los planes',
+      plan: 'Plan',
+      badge: 'Nota',
+    },
   },
   el: {
     ...{
@@ -91,13 +115,20 @@ const byLanguage: { readonly [code in LanguageCode]: Own } = {
       soldOut: 'Εξαντλήθηκε',
     },
     ...{ comingSoon: 'Σύντομα', features: 'Παροχές', action: 'Επιλογή' },
-    ...{ absent: 'Δεν περιλαμβάνεται:', period: 'Περίοδος', saveUpTo: 'κέρδος έως {saving}', compare: 'Σύγκριση όλων' },
+    ...{
+      absent: 'Δεν περιλαμβάνεται:',
+      period: 'Περίοδος',
+      saveUpTo: 'κέρδος έως {saving}',
+      compare: 'Σύγκριση όλων',
+      plan: 'Πρόγραμμα',
+      badge: 'Σημείωση',
+    },
   },
   ar: {
     ...{ notSaid: 'غير مذكور', free: 'مجانًا', onRequest: 'عند الطلب', from: 'ابتداءً من {amount}', perMonth: '{amount} شهريًا', save: 'وفّر {saving}' },
     ...{ saveMonths: 'وفّر {saving} من الأشهر', price: 'السعر', was: 'كان {amount}', everythingIn: 'كل ما في {plan}، وأيضًا', soldOut: 'نفدت الكمية' },
     ...{ comingSoon: 'قريبًا', features: 'الميزات', action: 'اختر' },
-    ...{ absent: 'غير مشمول:', period: 'المدة', saveUpTo: 'وفّر حتى {saving}', compare: 'قارن كل الباقات' },
+    ...{ absent: 'غير مشمول:', period: 'المدة', saveUpTo: 'وفّر حتى {saving}', compare: 'قارن كل الباقات', plan: 'الباقة', badge: 'ملاحظة' },
   },
 };
 

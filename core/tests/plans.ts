@@ -1,6 +1,13 @@
-import { canBeSet, cardParts, partOf, propertiesOf, type Theme } from '../theme';
+import { canBeSet, cardParts, partOf, propertiesOf, type Theme, type ValueKind } from '../theme';
 import { emptyFeature, emptyPlan, type Answer, type Plan, type Price, type Pricing } from '../pricing';
 import { randomText, type Dice } from './random';
+
+/** Values that go with the accent of a plan. */
+const accented: { readonly [kind in ValueKind]?: (d: Dice) => string } = {
+  colour: (d) => d.pick(['accent', 'accent 12%', 'accent 70%']),
+  ink: (d) => d.pick(['accent', 'ink for accent', 'accent that reads', 'accent that reads', 'mist that reads']),
+  line: (d) => d.pick(['1px solid accent', '2px dashed ink for accent']),
+};
 
 /** Values strewn over the parts of cards. */
 function strewn(d: Dice): Theme['values'] {
@@ -10,15 +17,20 @@ function strewn(d: Dice): Theme['values'] {
     for (const condition of partOf(part).conditions)
       for (const property of propertiesOf(part))
         if (canBeSet(property, condition) && d.chance(density))
-          ((values[part] ??= {})[condition] ??= {})[property.name] = randomText[property.kind](d);
+          ((values[part] ??= {})[condition] ??= {})[property.name] = d.chance(0.3)
+            ? (accented[property.kind]?.(d) ?? randomText[property.kind](d))
+            : randomText[property.kind](d);
   return values;
 }
 
 /** The theme with values strewn over the parts of cards, at its width steps and in its modes too. */
 export function withCards(d: Dice, theme: Theme): Theme {
+  const swatches = theme.swatches.some(({ name }) => name === 'accent')
+    ? theme.swatches
+    : [...theme.swatches, { name: 'accent', colour: d.pick(['deep', '#0b7285', 'mist']) }];
   const dressed = <T extends Pick<Theme, 'values'>>(each: T): T => ({ ...each, values: { ...each.values, ...strewn(d) } });
   const { widths, modes } = theme;
-  return { ...dressed(theme), ...(widths ? { widths: widths.map(dressed) } : {}), ...(modes ? { modes: modes.map(dressed) } : {}) };
+  return { ...dressed(theme), swatches, ...(widths ? { widths: widths.map(dressed) } : {}), ...(modes ? { modes: modes.map(dressed) } : {}) };
 }
 
 const words = [
@@ -58,6 +70,8 @@ export function randomPricing(d: Dice): Pricing {
     subtitle: d.chance(0.4) ? d.pick(words) : '',
     description: d.chance(0.2) ? 'For those who like the wind and do not mind the spray.' : '',
     icon: d.chance(0.2) ? 'boat' : '',
+    accent: d.chance(0.4) ? d.pick(['deep', '#ffec99', '#0b3a5b', '#e8590c', 'mist', 'nowhere']) : '',
+    ...(d.chance(0.1) ? { accentIn: { dark: '#f783ac' } } : {}),
     badge: d.chance(0.3) ? d.pick(['Most taken', words[7] ?? '']) : '',
     from: at > 0 && d.chance(0.3) ? `p${at - 1}` : '',
     availability: d.pick(['on sale', 'on sale', 'sold out', 'coming soon'] as const),

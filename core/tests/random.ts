@@ -72,6 +72,7 @@ const length = (d: Dice, most: number): string =>
 /** A text of each kind, as a person might type it. */
 export const randomText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
   colour: (d) => (d.chance(0.1) ? 'none' : colour(d)),
+  ink: (d) => (d.chance(0.1) ? 'none' : colour(d)),
   family: (d) => d.pick(['page', 'system', 'humanist', 'serif', 'mono', 'Brand Sans, sans-serif']),
   size: (d) => d.pick(['page', 'body', 'body+1', 'small', 'lead-1', `${d.whole(9, 30)}px`, '0.9em', '1.2rem']),
   weight: (d) => d.pick(['300', '400', 'bold', '650', 'semibold', 'page']),
@@ -130,6 +131,7 @@ const orderly = (d: Dice): string => (d.chance(0.3) ? `${d.pick(swatchNames)} ${
 export const orderlyText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
   ...randomText,
   colour: (d) => (d.chance(0.1) ? 'none' : orderly(d)),
+  ink: (d) => (d.chance(0.1) ? 'none' : orderly(d)),
   family: (d) => d.pick(['page', 'serif', 'mono']),
   size: (d) => d.pick(['body', 'body+1', 'body-1', 'lead']),
   figures: (d) => d.pick(['as the font has them', 'tabular', 'old style']),

@@ -93,11 +93,12 @@ export { facesOf, familiesIn, fileOf, fontAddress, type Face } from './fonts/fac
 export { readStep, stepSize, type TypeScale, type TypeStep } from './type-scale';
 export { offersFor, readValue } from './values/values';
 export { kindOfValue, refersTo, valueKinds, type EditorName, type Names, type Reference, type ValueKind } from './values/kinds';
-export { lineStyles, swatchVariable, tidy, type LineStyle, type Unit, type Value, type Vocabulary } from './values/reading';
+export { inkVariable, lineStyles, swatchVariable, tidy, type LineStyle, type Unit, type Value, type Vocabulary } from './values/reading';
 export { canFollow, isOfColumn, nothingToFollow } from './following';
+export { canRead, goesAlong, isReading, nothingToReadOn } from './reading-inks';
 export { dressesCards, partsOf, saysAnywhere } from './says';
 export { Views, everyLook, onPaper, viewOfChain, viewOfChanged, type Saying, type Source, type ThemeView } from './view';
-export { mediaAddress } from './words';
+export { ACCENT, mediaAddress } from './words';
 export { CHAIN_MOST, basesOver, chainOf, idIn, loopThrough, standingOn, standsOn, type Bases, type ThemesById } from './chain';
 export { bundleText, readBundle } from './catalogue/bundles';
 export { gapSides } from './values/read-more';

@@ -13,6 +13,7 @@ import type { ModeName } from './catalogue/modes';
 import { modesOf } from './modes';
 import { cardGround } from './starters/card-ground';
 import { layersAt, stepsOf, type Step } from './widths';
+import { canRead, isReading, nothingToReadOn } from './reading-inks';
 import { wordsFor, type Words } from './words';
 
 /** Who says a value: the theme itself, one that it grows from, or the ground under every theme. */
@@ -45,6 +46,8 @@ export interface ThemeView {
   readonly steps: readonly Step[];
   /** The mode; empty for a bright screen. */
   readonly mode: ModeName | '';
+  /** The colour that stands in for its swatch `accent`, as of a plan with one of its own; empty for that as it is. */
+  readonly accent: string;
   /** The modes in which anything differs. */
   readonly modes: readonly ModeName[];
   readonly vocabulary: Vocabulary;
@@ -70,9 +73,14 @@ export interface ThemeView {
   readonly at: (step: string) => ThemeView;
   /** The same theme in another mode, at the same step. */
   readonly in: (mode: ModeName | '') => ThemeView;
+  /** The same theme with another colour as its accent, at the same step in the same mode. */
+  readonly accented: (accent: string) => ThemeView;
 }
 
 const switchable = propertyOf('look').parts;
+
+/** Whether a value that was read is one that a place can say. */
+const canBe = (place: Place, read: Outcome<Value>): boolean => !read.ok || !isReading(read.value) || canRead(place);
 
 /** A chain with what is the same at all of its steps. */
 interface Grown {
@@ -80,11 +88,17 @@ interface Grown {
   readonly steps: readonly Step[];
   readonly modes: readonly ModeName[];
 }
-/** A view of a chain by the names of a step and a mode. */
-type ViewAt = (step: string, mode: ModeName | '') => ThemeView;
+/** How a chain is looked at. */
+interface Look {
+  readonly step: string;
+  readonly mode: ModeName | '';
+  readonly accent: string;
+}
+type ViewAt = (look: Look) => ThemeView;
 
-/** The view of a chain at a step in a mode. `words` are what its values can refer to there, which every step shares. */
-function viewOf({ chain, steps, modes }: Grown, words: Words, step: string, mode: ModeName | '', viewAt: ViewAt): ThemeView {
+/** The view of a chain at a step in a mode with an accent. `words` are what its values can refer to there, which every step shares. */
+function viewOf({ chain, steps, modes }: Grown, words: Words, look: Look, viewAt: ViewAt): ThemeView {
+  const { step, mode, accent } = look;
   const read = chain.map(({ css }) => (css === undefined || css === '' ? NO_EXTRA : readExtra(css, words.names)));
   const extras = read.every((each) => each === NO_EXTRA) ? read : asTheyHold(chain, read);
   const themes = chain.flatMap((of, i) => {
@@ -109,9 +123,18 @@ function viewOf({ chain, steps, modes }: Grown, words: Words, step: string, mode
           const text = textIn(values, place, name);
           const { part, condition } = place;
           const line = extra?.lineOf(part, condition, name);
-          return text === undefined
-            ? []
-            : [{ source, of, place: { part, condition, ...where }, text, read: words.read(kind, text), ...(line === undefined ? {} : { line }) }];
+          if (text === undefined) return [];
+          const read = words.read(kind, text);
+          return [
+            {
+              source,
+              of,
+              place: { part, condition, ...where },
+              text,
+              read: canBe(place, read) ? read : nothingToReadOn(),
+              ...(line === undefined ? {} : { line }),
+            },
+          ];
         });
   const valueAt = (place: Place, property: Property): Value | undefined => {
     if (isSilent(place.part, property.name)) return undefined;
@@ -119,7 +142,7 @@ function viewOf({ chain, steps, modes }: Grown, words: Words, step: string, mode
     for (const { values } of layers) {
       const text = textIn(values, place, property.name);
       const outcome = text === undefined ? undefined : words.read(property.kind, text);
-      if (outcome?.ok) return outcome.value;
+      if (outcome?.ok && canBe(place, outcome)) return outcome.value;
     }
     return undefined;
   };
@@ -153,6 +176,7 @@ function viewOf({ chain, steps, modes }: Grown, words: Words, step: string, mode
     step,
     steps,
     mode,
+    accent,
     modes,
     scale: words.scale,
     swatches: words.swatches,
@@ -163,7 +187,8 @@ function viewOf({ chain, steps, modes }: Grown, words: Words, step: string, mode
     said,
     read: ({ kind }, text) => {
       const read = words.read(kind, text);
-      return read.ok && isOfColumn(read.value) ? nothingToFollow() : read;
+      if (!read.ok) return read;
+      return isOfColumn(read.value) ? nothingToFollow() : isReading(read.value) ? nothingToReadOn() : read;
     },
     isOff: (part) => off.has(part),
     valueAt,
@@ -172,25 +197,28 @@ function viewOf({ chain, steps, modes }: Grown, words: Words, step: string, mode
       if (!outcome.ok) throw new TypeError(`The initial value of ${name} cannot be read`);
       return outcome.value;
     },
-    at: (other) => viewAt(other, mode),
-    in: (other) => viewAt(step, other),
+    at: (other) => viewAt({ ...look, step: other }),
+    in: (other) => viewAt({ ...look, mode: other }),
+    accented: (other) => viewAt({ ...look, accent: other }),
   };
 }
 
-/** All steps and modes of a chain: each is made when it is first asked for. */
+/** All steps, modes and accents of a chain: each view is made when it is first asked for. */
 function viewsOfChain(chain: ThemeView['chain'], words: Words): ViewAt {
   const made = new Map<string, ThemeView>();
-  const inModes = new Map<ModeName | '', Words>([['', words]]);
+  const known = new Map<string, Words>([[' ', words]]);
   const grown: Grown = { chain, steps: stepsOf(chain), modes: modesOf(chain) };
-  const wordsIn = (mode: ModeName | ''): Words => {
-    const known = inModes.get(mode) ?? (chain.some((theme) => modeIn(theme, mode)?.swatches) ? wordsFor(chain, undefined, mode) : words);
-    inModes.set(mode, known);
-    return known;
+  const wordsIn = (mode: ModeName | '', accent: string): Words => {
+    const of = chain.some((theme) => modeIn(theme, mode)?.swatches) ? mode : '';
+    const key = `${of} ${accent}`;
+    const found = known.get(key) ?? wordsFor(chain, undefined, of, accent);
+    known.set(key, found);
+    return found;
   };
-  const at: ViewAt = (step, mode) => {
+  const at: ViewAt = ({ step, mode, accent }) => {
     const name = grown.steps.some((each) => each.name === step) ? step : '';
-    const key = `${mode} ${name}`;
-    const view = made.get(key) ?? viewOf(grown, wordsIn(mode), name, mode, at);
+    const key = `${mode} ${name} ${accent}`;
+    const view = made.get(key) ?? viewOf(grown, wordsIn(mode, accent), { step: name, mode, accent }, at);
     made.set(key, view);
     return view;
   };
@@ -211,21 +239,22 @@ export class Views {
   of(theme: Theme, step = '', mode: ModeName | '' = ''): ThemeView {
     const chain = chainOf(theme, this.bases);
     const known = this.made.get(theme);
-    if (known?.chain.length === chain.length && chain.every((each, i) => each === known.chain[i])) return known.at(step, mode);
+    if (known?.chain.length === chain.length && chain.every((each, i) => each === known.chain[i])) return known.at({ step, mode, accent: '' });
     const words = wordsFor(chain, this.words.get(theme.swatches));
     this.words.set(theme.swatches, words);
     const at = viewsOfChain(chain, words);
     this.made.set(theme, { chain, at });
-    return at(step, mode);
+    return at({ step, mode, accent: '' });
   }
 }
 
 /** The view of a chain that is at hand as a whole: in a worker, which is sent one. */
-export const viewOfChain = (chain: ThemeView['chain'], step = '', mode: ModeName | '' = ''): ThemeView =>
-  viewsOfChain(chain, wordsFor(chain))(step, mode);
+export const viewOfChain = (chain: ThemeView['chain'], step = '', mode: ModeName | '' = '', accent = ''): ThemeView =>
+  viewsOfChain(chain, wordsFor(chain))({ step, mode, accent });
 
 /** The view of another state of the same theme, which grows from the same and is looked at in the same way. */
-export const viewOfChanged = ({ chain: [, ...bases], step, mode }: ThemeView, theme: Theme): ThemeView => viewOfChain([theme, ...bases], step, mode);
+export const viewOfChanged = ({ chain: [, ...bases], step, mode, accent }: ThemeView, theme: Theme): ThemeView =>
+  viewOfChain([theme, ...bases], step, mode, accent);
 
 /** A view at each of its steps and in each mode in which anything differs: every way in which what is published can be seen. */
 export const everyLook = (view: ThemeView): readonly ThemeView[] =>

@@ -24,6 +24,9 @@ export interface Words {
   readonly madeOf: readonly unknown[];
 }
 
+/** The swatch that a plan of a pricing table can have in a colour of its own. */
+export const ACCENT = 'accent';
+
 /** Values of kinds that refer to nothing of a theme mean the same in every one, and are read once for all. */
 const readOnce = new Map<ValueKind, Map<string, Outcome<Value>>>();
 /** So many texts of a kind are remembered. */
@@ -35,13 +38,14 @@ const remembered = (by: Map<ValueKind, Map<string, Outcome<Value>>>, kind: Value
   return known;
 };
 
-/** Words for a chain in a mode: those of an earlier state where nothing that they are made of has changed. */
-export function wordsFor(chain: readonly Theme[], before?: Words, mode: ModeName | '' = ''): Words {
+/** Words for a chain in a mode, with another colour for its swatch `accent` or with its own: those of an earlier state where nothing that they are made of has changed. */
+export function wordsFor(chain: readonly Theme[], before?: Words, mode: ModeName | '' = '', accent = ''): Words {
   const scale = chain.find((theme) => theme.scale !== undefined)?.scale;
   if (!scale) throw new TypeError('The ground has a type scale');
-  const madeOf = [scale, ...chain.flatMap((theme) => [swatchesIn(theme, mode), theme.pictures])];
+  const madeOf = [accent, scale, ...chain.flatMap((theme) => [swatchesIn(theme, mode), theme.pictures])];
   if (before?.madeOf.length === madeOf.length && before.madeOf.every((each, i) => each === madeOf[i])) return before;
-  const swatches = inherited(chain.map((theme) => swatchesIn(theme, mode)));
+  const own = inherited(chain.map((theme) => swatchesIn(theme, mode)));
+  const swatches = accent === '' ? own : own.map((swatch) => (swatch.name === ACCENT ? { ...swatch, colour: accent } : swatch));
   const pictures = inherited(chain.map((theme) => theme.pictures ?? []));
   const colours = readSwatches(swatches);
   const vocabulary: Vocabulary = {
@@ -50,9 +54,9 @@ export function wordsFor(chain: readonly Theme[], before?: Words, mode: ModeName
     broken: new Map([...colours].flatMap(([name, read]) => (read.ok || !read.problems[0] ? [] : [[name, read.problems[0]] as const]))),
     pictures: new Map(pictures.map(({ name, media }) => [name, `url("${mediaAddress(media)}")`])),
   };
-  const own = new Map<ValueKind, Map<string, Outcome<Value>>>();
+  const referring = new Map<ValueKind, Map<string, Outcome<Value>>>();
   const read = (kind: ValueKind, text: string): Outcome<Value> => {
-    const ofKind = remembered(refersTo(kind) ? own : readOnce, kind);
+    const ofKind = remembered(refersTo(kind) ? referring : readOnce, kind);
     const known = ofKind.get(text);
     if (known) return known;
     const outcome = readValue(kind, text, vocabulary);

@@ -39,15 +39,15 @@ const number =
   (text) =>
     test.test(text) ? { type, value: Number(text) } : undefined;
 
+const asColour: Saying = (text, view) => {
+  const value = colour(text, view);
+  return value === undefined ? undefined : { type: 'color', value };
+};
+
 /** Kinds of values that tokens have a type of their own for; of the others, lengths are dimensions. */
 const sayings = new Map<ValueKind, Saying>([
-  [
-    'colour',
-    (text, view) => {
-      const value = colour(text, view);
-      return value === undefined ? undefined : { type: 'color', value };
-    },
-  ],
+  ['colour', asColour],
+  ['ink', asColour],
   ['weight', number('fontWeight', /^\d{1,4}$/)],
   ['leading', (text, ...at) => number('number', /^\d*\.?\d+$/)(text, ...at) ?? asDimension(text, ...at)],
   [

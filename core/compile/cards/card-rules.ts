@@ -1,11 +1,12 @@
 import { isDrawn, lineAt } from '../../lines';
-import { cardParts, needsPointer, partOf, type ConditionName, type PartName, type ThemeView } from '../../theme';
+import { cardParts, needsPointer, partOf, type ConditionName, type PartName, type Slot, type ThemeView } from '../../theme';
 import { contract } from '../markup/contract';
 import { iconShape } from '../rules/icons';
 import { rule, type CssNode, type Declaration, type Stylesheet } from '../sheet/stylesheet';
-import { swatchRule } from '../sheet/swatch-rule';
+import { swatchRule, variablesOf } from '../sheet/swatch-rule';
 import { cardSelector, cardsOfTheme } from './card-selectors';
 import { INHERITED, cardLength, cardValues, initialOf, markOfFeature } from './card-values';
+import { readingInks } from './reading-inks';
 
 /** Every set of conditions under which a part can be seen, smaller ones first: so a later rule is of what holds more particularly. */
 export function cardConditions(part: PartName): readonly (readonly ConditionName[])[] {
@@ -81,11 +82,36 @@ function markRules(view: ThemeView, theme: string): readonly CssNode[] {
 /** A card is never narrower, so that some words have room: as many as would fit beside each other would be more than there is room for between them. */
 const NARROWEST = '8rem';
 
+/** Every part of cards that can have an ink, under every set of conditions. */
+const cardSlots: readonly Slot[] = cardParts.flatMap((part) => cardConditions(part).map((conditions) => ({ part, conditions })));
+
 /**
  * The stylesheet of a theme for cards of pricing tables, apart from that for tables: its swatches, then for each part what core says it
  * has under all that can hold together. `held`: a preview can hold conditions open.
  */
 export function cardsCss(view: ThemeView, key: string, held = false): Stylesheet {
+  const nodes = cardNodes(view, key, held);
+  return [...swatchRule(view, cardsOfTheme(contract.theme(key)), nodes, readingInks(view, cardSlots)), ...nodes];
+}
+
+/** A plan that has an accent of its own: what selects its card, and the colour. */
+export interface AccentedCard {
+  readonly selector: string;
+  readonly accent: string;
+}
+
+/** What the cards of plans with accents of their own have in place of the theme's: their colours alone, as custom properties. */
+export function accentRules(view: ThemeView, key: string, cards: readonly AccentedCard[]): Stylesheet {
+  const nodes = cardNodes(view, key, false);
+  const there = new Map(variablesOf(view, nodes, readingInks(view, cardSlots)));
+  return cards.flatMap(({ selector, accent }) => {
+    const its = view.accented(accent);
+    const other = variablesOf(its, nodes, readingInks(its, cardSlots)).filter(([name, value]) => there.get(name) !== value);
+    return other.length === 0 ? [] : [rule(selector, ...other)];
+  });
+}
+
+function cardNodes(view: ThemeView, key: string, held: boolean): Stylesheet {
   const theme = contract.theme(key);
   const root = cardsOfTheme(theme);
   const beside = cardLength(view, 'plan', 'between-plans');
@@ -94,7 +120,7 @@ export function cardsCss(view: ThemeView, key: string, held = false): Stylesheet
   const room = initialRoom(outward);
   // A card that grows upwards and downwards has as much room left to those above and below as all have beside each other.
   const between = room === undefined ? beside : `calc(${beside === '0' ? '0px' : beside} + ${outward})`;
-  const nodes: Stylesheet = [
+  return [
     ...cardParts.flatMap((part) =>
       saidOf(view, part).flatMap(({ conditions, declarations }) => ruleFor(theme, part, conditions, declarations, held)),
     ),
@@ -129,7 +155,6 @@ export function cardsCss(view: ThemeView, key: string, held = false): Stylesheet
           ),
         ]),
   ];
-  return [...swatchRule(view, root, nodes), ...nodes];
 }
 
 /** A badge and an action begin where texts do: the line that they stand on has a text's room. */
@@ -193,7 +218,7 @@ export const cardFrameRules = (periods: number): readonly CssNode[] => [
       .join(',')})`,
     ['display', 'inline-block'],
   ),
-  rule(`.${contract.periods}`, ['border', '0'], ['margin', '0 0 1em'], ['padding', '0'], ['min-width', '0']),
+  rule(`:is(.${contract.periods},.${contract.choice})`, ['border', '0'], ['margin', '0 0 1em'], ['padding', '0'], ['min-width', '0']),
   rule(
     `.${contract.inCards['period-switch']} input`,
     ['margin', '0'],
@@ -201,6 +226,9 @@ export const cardFrameRules = (periods: number): readonly CssNode[] => [
     ['accent-color', 'currentColor'],
     ['vertical-align', '-.1em'],
   ),
+  // The mark of a feature stands before its text, and what it means below both.
+  rule(`.${contract.hint},.${contract.hint}>summary`, ['display', 'inline']),
+  rule(`.${contract.hint}>summary`, ['cursor', 'pointer'], ['text-decoration', 'underline dotted'], ['line-height', 'max(1lh,24px)']),
   rule(
     `.${contract.heard}`,
     ['position', 'absolute'],

@@ -1,8 +1,19 @@
 import { lineAt } from '../../lines';
 import { cardFill } from '../../paint';
-import { winnerAt } from '../../resolve';
-import { containerOf, propertiesOf, propertyOf, type ConditionName, type PartName, type Property, type Slot, type ThemeView } from '../../theme';
+import { fontSize, toPx, winnerAt } from '../../resolve';
+import {
+  containerOf,
+  isReading,
+  propertiesOf,
+  propertyOf,
+  type ConditionName,
+  type PartName,
+  type Property,
+  type Slot,
+  type ThemeView,
+} from '../../theme';
 import type { Declaration } from '../sheet/stylesheet';
+import { readingVariable } from './reading-inks';
 
 /** What a part of cards is given before its theme says anything (`card-rules.ts` writes it). */
 export const INHERITED: ReadonlySet<string> = new Set([
@@ -39,6 +50,7 @@ function edgeOf(view: ThemeView, slot: Slot): readonly Declaration[] {
 function declared(view: ThemeView, slot: Slot, property: Property): readonly Declaration[] {
   const { css = '', name } = property;
   const { value, place } = winnerAt(view, slot, name);
+  if (isReading(value)) return [[css, `var(${readingVariable(view, slot)})`]];
   const container = containerOf(slot);
   if (!INHERITED.has(css) || !container) return [[css, place || !INHERITED.has(css) ? value.css : 'inherit']];
   const around = winnerAt(view, container, name).place;
@@ -60,13 +72,21 @@ export function cardValues(view: ThemeView, part: PartName, conditions: readonly
 export const markOfFeature = (view: ThemeView, conditions: readonly ConditionName[]): string =>
   winnerAt(view, { part: 'feature', conditions }, 'icon').value.css;
 
-/** A length or a share that is said of a part for its cards, as CSS. */
-export const cardLength = (
+/**
+ * A length or a share that is said of a part for its cards, as CSS. What is between cards is written on their list too, whose type may be
+ * another: what is measured by the card's own is said in the root's.
+ */
+export function cardLength(
   view: ThemeView,
   part: PartName,
   name: 'between-plans' | 'outward' | 'least-width' | 'sign-size' | 'cents-size',
   conditions: readonly ConditionName[] = [],
-): string => winnerAt(view, { part, conditions }, name).value.css;
+): string {
+  const slot: Slot = { part, conditions };
+  const { value } = winnerAt(view, slot, name);
+  if (part !== 'plan' || value.kind !== 'length' || value.unit !== 'em') return value.css;
+  return `${Math.round((toPx(value, fontSize(view, slot)) / 16) * 1000) / 1000}rem`;
+}
 
 /** The initial of a property that is not inherited, as `card-rules.ts` levels it. */
 export const initialOf = (view: ThemeView, css: string): string => {

@@ -7,6 +7,7 @@ import {
   pricingWords,
   priceIn,
   savedAmount,
+  shownPlans,
   writtenPrice,
   type Card,
   type CardLine,
@@ -25,6 +26,8 @@ export interface CardsHtmlOptions {
   readonly manner: CardManner;
   /** The level of the plans' headings: one below the last heading before them. */
   readonly level: number;
+  /** Whether there is a switch by which one plan is chosen, to be shown alone. */
+  readonly isChosen?: boolean;
   /** Where the comparison of the same plans stands, for a link that leads there. */
   readonly comparison?: string | undefined;
 }
@@ -88,16 +91,21 @@ function actionsOf({ plan, actions, instead }: Card): Piece {
   return nodes.length === 0 ? nothing : element('div', {}, ...nodes.map((node) => element('p', { class: contract.line }, node)));
 }
 
-function lineNode({ is, text, note }: CardLine, { absent, notSaid }: { readonly absent: string; readonly notSaid: string }): Element {
+/** A text that says what it means to those who open it: without a script, by keys too (HTML Standard, section 4.11.1). */
+const hinted = (text: string, hint: string): Element =>
+  element('details', { class: contract.hint }, element('summary', {}, ...textWithBreaks(text)), element('p', {}, ...textWithBreaks(hint)));
+
+function lineNode({ is, text, hint, note }: CardLine, { absent, notSaid }: { readonly absent: string; readonly notSaid: string }): Element {
   const number = note === undefined ? [] : [element('sup', {}, `\u00a0${note}`)];
-  if (is === 'group') return element('li', { class: inCards['feature-group'] }, text);
+  const said = hint === undefined ? textWithBreaks(text) : [hinted(text, hint)];
+  if (is === 'group') return element('li', { class: inCards['feature-group'] }, ...said);
   const heard = is === 'absent' ? absent : is === 'not said' ? `${notSaid}:` : '';
   const mark = is === 'absent' ? ` ${contract.absent}` : is === 'not said' ? ` ${contract.notSaid}` : '';
   return element(
     'li',
     { class: inCards.feature + mark },
     ...(heard === '' ? [] : [element('span', { class: contract.heard }, `${heard} `)]),
-    ...textWithBreaks(text),
+    ...said,
     ...number,
   );
 }
@@ -166,24 +174,47 @@ function switchOf(pricing: Pricing, id: string): readonly Element[] {
     0,
     periods.findIndex(({ period }) => period === pricing.first.period),
   );
-  const choices = periods.map((each, at) => {
-    const saving = savingIn(pricing, each);
-    const name = pricing.periods.find(({ id: own }) => own === each.period)?.name ?? '';
-    return element(
-      'label',
-      { class: inCards['period-switch'] },
-      element('input', {
-        type: 'radio',
-        name: `${id}-period`,
-        value: each.period,
-        class: contract.nthPeriod(at),
-        ...(at === first ? { checked: '' } : {}),
+  return [
+    radioGroup(
+      { mark: contract.periods, name: `${id}-period`, legend: pricingWords(pricing.language).period },
+      periods.map((each, at) => {
+        const saving = savingIn(pricing, each);
+        const name = pricing.periods.find(({ id: own }) => own === each.period)?.name ?? '';
+        return { value: each.period, mark: contract.nthPeriod(at), label: saving === '' ? name : `${name}, ${saving}`, isChosen: at === first };
       }),
-      saving === '' ? name : `${name}, ${saving}`,
-    );
+    ),
+  ];
+}
+
+/** The plans to choose one from, that which is pushed first of all. */
+function choiceOf(pricing: Pricing, id: string): Element {
+  const plans = shownPlans(pricing);
+  const first = Math.max(
+    0,
+    plans.findIndex((plan) => plan.id === pricing.featured),
+  );
+  return radioGroup(
+    { mark: contract.choice, name: `${id}-plan`, legend: pricingWords(pricing.language).plan },
+    plans.map((plan, at) => ({ value: plan.id, mark: contract.nthPlan(at), label: plan.name, isChosen: at === first })),
+  );
+}
+
+interface Choice {
+  readonly value: string;
+  readonly mark: string;
+  readonly label: string;
+  readonly isChosen: boolean;
+}
+/** Radio buttons under a name that is heard. */
+function radioGroup(
+  { mark, name, legend }: { readonly mark: string; readonly name: string; readonly legend: string },
+  choices: readonly Choice[],
+): Element {
+  const labels = choices.map(({ value, mark: own, label, isChosen }) => {
+    const field = element('input', { type: 'radio', name, value, class: own, ...(isChosen ? { checked: '' } : {}) });
+    return element('label', { class: inCards['period-switch'] }, field, label);
   });
-  const legend = element('legend', { class: contract.heard }, pricingWords(pricing.language).period);
-  return [element('fieldset', { class: contract.periods }, legend, ...choices)];
+  return element('fieldset', { class: mark }, element('legend', { class: contract.heard }, legend), ...labels);
 }
 
 /** Footnotes that a card names, by their numbers. */
@@ -214,6 +245,7 @@ export function cardsElement(pricing: Pricing, options: CardsHtmlOptions): Eleme
       ...(pricing.language === '' ? {} : spokenIn(pricing.language)),
     },
     ...switchOf(pricing, options.id),
+    ...(options.isChosen === true && cards.length > 1 ? [choiceOf(pricing, options.id)] : []),
     element(
       'ul',
       { class: isCommon ? `${contract.plans} ${contract.common}` : contract.plans, role: 'list', 'aria-label': name || undefined },

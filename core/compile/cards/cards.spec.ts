@@ -69,6 +69,15 @@ describe('Cards as markup', () => {
       }
     }
   });
+  it('say what a feature or a group means to those who open it, without a script', () => {
+    const features = seasonPasses.features.map((each) => (each.id === 'late' || each.id === 'g1' ? { ...each, hint: 'After ten <at night>' } : each));
+    const said = html({ ...seasonPasses, features });
+    expect(said).toContain(
+      '<li class="zp-feature"><details class="zp-hint"><summary>Late boats</summary><p>After ten &lt;at night&gt;</p></details></li>',
+    );
+    expect(said).toContain('<li class="zp-features-of"><details class="zp-hint"><summary>Crossings</summary>');
+    expect(passes).not.toContain('<details');
+  });
   it('let nothing that was typed become an element', () => {
     const evil = '"><script>alert(1)</script>';
     const plan = { ...emptyPlan('p', evil), subtitle: evil, badge: evil, note: evil, actions: [{ text: evil, href: '/a', rank: 'first' as const }] };

@@ -1,3 +1,4 @@
-export { cardConditions, cardFrameRules, cardsCss } from './card-rules';
+export { accentRules, cardConditions, cardFrameRules, cardsCss } from './card-rules';
+export { accentedCards } from './accented-cards';
 export { cardSelector } from './card-selectors';
 export { cardsElement, linesInCommon, type CardsHtmlOptions } from './cards-html';

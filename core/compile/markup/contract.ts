@@ -118,10 +118,15 @@ export const contract = {
   /** On a feature that a plan does not have, and on one of which nothing is said. */
   absent: 'zp-absent',
   notSaid: 'zp-not-said',
+  /** The switch of plans of which one is shown at a time, and which of them. */
+  choice: 'zp-choice',
+  nthPlan: (at: number): string => `zp-q${at}`,
   /** The switch of periods; what is of one period alone, and which. */
   periods: 'zp-periods',
   ofPeriod: 'zp-of-period',
   nthPeriod: (at: number): string => `zp-p${at}`,
+  /** Around a feature that says what it means when it is opened. */
+  hint: 'zp-hint',
   /** A text that is heard and not seen. */
   heard: 'zp-heard',
   /** On a row that visitors' search or filters left out; one on another page is hidden alone. */

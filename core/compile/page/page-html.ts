@@ -27,7 +27,7 @@ import { withNamedMarks } from '../markup/named-marks';
 import { textLooksIn } from '../markup/text-looks';
 import { pageTextRules } from '../rules/beside/text-look-rules';
 import { cardFrameRules } from '../cards';
-import { placedCards, pricingOf } from './plans-html';
+import { placedCards, planAccents, pricingOf } from './plans-html';
 import { boxId, placementNodes, placementRules } from './placement-html';
 import { inModes } from '../sheet/when/by-mode';
 import { exclusive } from '../sheet/when/exclusive';
@@ -62,9 +62,10 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
     ...(shownAsCards.length > 0 ? cardFrameRules(Math.max(...shownAsCards.map((pricing) => everyPeriod(pricing).length))) : []),
     ...(features ? visitorRules : []),
     ...themeSheets,
-    ...tables.flatMap((block) =>
-      placementRules(placeOf(block), block, input.tables.get(tableRef(block)), wornBy(block, input)?.view, pricingOf(block, input)),
-    ),
+    ...tables.flatMap((block) => [
+      ...placementRules(placeOf(block), block, input.tables.get(tableRef(block)), wornBy(block, input)?.view, pricingOf(block, input)),
+      ...planAccents(`place-${placeOf(block)}`, block, input),
+    ]),
     ...(tables.length > 0 ? printRules(tables.some(({ visitor }) => visitor !== null)) : []),
   ];
   const html = element(

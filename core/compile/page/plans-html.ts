@@ -1,10 +1,21 @@
-import { everyBlock, showsCards, showsComparison, tableRef, type PlanForm, type TableBlock } from '../../page';
-import { structuredData, type Pricing } from '../../pricing';
-import { cardsElement, linesInCommon } from '../cards';
+import {
+  everyBlock,
+  hasCards,
+  hasComparison,
+  showsCards,
+  showsComparison,
+  showsOneAtATime,
+  tableRef,
+  type PlanForm,
+  type TableBlock,
+} from '../../page';
+import { shownPlans, structuredData, type Pricing } from '../../pricing';
+import { accentRules, accentedCards, cardsElement, linesInCommon } from '../cards';
 import { contract } from '../markup/contract';
 import { element, type Element } from '../markup/markup';
-import { rule, type CssNode, type Declaration } from '../sheet/stylesheet';
-import type { PageInput } from './page-input';
+import { inEveryLook } from '../sheet/sheet';
+import { rule, type CssNode, type Declaration, type Stylesheet } from '../sheet/stylesheet';
+import { wornBy, type PageInput } from './page-input';
 
 /** The pricing table of a placement that shows cards at some width; undefined for every other placement. */
 export const pricingOf = (block: TableBlock, { pricings }: Pick<PageInput, 'pricings'>): Pricing | undefined =>
@@ -30,15 +41,27 @@ export function placedCards(block: TableBlock, input: PageInput, pricing: Pricin
   const cards = cardsElement(pricing, {
     ...{ id: cardsId(id), theme, manner: manner(block), level: levelAt(input, block) },
     ...(showsComparison(block.plans) ? { comparison: id } : {}),
+    isChosen: showsOneAtATime(block.plans),
   });
   return block.plans?.told === true ? [cards, element('script', { type: 'application/ld+json' }, structuredData(pricing))] : [cards];
 }
 
-/** Whether a form has cards, and whether it has the comparison. */
-const has = (form: PlanForm): { readonly cards: boolean; readonly comparison: boolean } => ({
-  cards: form !== 'comparison',
-  comparison: form !== 'cards',
-});
+const ONE: PlanForm = 'one plan at a time';
+/** What a plan that is not chosen is displayed as: nothing where one is shown at a time, and as ever in other forms. */
+const ONE_SHOWN = '--zp_others';
+const ONE_WIDTH = '32rem';
+
+/** Each plan is gone while another one is chosen, without a script; on paper all of them are there. */
+const oneAtATime = (cards: string, count: number): readonly CssNode[] => [
+  ...Array.from({ length: count }, (_, at) =>
+    rule(`${cards}:has(.${contract.nthPlan(at)}:checked)>.${contract.plans}>:not(:nth-child(${at + 1}))`, ['display', `var(${ONE_SHOWN})`]),
+  ),
+  {
+    kind: 'media',
+    query: 'print',
+    rules: [rule(`${cards}>.${contract.plans}>*`, [ONE_SHOWN, 'grid']), rule(`${cards}>.${contract.choice}.${contract.choice}`, ['display', 'none'])],
+  },
+];
 
 /** Rules for the forms of one placement: what is shown at which width, how many lines its cards have, and how wide they are at most. */
 export function planRules(id: string, block: TableBlock, pricing: Pricing): readonly CssNode[] {
@@ -46,22 +69,36 @@ export function planRules(id: string, block: TableBlock, pricing: Pricing): read
   if (plans === undefined) return [];
   const [cards, comparison] = [`#${cardsId(id)}`, `#${id}`];
   const shown = (is: boolean): Declaration => ['display', is ? 'block' : 'none'];
+  const isChosen = showsOneAtATime(plans);
+  const count = shownPlans(pricing).length;
+  // A single card would be as wide as the page.
+  const widest = count < 4 ? `${count * 24}rem` : 'none';
   const rulesFor = (form: PlanForm): readonly CssNode[] => {
-    const there = has(form);
+    const isOne = form === ONE;
     return [
-      rule(cards, shown(there.cards)),
-      ...(showsComparison(plans) ? [rule(comparison, shown(there.comparison))] : []),
+      rule(cards, shown(hasCards(form)), ...(isChosen ? [[ONE_SHOWN, isOne ? 'none' : 'grid'] as const] : [])),
+      ...(isChosen
+        ? [rule(`${cards}>.${contract.choice}`, shown(isOne)), rule(`${cards}>.${contract.plans}`, ['max-width', isOne ? ONE_WIDTH : widest])]
+        : []),
+      ...(showsComparison(plans) ? [rule(comparison, shown(hasComparison(form)))] : []),
       // What leads to the comparison leads nowhere where that is not shown.
-      ...(showsComparison(plans) ? [rule(`${cards}>p`, shown(there.comparison))] : []),
+      ...(showsComparison(plans) ? [rule(`${cards}>p`, shown(hasComparison(form)))] : []),
     ];
   };
   const narrower = [...(plans.at ?? [])].sort((a, b) => b.upTo - a.upTo);
-  const count = pricing.plans.filter(({ hidden }) => !hidden).length;
   return [
     rule(`${cards}>.${contract.plans}>*`, ['grid-row', `span ${linesInCommon(pricing, manner(block))}`]),
-    // A single card would be as wide as the page.
-    ...(count < 4 ? [rule(`${cards}>.${contract.plans}`, ['max-width', `${count * 24}rem`])] : []),
+    ...(isChosen || widest === 'none' ? [] : [rule(`${cards}>.${contract.plans}`, ['max-width', widest])]),
+    ...(isChosen ? oneAtATime(cards, count) : []),
     ...rulesFor(plans.form),
     ...narrower.map(({ upTo, form }): CssNode => ({ kind: 'container', query: `${contract.container} (width<=${upTo}px)`, rules: rulesFor(form) })),
   ];
+}
+
+/** What the cards of a placement have in place of their theme's accent, where their plans have accents of their own; `id` is that of the placement. */
+export function planAccents(id: string, block: TableBlock, input: PageInput): Stylesheet {
+  const [pricing, worn] = [pricingOf(block, input), wornBy(block, input)];
+  if (!pricing || !worn || pricing.plans.every(({ accent, accentIn }) => accent === '' && accentIn === undefined)) return [];
+  const list = `#${cardsId(id)}>.${contract.plans}`;
+  return inEveryLook(worn.view, worn.scheme, input.mark ?? '', (each) => accentRules(each, worn.key, accentedCards(each, pricing, list)));
 }

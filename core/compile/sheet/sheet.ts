@@ -75,6 +75,13 @@ function modesFor({ modes }: ThemeView, scheme: Scheme): readonly ModeName[] {
   return modes.filter((mode) => mode !== 'dark' || scheme === 'follows');
 }
 
+/** What is written for a theme as it is looked at, for every way in which a visitor can see it: at each width, in each mode that holds by itself. */
+export function inEveryLook(view: ThemeView, scheme: Scheme, mark: string, write: (each: ThemeView) => Stylesheet): Stylesheet {
+  // Paper has no width steps.
+  const whole = (each: ThemeView): Stylesheet => (each.mode === 'print' ? write(each) : byWidth(each, write));
+  return byMode(scheme === 'dark' ? view.in('dark') : view, modesFor(view, scheme), whole, scheme === 'follows' ? mark : '');
+}
+
 /** A theme's whole stylesheet for a use: the one recipe of what is written, and in which order. */
 export function sheetOf(
   view: ThemeView,

@@ -41,7 +41,7 @@ describe('The form in which a placement shows plans', () => {
     const plans: PlansShown = { form: 'cards', lists: 'common lines', at: [{ upTo: 480, form: 'comparison' }], told: true };
     const [, block] = pageOf(plans).blocks;
     expect(block?.kind === 'table' && block.plans).toEqual(plans);
-    expect(says({ form: 'tiles' })).toContain('Plans are shown as comparison, cards, cards and comparison.');
+    expect(says({ form: 'tiles' })).toContain('Plans are shown as comparison, cards, cards and comparison, one plan at a time.');
     expect(says({ form: 'cards', lists: 'any' })).toContain('Cards have own lists or common lines.');
     expect(says({ form: 'cards', at: [{ upTo: 4, form: 'cards' }] })).toContain('A form is said for containers up to 120 to 4000 px wide');
     const twice = { upTo: 480, form: 'cards' };
@@ -56,6 +56,19 @@ describe('The form in which a placement shows plans', () => {
     expect(html).toContain('<table');
     expect(html + css).not.toMatch(/zp-plan|zp-k-cards/);
     expect(compiled({ form: 'comparison' })).toEqual({ html, css });
+  });
+  it('is one plan at a time, chosen without a script, the one that is pushed first; all of them on paper', () => {
+    const { html, css } = compiled({ form: 'cards and comparison', at: [{ upTo: 480, form: 'one plan at a time' }] });
+    expect(html).toContain('<fieldset class="zp-choice"><legend class="zp-heard">Plan</legend>');
+    expect(html.match(/<input type="radio" name="place-2-cards-plan"[^>]*>/g)?.map((each) => each.includes('checked'))).toEqual([false, true, false]);
+    expect(css).toContain('#place-2-cards:has(.zp-q1:checked)>.zp-plans>:not(:nth-child(2)){display:var(--zp_others)}');
+    expect(css).toMatch(/#place-2-cards\{display:block;--zp_others:grid\}/);
+    expect(css).toMatch(
+      /@container zp \(width<=480px\)\{#place-2-cards\{display:block;--zp_others:none\}#place-2-cards>\.zp-choice\{display:block\}/,
+    );
+    expect(css).toContain('@media print{#place-2-cards>.zp-plans>*{--zp_others:grid}');
+    expect(compiled({ form: 'cards' }).html).not.toContain('zp-choice');
+    expect(compiled({ form: 'one plan at a time' }).html).not.toContain('<table');
   });
   it('is cards alone, with not a byte of tables, below the page’s last heading', () => {
     const { html, css } = compiled({ form: 'cards' });

@@ -1,7 +1,7 @@
 import { array, boolean, number, object, string } from 'yup';
 
-/** How a placement shows a pricing table: its plans as cards, beside each other or below, or as the comparison, or both. */
-export const planForms = ['comparison', 'cards', 'cards and comparison'] as const;
+/** How a placement shows a pricing table: its plans as cards, beside each other or below, one of them at a time, or as the comparison, or both. */
+export const planForms = ['comparison', 'cards', 'cards and comparison', 'one plan at a time'] as const;
 export type PlanForm = (typeof planForms)[number];
 /** Whether each card has its own list of features, or a feature the same line in all of them. */
 export const cardLists = ['own lists', 'common lines'] as const;
@@ -48,6 +48,12 @@ export const formsOf = ({ form, at = [] }: PlansShown): readonly PlanForm[] => {
   return planForms.filter((each) => had.has(each));
 };
 
+/** Whether a form has cards, and whether it has the comparison. */
+export const hasCards = (form: PlanForm): boolean => form !== 'comparison';
+export const hasComparison = (form: PlanForm): boolean => form === 'comparison' || form === 'cards and comparison';
+
 /** Whether cards are shown at any width, and whether the comparison is; without anything said, the comparison alone. */
-export const showsCards = (plans: PlansShown | undefined): boolean => plans !== undefined && formsOf(plans).some((form) => form !== 'comparison');
-export const showsComparison = (plans: PlansShown | undefined): boolean => plans === undefined || formsOf(plans).some((form) => form !== 'cards');
+export const showsCards = (plans: PlansShown | undefined): boolean => plans !== undefined && formsOf(plans).some(hasCards);
+export const showsComparison = (plans: PlansShown | undefined): boolean => plans === undefined || formsOf(plans).some(hasComparison);
+/** Whether plans are shown one at a time at any width. */
+export const showsOneAtATime = (plans: PlansShown | undefined): boolean => plans !== undefined && formsOf(plans).includes('one plan at a time');

@@ -176,6 +176,7 @@ export function settled(pricing: Pricing, settle: Settling): Pricing {
     case 'go to price':
     case 'go to action':
     case 'go to answer':
+    case 'go to accent':
       return pricing;
   }
 }

@@ -34,6 +34,8 @@ export function typeIn(pricing: Pricing, row: ComparisonRow, plan: Plan | undefi
   switch (row.is) {
     case 'names':
       return good(plan ? changePlan(pricing, plan.id, { name: text }) : { ...pricing, caption: text });
+    case 'badge':
+      return plan ? good(changePlan(pricing, plan.id, { badge: text })) : bad(SETTLED);
     case 'price':
       return plan ? typePrice(pricing, plan, text, row.chosen) : bad(SETTLED);
     case 'action':

@@ -87,7 +87,7 @@ export const properties = [
     name: 'ink',
     label: 'Ink',
     group: 'Colour',
-    kind: 'colour',
+    kind: 'ink',
     parts: [...texts, 'search-field', 'numbers', 'links', 'buttons', 'icons'],
     css: 'color',
   },

@@ -22,9 +22,10 @@ export function asValue(
 ): LedgerValue | undefined {
   const property = propertiesOf(part).find((each) => says(each, name) && canBeSet(each, condition));
   if (property === undefined) return undefined;
-  const text = property.kind === 'colour' ? colourText(value, swatches) : value;
+  const isColour = property.kind === 'colour' || property.kind === 'ink';
+  const text = isColour ? colourText(value, swatches) : value;
   if (text === undefined) return undefined;
-  if (property.kind === 'colour') return { property: property.name, text };
+  if (isColour) return { property: property.name, text };
   // The ledger has words of its own for what CSS calls otherwise: `as typed` is `none`.
   const words = [text, ...offersFor(property.kind)];
   const same = words.find((word) => {

@@ -1,4 +1,6 @@
-import type { Theme } from '../theme';
+import type { PartValues, Theme, Values } from '../theme';
+import { accentDress } from './accent-dress';
+import { refersToSwatch } from '../read-swatches';
 import { cardDress } from './card-dress';
 import { ground } from './ground';
 import { pad, type Starter } from './shapes';
@@ -40,6 +42,30 @@ const undressed = [next(hairline, 2), tiles, ...following];
 /** The version after it: with cards of pricing tables, and all else as it was. */
 const withCards = (starter: Starter): Starter => next(starter, 2, (values) => ({ ...values, ...cardDress[starter.key] }));
 
+const dressed = undressed.map(withCards);
+
+/** The version after that: what of its cards goes with the accent of a plan is said by it. */
+function withAccents(starter: Starter): Starter {
+  const { accent, values } = accentDress[starter.key] ?? { accent: 'ink', values: {} };
+  const made = next(starter, 2, (before) => over(before, values));
+  // A swatch that is called as one of CSS's own colours cannot be referred to by another.
+  const colour = refersToSwatch(accent) ? accent : made.theme.swatches.find(({ name }) => name === accent)?.colour;
+  return { ...made, theme: { ...made.theme, swatches: [...made.theme.swatches, { name: 'accent', colour: colour ?? '#808080' }] } };
+}
+
+/** Values with others in their place, property by property. */
+const over = (under: Theme['values'], values: Theme['values']): Theme['values'] =>
+  Object.entries(values).reduce<Record<string, PartValues>>(
+    (all, [part, said]) => ({
+      ...all,
+      [part]: Object.entries(said).reduce<Record<string, Values>>(
+        (own, [condition, texts]) => ({ ...own, [condition]: { ...own[condition], ...texts } }),
+        all[part] ?? {},
+      ),
+    }),
+    under,
+  );
+
 /** Later versions of the ground: all values of the one before, with what is better. */
 export const laterGrounds: readonly Theme[] = [
   {
@@ -57,4 +83,4 @@ export const laterGrounds: readonly Theme[] = [
  * Later versions of starters. One that has shipped is never changed (its themes' editions would look otherwise): what is better
  * about it comes as its next version here, to which themes are moved by those who made them.
  */
-export const laterVersions: readonly Starter[] = [hairline, ...undressed, ...undressed.map(withCards)];
+export const laterVersions: readonly Starter[] = [hairline, ...undressed, ...dressed, ...dressed.map(withAccents)];

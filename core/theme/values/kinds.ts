@@ -1,6 +1,6 @@
 import { icons, pictures } from '../../media';
 import { fonts } from '../fonts/fonts';
-import { lengthReader, oneOf, orPage, page, readColour, type Reader } from './reading';
+import { lengthReader, oneOf, orPage, page, readColour, readInk, type Reader } from './reading';
 import { readBand } from './read-band';
 import { BROWSERS_OWN, readLine, readOutline } from './read-line';
 import { readIcon, readPicture, readPicturePosition, readPictureSize } from './read-picture';
@@ -47,6 +47,16 @@ export const kinds = {
     read: (text, vocabulary) => (text === 'page' ? good(page) : readColour(text, vocabulary)),
     refers: ['swatches'],
     offers: ({ swatches }) => [...swatches, 'none'],
+    editor: 'colour',
+  },
+  ink: {
+    read: readInk,
+    refers: ['swatches'],
+    offers: ({ swatches }) => [
+      ...swatches,
+      ...swatches.filter((name) => name === 'accent').flatMap(() => ['ink for accent', 'accent that reads']),
+      'none',
+    ],
     editor: 'colour',
   },
   family: { read: orPage(readFamily), offers: () => ['page', ...fonts.map(({ name }) => name)], editor: 'font' },

@@ -1,5 +1,5 @@
 import { closest } from 'fastest-levenshtein';
-import { fade, parseColour, toBytes, toHex, type Rgba } from '../../colour';
+import { fade, inkFor, parseColour, toBytes, toHex, type Rgba } from '../../colour';
 import { bad, good, type Outcome, type Problem } from '../../outcome';
 import { own } from '../../own';
 import type { TypeScale } from '../type-scale';
@@ -21,7 +21,16 @@ export type LineStyle = (typeof lineStyles)[number] | 'none' | 'hidden';
 /** A value that has been read. `css` is what the stylesheet says; the rest is what it comes to. */
 export type Value =
   | { readonly kind: 'page'; readonly css: 'inherit' }
-  | { readonly kind: 'colour'; readonly css: string; readonly rgba: Rgba; readonly swatch?: string }
+  | {
+      readonly kind: 'colour';
+      readonly css: string;
+      readonly rgba: Rgba;
+      readonly swatch?: string;
+      /** Of an ink: whether what is meant is the nearest to this colour that can be read where it stands. */
+      readonly reads?: true;
+      /** Of an ink that was made for a colour, so that it goes with that. */
+      readonly made?: true;
+    }
   | {
       readonly kind: 'length';
       readonly css: string;
@@ -115,7 +124,36 @@ const isUnit = (text: string): text is Unit => text === 'px' || text === 'em' ||
 /** The custom property that carries a swatch; prefixed, since custom properties inherit from the page. */
 export const swatchVariable = (name: string): string => `--zp-${name}`;
 
+/** The custom property that carries the ink for a swatch: no swatch's own, since their names begin with a letter. */
+export const inkVariable = (name: string): string => `--zp--on-${name}`;
+
+const INK_FOR = 'ink for ';
+const THAT_READS = ' that reads';
+
+/** An ink that reads on a colour: on a swatch, whatever that comes to. */
+function readInkFor(name: string, vocabulary: Vocabulary): Outcome<Value> {
+  const read = readColour(name, vocabulary);
+  if (!read.ok || read.value.kind !== 'colour') return read;
+  const { rgba, swatch } = read.value;
+  if (rgba.alpha < 1) return problem('value-whole', `“${name}” lets through what lies behind it.`, 'Say an ink for a whole colour.');
+  const ink = inkFor(rgba);
+  return good({ kind: 'colour', css: swatch === undefined ? toHex(ink) : `var(${inkVariable(swatch)})`, rgba: ink, made: true });
+}
+
+/** Reads an ink: a colour, or the nearest to one that can be read where it stands, as in `deep that reads`. */
+export const readInk: Reader = (text, vocabulary) => {
+  if (text === 'page') return good(page);
+  if (!text.endsWith(THAT_READS)) return readColour(text, vocabulary);
+  const name = text.slice(0, -THAT_READS.length);
+  const read = readColour(name, vocabulary);
+  if (!read.ok || read.value.kind !== 'colour') return read;
+  if (read.value.rgba.alpha < 1)
+    return problem('value-whole', `“${name}” lets through what lies behind it.`, 'Only a whole colour can be made to read.');
+  return good({ ...read.value, reads: true });
+};
+
 export const readColour: Reader = (text, vocabulary) => {
+  if (text.startsWith(INK_FOR)) return readInkFor(text.slice(INK_FOR.length), vocabulary);
   if (text === 'none' || text === 'transparent') return good({ kind: 'colour', css: 'transparent', rgba: { r: 0, g: 0, b: 0, alpha: 0 } });
   const share = /^(.+?)\s+(\d+(?:\.\d+)?)%$/.exec(text);
   const name = share?.[1] ?? text;

@@ -1,5 +1,17 @@
 import { ChangeDetectionStrategy, Component, ElementRef, effect, inject, input, output, type OnInit } from '@angular/core';
-import { cardFrameRules, cardsElement, contract, linesInCommon, rule, sheetOf, writeCss, writeHtml } from '../../../../core/compile';
+import {
+  accentRules,
+  accentedCards,
+  byWidth,
+  cardFrameRules,
+  cardsElement,
+  contract,
+  linesInCommon,
+  rule,
+  sheetOf,
+  writeCss,
+  writeHtml,
+} from '../../../../core/compile';
 import { toHex } from '../../../../core/colour';
 import { pageOf } from '../../../../core/paint';
 import { everyPeriod, type Pricing } from '../../../../core/pricing';
@@ -41,6 +53,7 @@ export class CardsSeen implements OnInit {
         [
           ...cardFrameRules(everyPeriod(pricing).length),
           ...(view ? sheetOf(view, { use: 'picture', key: 'seen', cards: 'alone' }) : []),
+          ...(view ? byWidth(view, (each) => accentRules(each, 'seen', accentedCards(each, pricing, `#seen>.${contract.plans}`))) : []),
           rule(`.${contract.plans}>*`, ['grid-row', `span ${linesInCommon(pricing, MANNER)}`]),
         ],
         'compact',

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatCheckboxModule } from '@angular/material/checkbox';
 import { languages } from '../../../../core/languages';
 import { addCurrency, addPeriod, removeCurrency, removePeriod, savingKinds, setCurrency, type Period, type Pricing } from '../../../../core/pricing';
 import type { KeptTheme } from '../documents/api';
@@ -16,7 +17,7 @@ const PERIODS: readonly Omit<Period, 'id'>[] = [
 @Component({
   selector: 'zest-offer-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButtonModule],
+  imports: [MatButtonModule, MatCheckboxModule],
   templateUrl: './offer-form.html',
   styleUrl: './form.scss',
 })

@@ -20,13 +20,14 @@ import {
   type Price,
   type Pricing,
 } from '../../../../core/pricing';
+import { AccentField } from './accent-field';
 import { PricingEdits } from './pricing-edits';
 
 /** What of the plan, and of the feature, in which one is cannot be typed in the comparison. */
 @Component({
   selector: 'zest-plan-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButtonModule, MatCheckboxModule],
+  imports: [AccentField, MatButtonModule, MatCheckboxModule],
   templateUrl: './plan-form.html',
   styleUrl: './form.scss',
 })

@@ -6,10 +6,9 @@ import { RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import { isSaid, type Feature, type PricingFinding } from '../../../../core/pricing';
 import { Deleting } from '../controls/deleting';
-import { ThemeViews } from '../controls/dressed/theme-views';
 import { Name } from '../controls/rename';
 import { UndoRedo } from '../controls/undo-redo';
-import { Api, type KeptTheme } from '../documents/api';
+import { Api } from '../documents/api';
 import { OpenDocument } from '../documents/open-document';
 import { Publisher } from '../publishing/publisher';
 import { Grid } from '../tables/grid/grid';
@@ -37,7 +36,6 @@ export class PlanView implements OnInit {
   readonly id = input.required<string>();
   private readonly api = inject(Api);
   private readonly changes = inject(ChangeDetectorRef);
-  private readonly views = inject(ThemeViews);
   private readonly deleting = inject(Deleting);
   private readonly dialog = inject(MatDialog);
   private readonly publisher = inject(Publisher);
@@ -45,7 +43,7 @@ export class PlanView implements OnInit {
   protected readonly edits = inject(PricingEdits);
   protected readonly pricing = this.open.document;
   protected readonly missing = this.open.missing;
-  protected readonly themes = signal<readonly KeptTheme[]>([]);
+  protected readonly themes = this.edits.themes;
   /** Whether the plans are seen as cards, in place of their comparison. */
   protected readonly asCards = signal(false);
   private readonly grid = viewChild(Grid);
@@ -55,10 +53,7 @@ export class PlanView implements OnInit {
     ['checks', 'Checks'],
   ] as const;
   protected readonly panel = signal<(typeof this.panels)[number][0]>('plan');
-  protected readonly view = computed(() => {
-    const theme = this.themes().find(({ id }) => id === this.pricing()?.theme)?.document;
-    return theme && this.views.of(theme);
-  });
+  protected readonly view = this.edits.view;
   protected readonly hidden = computed(() => this.pricing()?.plans.filter(({ hidden }) => hidden) ?? []);
   protected readonly size = computed(() => {
     const pricing = this.pricing();
@@ -178,6 +173,7 @@ export class PlanView implements OnInit {
       'go to name': 'Name it',
       'go to price': 'Type the price',
       'go to action': 'See its actions',
+      'go to accent': 'See its accent',
       'go to answer': 'See what it has',
     };
     return words[settle.does];
@@ -205,6 +201,9 @@ export class PlanView implements OnInit {
           rows.findIndex(({ is }) => is === 'action'),
           column,
         );
+        return this.panel.set('plan');
+      case 'go to accent':
+        this.chooseSoon(0, column);
         return this.panel.set('plan');
       case 'go to answer':
         return this.chooseSoon(this.rowOf(settle.feature), column);

@@ -5,6 +5,7 @@ import {
   addPlan,
   changeFeature,
   changePlan,
+  checkAccents,
   checkPricing,
   duplicatePlan,
   editedComparison,
@@ -23,6 +24,8 @@ import {
   type PricingFinding,
 } from '../../../../core/pricing';
 import { gridOf } from '../../../../core/table';
+import { ThemeViews } from '../controls/dressed/theme-views';
+import type { KeptTheme } from '../documents/api';
 import { OpenDocument } from '../documents/open-document';
 import type { Choice } from '../tables/choice';
 
@@ -30,7 +33,14 @@ import type { Choice } from '../tables/choice';
 @Injectable()
 export class PricingEdits {
   private readonly open = inject<OpenDocument<'pricings'>>(OpenDocument);
+  private readonly views = inject(ThemeViews);
   readonly pricing = this.open.document;
+  /** The themes that there are, and the one that it wears, as it is looked at. */
+  readonly themes = signal<readonly KeptTheme[]>([]);
+  readonly view = computed(() => {
+    const theme = this.themes().find(({ id }) => id === this.pricing()?.theme)?.document;
+    return theme && this.views.of(theme);
+  });
   /** Why something could not be done; and what came of something that could. */
   readonly refusal = signal('');
   readonly said = signal('');
@@ -54,7 +64,8 @@ export class PricingEdits {
   });
   readonly findings = computed<readonly PricingFinding[]>(() => {
     const pricing = this.pricing();
-    return pricing ? checkPricing(pricing) : [];
+    const view = this.view();
+    return pricing ? [...checkPricing(pricing), ...(view ? checkAccents(pricing, view) : [])] : [];
   });
 
   /** Chooses the name of a plan that is shown, by its number from 0. */
@@ -90,7 +101,14 @@ export class PricingEdits {
     const { table, rows, plans } = this.comparison() ?? {};
     const at = rows?.[row];
     if (!table || !at || gridOf(table).at(row, column).text === text) return;
-    const what = { names: 'name a plan', price: 'type a price', action: 'word an action', group: 'name a heading', feature: 'type what a plan has' };
+    const what = {
+      names: 'name a plan',
+      badge: 'name a badge',
+      price: 'type a price',
+      action: 'word an action',
+      group: 'name a heading',
+      feature: 'type what a plan has',
+    };
     this.act(what[at.is], '', (pricing) => typeIn(pricing, at, plans?.[column - 1], text));
   }
   /** Texts for a block of cells. */

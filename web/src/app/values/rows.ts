@@ -2,8 +2,11 @@ import { good, type Outcome } from '../../../../core/outcome';
 import {
   bundles,
   canFollow,
+  canRead,
   isOfColumn,
+  isReading,
   nothingToFollow,
+  nothingToReadOn,
   propertyOf,
   readBundle,
   readValue,
@@ -37,5 +40,6 @@ export function readRow(row: RowName, typed: string, vocabulary: Vocabulary, pla
   if (bundle) return readBundle(bundle, typed, vocabulary);
   const read = readValue(kindOf(row), typed, vocabulary);
   if (!read.ok) return read;
+  if (isReading(read.value) && !(places.length > 0 && places.every(canRead))) return nothingToReadOn();
   return isOfColumn(read.value) && !canAllFollow(row, places) ? nothingToFollow() : good([tidy(typed)]);
 }

@@ -14,6 +14,7 @@ const forms: { readonly [form in PlanForm]: string } = {
   comparison: 'Comparison',
   cards: 'Cards',
   'cards and comparison': 'Cards, the comparison below',
+  'one plan at a time': 'One plan at a time',
 };
 const lists: { readonly [list in (typeof cardLists)[number]]: string } = {
   'own lists': 'Each card its own list',
