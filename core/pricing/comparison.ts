@@ -1,4 +1,4 @@
-import { makeHeading, mergeEqual, setExceptions, tableOf, type Exception, type Row, type Table } from '../table';
+import { makeHeading, mergeEqual, setExceptions, tableOf, type Exception, type Mark, type Row, type Table } from '../table';
 import { isOfColumns } from '../theme';
 import { own } from '../own';
 import { answerOf, type Given } from './answers';
@@ -48,7 +48,7 @@ export function comparisonOf(
   const plans = shownPlans(pricing);
   const rows = rowsOf(pricing, prices, isWhole, isShown);
   const hints = isShown ? hintsOf(pricing, rows) : new Map<string, number>();
-  const nameOf = ({ id, name }: Feature): Row[number] => noted(name, hints.get(id));
+  const nameOf = ({ id, name, emphasised }: Feature): Row[number] => noted(name, hints.get(id), isShown && emphasised === true);
   const row = (name: Row[number], of: (plan: Plan) => Row[number]): Row => [name, ...plans.map(of)];
   const texts = rows.map((each): Row => {
     switch (each.is) {
@@ -143,11 +143,14 @@ const hintsOf = ({ notes }: Pricing, rows: readonly ComparisonRow[]): ReadonlyMa
       .map((id, at) => [id, notes.length + at + 1] as const),
   );
 
-/** A text with the number of its footnote behind it. */
-function noted(text: string, note: number | undefined): Row[number] {
-  if (note === undefined) return text;
-  const number = `\u00a0${note}`;
-  return { text: text + number, marks: [{ from: text.length, to: text.length + number.length, kind: 'super' }] };
+/** A text with the number of its footnote behind it, in bold where it is to be seen before others. */
+function noted(text: string, note: number | undefined, isBold = false): Row[number] {
+  const number = note === undefined ? '' : `\u00a0${note}`;
+  const marks: readonly Mark[] = [
+    ...(isBold && text !== '' ? [{ from: 0, to: text.length, kind: 'bold' as const }] : []),
+    ...(number === '' ? [] : [{ from: text.length, to: text.length + number.length, kind: 'super' as const }]),
+  ];
+  return marks.length === 0 ? text : { text: text + number, marks };
 }
 
 /** The comparison as it stands on a page: with what each period costs, what it cost before and what it saves, and with its footnotes below. */

@@ -1,6 +1,5 @@
 export * from './pricing';
 export { accentOf, viewWithAccent } from './accents';
-export { checkAccents, hardestOfCards } from './accent-checks';
 export { decimalsOf, isAmount, readAmount } from './amounts';
 export { answerOf, lineOf, phrased, type Given } from './answers';
 export { cardManners, cardText, cardsOf, type Card, type CardLine, type CardManner } from './cards';

@@ -76,6 +76,8 @@ export interface Feature {
   /** What it means, for those who ask. */
   readonly hint: string;
   readonly in: (typeof featurePlaces)[number];
+  /** Whether it is to be seen before others. */
+  readonly emphasised?: boolean;
   /** How a card says a number of it, by plural forms (Unicode CLDR); `{n}` stands for the number, `other` is always there. */
   readonly phrase: Readonly<Record<string, string>>;
 }

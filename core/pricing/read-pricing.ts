@@ -135,6 +135,7 @@ const featureSchema = object({
   name: text('A feature’s name', PRICING_LIMITS.name),
   hint: text('A hint'),
   in: choice('Where a feature stands', featurePlaces),
+  emphasised: boolean().strict().optional().default(undefined),
   phrase: recordOf<string>('A phrase’s forms', (name) => pluralForms.includes(name), phraseProblem, pluralForms.length),
 }).noUnknown('A feature has no other fields.');
 const answerSchema = object({

@@ -84,7 +84,11 @@ export function randomPricing(d: Dice): Pricing {
       : [],
     note: d.chance(0.2) ? 'Until the end of May.' : '',
   }));
-  const features = Array.from({ length: d.whole(0, 14) }, (_, at) => emptyFeature(`f${at}`, d.pick(words), d.chance(0.2) ? 'group' : 'feature'));
+  const features = Array.from({ length: d.whole(0, 14) }, (_, at) => ({
+    ...emptyFeature(`f${at}`, d.pick(words), d.chance(0.2) ? 'group' : 'feature'),
+    ...(d.chance(0.2) ? { hint: 'What that means, in a few words.' } : {}),
+    ...(d.chance(0.2) ? { emphasised: true } : {}),
+  }));
   const answers = features.flatMap(({ id, kind }) => {
     if (kind === 'group') return [];
     const given = plans.flatMap((plan): readonly (readonly [string, Answer])[] => {

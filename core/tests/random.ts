@@ -59,8 +59,8 @@ export function dice(seed: number): Dice {
 }
 
 const swatchNames = ['mist', 'deep', 'glow', 'lamp'];
-/** What random themes grow from: the starters, and the bare ground. */
-export const starterNames = starterBases.names;
+/** What random themes grow from: the first twelve starters, and the bare ground, so that each seed is the same theme as ever. */
+export const starterNames = starterBases.names.slice(0, 13);
 const hex = (d: Dice): string => `#${Array.from({ length: 6 }, () => d.whole(0, 15).toString(16)).join('')}`;
 const colour = (d: Dice): string => {
   const plain = d.chance(0.6) ? d.pick(swatchNames) : hex(d);
@@ -99,6 +99,7 @@ export const randomText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
     d.pick(['none', `0 2px 8px ${colour(d)}`, `inset 0 0 0 2px ${colour(d)}`, `1px 1px 0.5em -1px ${colour(d)}, 0 4px 10px rgb(10, 20, 30)`]),
   layout: (d) => d.pick(['by content', 'equal']),
   arrangement: (d) => d.pick(['as it is', 'scrolls', 'stacked', 'turned', 'most columns', 'fewest columns']),
+  'badge-place': (d) => d.pick(['as texts do', 'start', 'center', 'end', 'over the whole card']),
   sits: (d) => d.pick(['start', 'center', 'end']),
   side: (d) => d.pick(['above', 'below']),
   wrap: (d) => d.pick(['wrap', 'one line']),

@@ -2,6 +2,7 @@ import { isDrawn, lineAt } from '../../lines';
 import { cardParts, needsPointer, partOf, type ConditionName, type PartName, type Slot, type ThemeView } from '../../theme';
 import { contract } from '../markup/contract';
 import { iconShape } from '../rules/icons';
+import { winnerAt } from '../../resolve';
 import { rule, type CssNode, type Declaration, type Stylesheet } from '../sheet/stylesheet';
 import { swatchRule, variablesOf } from '../sheet/swatch-rule';
 import { cardSelector, cardsOfTheme } from './card-selectors';
@@ -126,6 +127,7 @@ function cardNodes(view: ThemeView, key: string, held: boolean): Stylesheet {
     ),
     ...markRules(view, theme),
     ...roomRules(view, theme),
+    ...badgeRules(view, theme),
     ...(isDrawn(line) ? [rule(`${root} :where(.${contract.inCards.feature}+.${contract.inCards.feature})`, ['border-block-start', line.css])] : []),
     ...(['sign', 'cents'] as const).flatMap((piece) =>
       [[], ['featured' as const]].flatMap((conditions) => {
@@ -165,6 +167,15 @@ function roomRules(view: ThemeView, theme: string): readonly CssNode[] {
   const line = (within: string): string => `${cardsOfTheme(theme)} :where(${within}.${contract.line})`;
   const isSame = JSON.stringify(always) === JSON.stringify(featured);
   return [rule(line(''), ...always), ...(isSame ? [] : [rule(line(`.${contract.featured} `), ...featured)])];
+}
+
+/** Where the badge stands on its line, or that it takes all of it from edge to edge. Its text stands as that is said of it. */
+function badgeRules(view: ThemeView, theme: string): readonly CssNode[] {
+  const place = winnerAt(view, { part: 'badge', conditions: [] }, 'badge-place').value.css;
+  if (place === 'as-texts') return [];
+  const line = `${cardsOfTheme(theme)} :where(.${contract.line}:has(>.${contract.inCards.badge}))`;
+  if (place !== 'whole') return [rule(line, ['display', 'flex'], ['justify-content', place])];
+  return [rule(line, ['display', 'flex'], ['padding', '0']), rule(`${line}>*`, ['flex', '1'])];
 }
 
 const initialRoom = (outward: string): string | undefined => (outward === '0' || /^0[a-z]*$/.test(outward) ? undefined : outward);

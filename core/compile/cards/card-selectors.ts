@@ -10,6 +10,7 @@ const markOf = (part: PartName): string => (partOf(part).box === 'cards' ? marks
 const tests: { readonly [condition in ConditionName]?: { readonly own: string; readonly label?: string } } = {
   absent: { own: `.${contract.absent}` },
   'not-said': { own: `.${contract.notSaid}` },
+  emphasised: { own: `.${contract.emphasised}` },
   hovered: { own: ':hover' },
   pressed: { own: ':active' },
   current: { own: '', label: ':has(:checked)' },

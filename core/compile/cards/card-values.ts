@@ -30,7 +30,7 @@ export const INHERITED: ReadonlySet<string> = new Set([
 ]);
 
 /** What modules of their own write, or what is no declaration by itself. */
-const elsewhere: ReadonlySet<string> = new Set(['edge', 'icon', 'between-plans', 'outward', 'least-width', 'sign-size', 'cents-size']);
+const elsewhere: ReadonlySet<string> = new Set(['edge', 'icon', 'between-plans', 'outward', 'least-width', 'badge-place', 'sign-size', 'cents-size']);
 
 /** Whether a value is measured by the type of what it stands on, so that it means another thing where that is inherited. */
 const isMeasured = (css: string): boolean => /\d(?:em|%)/.test(css);

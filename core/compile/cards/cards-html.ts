@@ -59,7 +59,7 @@ function pricesOf(pricing: Pricing, { plan, unpriced }: Card): Piece {
   const periods = everyPeriod(pricing);
   const said = periods.map((chosen) => {
     const price = writtenPrice(pricing, plan, chosen);
-    if (!price) return unpriced === '' ? [] : [p(inCards.price, unpriced)];
+    if (!price) return unpriced === '' ? [] : [p(inCards.period, unpriced)];
     return [
       p(inCards.price, ...priceNodes(price)),
       ...(price.was === undefined ? [] : [p(inCards['earlier-price'], price.was)]),
@@ -92,22 +92,19 @@ function actionsOf({ plan, actions, instead }: Card): Piece {
 }
 
 /** A text that says what it means to those who open it: without a script, by keys too (HTML Standard, section 4.11.1). */
-const hinted = (text: string, hint: string): Element =>
-  element('details', { class: contract.hint }, element('summary', {}, ...textWithBreaks(text)), element('p', {}, ...textWithBreaks(hint)));
+const hinted = (text: readonly MarkupNode[], hint: string): Element =>
+  element('details', { class: contract.hint }, element('summary', {}, ...text), element('p', {}, ...textWithBreaks(hint)));
 
-function lineNode({ is, text, hint, note }: CardLine, { absent, notSaid }: { readonly absent: string; readonly notSaid: string }): Element {
+function lineNode({ is, text, hint, note, feature }: CardLine, { absent, notSaid }: { readonly absent: string; readonly notSaid: string }): Element {
   const number = note === undefined ? [] : [element('sup', {}, `\u00a0${note}`)];
-  const said = hint === undefined ? textWithBreaks(text) : [hinted(text, hint)];
+  const whole = [...textWithBreaks(text), ...number];
+  const said = hint === undefined ? whole : [hinted(whole, hint)];
   if (is === 'group') return element('li', { class: inCards['feature-group'] }, ...said);
   const heard = is === 'absent' ? absent : is === 'not said' ? `${notSaid}:` : '';
   const mark = is === 'absent' ? ` ${contract.absent}` : is === 'not said' ? ` ${contract.notSaid}` : '';
-  return element(
-    'li',
-    { class: inCards.feature + mark },
-    ...(heard === '' ? [] : [element('span', { class: contract.heard }, `${heard} `)]),
-    ...said,
-    ...number,
-  );
+  const spoken = heard === '' ? [] : [element('span', { class: contract.heard }, `${heard} `)];
+  const strong = feature.emphasised === true ? ` ${contract.emphasised}` : '';
+  return element('li', { class: inCards.feature + mark + strong }, ...spoken, ...said);
 }
 
 const iconOf = ({ plan }: Card): Piece => {

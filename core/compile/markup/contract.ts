@@ -118,6 +118,8 @@ export const contract = {
   /** On a feature that a plan does not have, and on one of which nothing is said. */
   absent: 'zp-absent',
   notSaid: 'zp-not-said',
+  /** On a feature that is to be seen before others. */
+  emphasised: 'zp-emphasised',
   /** The switch of plans of which one is shown at a time, and which of them. */
   choice: 'zp-choice',
   nthPlan: (at: number): string => `zp-q${at}`,

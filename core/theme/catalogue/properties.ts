@@ -250,6 +250,7 @@ export const properties = [
     initial: '0',
   },
   { ...box, name: 'least-width', label: 'At least as wide', group: 'Cards', kind: 'length', parts: ['plan'], conditions: rest, initial: '13rem' },
+  { ...box, name: 'badge-place', label: 'Stands', group: 'Cards', kind: 'badge-place', parts: ['badge'], conditions: rest, initial: 'as texts do' },
   { ...box, name: 'sign-size', label: 'Size of the currency', group: 'Cards', kind: 'share', parts: ['price'], initial: '100%' },
   { ...box, name: 'cents-size', label: 'Size of the cents', group: 'Cards', kind: 'share', parts: ['price'], initial: '100%' },
   { ...lines, name: 'outer-top', label: 'Outer, top' },

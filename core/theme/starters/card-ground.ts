@@ -15,5 +15,5 @@ export const cardGround: Theme['values'] = {
   period: { rest: { size: '0.87em' } },
   saving: { rest: { size: '0.87em', weight: '600' } },
   'feature-group': { rest: { weight: '700' } },
-  feature: { rest: { icon: 'tick' }, absent: { icon: 'dash' }, 'not-said': { icon: 'none' } },
+  feature: { rest: { icon: 'tick' }, absent: { icon: 'dash' }, 'not-said': { icon: 'none' }, emphasised: { weight: '700' } },
 };

@@ -35,7 +35,7 @@ const tiles = next(first('tiles'), 2, (values) => {
 });
 
 /** From the second version of the ground on, headers stand as what stands under them, but where a starter says otherwise. */
-const following = starters.filter(({ key }) => key !== 'hairline' && key !== 'tiles').map((starter) => next(starter, 2));
+const following = starters.filter(({ key }) => key in cardDress && key !== 'hairline' && key !== 'tiles').map((starter) => next(starter, 2));
 
 const undressed = [next(hairline, 2), tiles, ...following];
 

@@ -57,6 +57,12 @@ const shipped: Readonly<Record<string, string>> = {
   'porthole 4': 'ajtql5',
   'gazette 4': 'p9zdfr',
   'chalk 4': 'fwrlvb',
+  'regatta 1': '19iyyvf',
+  'lamplight 1': '1hd4ihy',
+  'tariff 1': 'cs8507',
+  'sorbet 1': '1fhpdxg',
+  'draughtsman 1': 'jua6fe',
+  'placard 1': '159tzgg',
 };
 
 describe('A version of a starter', () => {

@@ -1,5 +1,6 @@
 import { box, pad, plain, scale, swatches, type Starter } from './shapes';
 import { moreStarters } from './more-starters';
+import { pricingStarters } from './pricing-starters';
 
 /** The themes to begin from. Each is a whole idea of a table; a new theme grows from one of them. */
 export const starters: readonly Starter[] = [
@@ -206,4 +207,5 @@ export const starters: readonly Starter[] = [
     },
   },
   ...moreStarters,
+  ...pricingStarters,
 ];

@@ -109,6 +109,7 @@ export const kinds = {
   }),
   sits: worded({ start: '0 auto', center: 'auto', end: 'auto 0' }),
   side: worded({ above: 'top', below: 'bottom' }),
+  'badge-place': worded({ 'as texts do': 'as-texts', start: 'start', center: 'center', end: 'end', 'over the whole card': 'whole' }),
   wrap: worded({ wrap: 'normal', 'one line': 'nowrap' }),
   figures: { read: readFigures, offers: () => [...figureWords, 'tabular, slashed zero', 'tabular, lining'], editor: 'words' },
   caps: worded({ 'as typed': 'normal', 'small capitals': 'small-caps', 'all small capitals': 'all-small-caps' }),

@@ -113,6 +113,7 @@ const holds = (element: HTMLElement): readonly ConditionName[] => [
   ...(element.closest('.zp-featured') ? (['featured'] as const) : []),
   ...(element.matches('.zp-absent') ? (['absent'] as const) : []),
   ...(element.matches('.zp-not-said') ? (['not-said'] as const) : []),
+  ...(element.matches('.zp-emphasised') ? (['emphasised'] as const) : []),
   ...(element.matches('[aria-disabled=true]') ? (['disabled'] as const) : []),
   ...(element.querySelector(':scope>input:checked') ? (['current'] as const) : []),
   ...hands.filter((each) => element.dataset['held']?.split(' ').includes(each)),

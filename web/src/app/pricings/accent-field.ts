@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { sayProblem } from '../../../../core/outcome';
-import { accentOf, hardestOfCards, viewWithAccent } from '../../../../core/pricing';
+import { hardestOfCards } from '../../../../core/plan-checks';
+import { accentOf, viewWithAccent } from '../../../../core/pricing';
 import { ACCENT, partOf, type ModeName } from '../../../../core/theme';
 import { PricingEdits } from './pricing-edits';
 

@@ -1,11 +1,11 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { sayProblem, type Outcome } from '../../../../core/outcome';
+import { checkAccents, checkWords } from '../../../../core/plan-checks';
 import {
   addFeature,
   addPlan,
   changeFeature,
   changePlan,
-  checkAccents,
   checkPricing,
   duplicatePlan,
   editedComparison,
@@ -65,7 +65,7 @@ export class PricingEdits {
   readonly findings = computed<readonly PricingFinding[]>(() => {
     const pricing = this.pricing();
     const view = this.view();
-    return pricing ? [...checkPricing(pricing), ...(view ? checkAccents(pricing, view) : [])] : [];
+    return pricing ? [...checkPricing(pricing), ...(view ? [...checkAccents(pricing, view), ...checkWords(pricing, view)] : [])] : [];
   });
 
   /** Chooses the name of a plan that is shown, by its number from 0. */

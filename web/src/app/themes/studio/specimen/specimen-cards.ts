@@ -45,6 +45,7 @@ export function cardPartAt(target: HTMLElement): { readonly part: PartName; read
     const holds: readonly (ConditionName | false)[] = [
       element.matches(`.${contract.absent}`) && 'absent',
       element.matches(`.${contract.notSaid}`) && 'not-said',
+      element.matches(`.${contract.emphasised}`) && 'emphasised',
       element.closest(`.${contract.featured}`) !== null && 'featured',
     ];
     return { part, condition: holds.find((each) => each !== false && partOf(part).conditions.includes(each)) || 'rest' };

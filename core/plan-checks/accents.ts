@@ -1,9 +1,6 @@
 import { readability, slotsOf, type SlotReadability } from '../paint';
 import { ACCENT, cardParts, partOf, propertyOf, type ModeName, type ThemeView } from '../theme';
-import { accentOf, viewWithAccent } from './accents';
-import type { PricingFinding } from './checks';
-import { shownPlans } from './comparison';
-import type { Plan, Pricing } from './pricing';
+import { accentOf, shownPlans, viewWithAccent, type Plan, type Pricing, type PricingFinding } from '../pricing';
 
 const known = new WeakMap<ThemeView, SlotReadability | undefined>();
 
@@ -31,13 +28,12 @@ export const checkAccents = (pricing: Pricing, view: ThemeView): readonly Pricin
   shownPlans(pricing).flatMap((plan) => modesOf(view).flatMap((mode) => ofAccent(plan, view.in(mode))));
 
 function ofAccent(plan: Plan, view: ThemeView): readonly PricingFinding[] {
-  const accent = accentOf(view, plan);
+  // A theme without that swatch has nothing that goes with it.
+  const accent = view.colours.has(ACCENT) ? accentOf(view, plan) : undefined;
   if (!accent) return [];
   const found = (code: string, say: string): readonly PricingFinding[] => [{ code, say, settle: { does: 'go to accent', plan: plan.id } }];
   const name = plan.name.trim() === '' ? `the plan ${plan.id}` : `“${plan.name}”`;
   if (!accent.ok) return found('accent', `The accent of ${name} is no colour: ${accent.problems[0]?.say ?? ''}`);
-  // A theme without that swatch has nothing that goes with it.
-  if (!view.colours.has(ACCENT)) return [];
   const hardest = hardestOfCards(viewWithAccent(view, plan));
   if (!hardest || hardest.passes) return [];
   const { label } = partOf(hardest.slot.part);

@@ -1,0 +1,2 @@
+export { checkAccents, hardestOfCards } from './accents';
+export { checkWords } from './long-words';
