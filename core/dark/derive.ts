@@ -87,7 +87,7 @@ function gradientText({ css, stops = [] }: Extract<Value, { readonly kind: 'pict
 
 /**
  * The dark tone of an accent with which inks go along, whatever it is a ground, a line or a text for: the nearest that can be told from the
- * ground (WCAG 2.2, 1.4.11), since the inks see to themselves. Undefined where the theme has no such inks; its accent is then a swatch as any.
+ * ground (WCAG 2.2, 1.4.11), since the inks see to themselves. Undefined where the theme has no such inks; its accent is then a swatch like others.
  */
 function accentIn(view: ThemeView, ground: Rgba): string | undefined {
   const own = view.vocabulary.swatches.get(ACCENT);

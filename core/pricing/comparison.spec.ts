@@ -72,9 +72,12 @@ describe('The comparison of a pricing table', () => {
     expect(readTable(table).ok).toBeTrue();
   });
   it('has on a page answers that neighbours have in common as one cell, where that is asked for', () => {
-    const { table, rows } = wholeComparison({ ...seasonPasses, joined: true });
+    const { table, rows } = wholeComparison({ ...seasonPasses, joined: true, featured: 'deck' });
     const late = rows.findIndex((row) => row.is === 'feature' && row.feature.name === 'Late boats');
     expect(table.merges.filter(({ row }) => row === late)).toEqual([{ row: late, column: 2, rows: 1, columns: 2 }]);
+    // What stands out stays apart from its neighbours, since it has a frame.
+    const apart = wholeComparison({ ...seasonPasses, joined: true });
+    expect(apart.table.merges.every(({ row }) => apart.rows[row]?.is === 'group')).toBeTrue();
     expect(table.merges.every(({ row, rows: high }) => /^(?:feature|group)$/.test(rows[row]?.is ?? '') && high === 1)).toBeTrue();
     expect(readTable(table).ok).toBeTrue();
     expect(wholeComparison(seasonPasses).table.merges.every(({ row }) => rows[row]?.is === 'group')).toBeTrue();

@@ -79,7 +79,7 @@ export function comparisonOf(
     const made = is === 'group' ? makeHeading(table, at) : undefined;
     return made?.ok ? made.value : table;
   }, plain);
-  const seen = isShown ? standingOut(pricing, pricing.joined === true ? withJoined(headed, rows) : headed, plans) : headed;
+  const seen = isShown ? standingOut(pricing, pricing.joined === true ? withJoined(pricing, headed, rows, plans) : headed, plans) : headed;
   return { table: withLooks(pricing, seen, rows, plans), rows, plans };
 }
 
@@ -196,12 +196,23 @@ const actionCell =
     return first.href === '' ? first.text : { text: first.text, marks: [{ from: 0, to: first.text.length, kind: 'link', href: first.href }] };
   };
 
-/** Answers that neighbouring plans have in common as one cell over all of them. */
-const withJoined = (table: Table, rows: readonly ComparisonRow[]): Table =>
-  rows.reduce((each, { is }, row) => {
-    const made = is === 'feature' ? mergeEqual(each, { row, column: 1, toRow: row, toColumn: each.columns.length - 1 }) : undefined;
-    return made?.ok ? made.value : each;
-  }, table);
+/** Answers that neighbouring plans have in common as one cell over all of them. What stands out stays apart: its frame would be interrupted. */
+function withJoined(pricing: Pricing, table: Table, rows: readonly ComparisonRow[], plans: readonly Plan[]): Table {
+  const at = plans.findIndex(({ id }) => id === pricing.featured) + 1;
+  const stretches =
+    at === 0
+      ? [[1, plans.length] as const]
+      : ([
+          [1, at - 1],
+          [at + 1, plans.length],
+        ] as const);
+  const joined = (given: Table, row: number): Table =>
+    stretches.reduce((each, [column, toColumn]) => {
+      const made = column < toColumn ? mergeEqual(each, { row, column, toRow: row, toColumn }) : undefined;
+      return made?.ok ? made.value : each;
+    }, given);
+  return rows.reduce((each, { is }, row) => (is === 'feature' ? joined(each, row) : each), table);
+}
 
 /** The plan that is to stand out has a frame around its column: in its own accent or, without one, as its card has it at the least. */
 function standingOut({ featured }: Pricing, table: Table, plans: readonly Plan[]): Table {

@@ -4,7 +4,7 @@ const grown = { format: 'zest-theme/2', base: { starter: 'ground', version: 2 } 
 const filled = { fill: 'accent', ink: 'ink for accent' } as const;
 const written = { ink: 'accent that reads' } as const;
 
-/** Starters that were made for pricing tables; data tables that stand beside these wear them as well. */
+/** Starters that were made for plans and their prices; whatever else stands beside these wears them as well. */
 export const pricingStarters: readonly Starter[] = [
   {
     key: 'regatta',

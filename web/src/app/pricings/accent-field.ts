@@ -1,9 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { sayProblem } from '../../../../core/outcome';
+import { sayProblem, type Outcome } from '../../../../core/outcome';
+import type { SlotReadability } from '../../../../core/paint';
 import { hardestOfCards } from '../../../../core/plan-checks';
 import { accentOf, viewWithAccent } from '../../../../core/pricing';
 import { ACCENT, partOf, type ModeName } from '../../../../core/theme';
 import { PricingEdits } from './pricing-edits';
+
+/** What is told of an accent: what is wrong with it or, where it is seen, how well texts read with it. */
+function noteOf(accent: Outcome<string> | undefined, hardest: SlotReadability | undefined, isSeen: boolean): string {
+  if (!accent) return '';
+  if (!accent.ok) return accent.problems.map(sayProblem).join(' ');
+  if (!isSeen) return 'Not seen: the theme has no swatch “accent”.';
+  if (!hardest) return '';
+  return `The hardest to read is the ${partOf(hardest.slot.part).label.toLowerCase()}, at ${(Math.floor(hardest.ratio * 10) / 10).toFixed(1)} : 1.`;
+}
 
 /** The accent of the plan in which one is: a swatch of its theme or a colour, in the dark another one, with how well texts read with it. */
 @Component({
@@ -83,11 +93,7 @@ export class AccentField {
         text: (mode === '' ? plan.accent : plan.accentIn?.[mode]) ?? '',
         placeholder: mode === '' ? 'the theme’s' : plan.accent || 'the theme’s',
         colour: accent?.ok === true ? accent.value : 'none',
-        note: hardest
-          ? `The hardest to read is the ${partOf(hardest.slot.part).label.toLowerCase()}, at ${(Math.floor(hardest.ratio * 10) / 10).toFixed(1)} : 1.`
-          : accent?.ok === true && looked && !looked.colours.has(ACCENT)
-            ? 'Not seen: the theme has no swatch “accent”.'
-            : '',
+        note: noteOf(accent, hardest, looked?.colours.has(ACCENT) === true),
       };
     });
   });
