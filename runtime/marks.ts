@@ -22,6 +22,7 @@ export const FRAME: Contract['frame'] = 'zp-frame';
 export const SHEETS: Contract['sheets'] = 'data-sheets';
 export const NEEDS: Contract['needs'] = '--zp_needs';
 export const OUT: Contract['out'] = 'data-out';
+export const CARDS: Contract['anyCards'] = 'zp-cards';
 export const ASIDES: readonly [Contract['label'], Contract['open'], Contract['left'], Contract['again']] = [
   'zp-label',
   'zp-open',

@@ -38,6 +38,9 @@ export const framesScript = () => starting('tendAll', 'frames');
 /** The script for pages whose tables are laid over several sheets where they are printed. */
 export const sheetsScript = () => starting('layOverSheets', 'sheets');
 
+/** The script for pages with cards of plans: what visitors choose stands in the address. */
+export const plansScript = () => starting('keepChoices', 'plans');
+
 /** A script that calls one function of a file. */
 async function starting(name, file) {
   const contents = `import { ${name} } from './${file}';\n${name}();\n`;
@@ -53,5 +56,6 @@ export async function buildRuntime() {
   await Promise.all(choices.map(async (chosen) => writeFileSync(`dist/runtime/table/${chosen.join('.') || 'plain'}.js`, await tableScript(chosen))));
   writeFileSync('dist/runtime/table/frames.js', await framesScript());
   writeFileSync('dist/runtime/table/sheets.js', await sheetsScript());
+  writeFileSync('dist/runtime/table/plans.js', await plansScript());
   writeFileSync('dist/runtime/elsewhere.js', await small(await build({ ...shared, entryPoints: ['runtime/elsewhere.ts'] })));
 }

@@ -1,5 +1,7 @@
 import type { Rgba } from '../colour';
 import {
+  ACCENT,
+  goesAlong,
   partOf,
   places,
   propertiesOf,
@@ -7,6 +9,7 @@ import {
   type ConditionName,
   type PartName,
   type Place,
+  type Property,
   type PropertyName,
   type Theme,
   type ThemeView,
@@ -54,6 +57,12 @@ const always: readonly Place[] = (
 ).map(([part, condition]) => ({ part, condition }));
 const isAlways = (place: Place): boolean => always.some(({ part, condition }) => part === place.part && condition === place.condition);
 
+/** Whether what is said of cards goes with the accent of a plan, which is among a brand's swatches: inks see to themselves there. */
+function goesWithAccent(view: ThemeView, place: Place, property: Property): boolean {
+  const value = partOf(place.part).box === 'cards' ? view.valueAt(place, property) : undefined;
+  return value !== undefined && (goesAlong(value) || ('swatch' in value && value.swatch === ACCENT));
+}
+
 /**
  * The theme in a brand's colours: its swatches are derived from the one colour, and every fill, ink and line
  * that it or its base theme sets refers to them. Shapes, type and the lines' widths stay.
@@ -64,6 +73,7 @@ export function applyBrand(view: ThemeView, brand: Rgba): Theme {
     const isSaid = (name: PropertyName): boolean => view.said(place, name).length > 0 || isAlways(place);
     for (const property of propertiesOf(place.part)) {
       const { name, kind } = property;
+      if (goesWithAccent(view, place, property)) continue;
       if (name === 'fill' && isSaid('fill')) changed = setValue(changed, place, name, fillFor(place));
       // Whatever is filled gets the ink that was measured on it.
       if (name === 'ink' && (isSaid('ink') || isSaid('fill'))) changed = setValue(changed, place, name, inkFor(place));

@@ -26,6 +26,8 @@ export interface PricingWords {
   /** What the choice of one plan is called, and the row of badges in the comparison. */
   readonly plan: string;
   readonly badge: string;
+  /** What the switch of currencies is called. */
+  readonly currency: string;
   /** What leads from the cards to the comparison. */
   readonly compare: string;
 }
@@ -36,7 +38,15 @@ const byLanguage: { readonly [code in LanguageCode]: Own } = {
     ...{ notSaid: 'Not said', free: 'Free', onRequest: 'On request', from: 'from {amount}', perMonth: '{amount} a month', save: 'Save {saving}' },
     ...{ saveMonths: 'Save {saving} months', price: 'Price', was: 'was {amount}', everythingIn: 'Everything in {plan}, and', soldOut: 'Sold out' },
     ...{ comingSoon: 'Coming soon', features: 'Features', action: 'Choose' },
-    ...{ absent: 'Not included:', period: 'Period', saveUpTo: 'save up to {saving}', compare: 'Compare all plans', plan: 'Plan', badge: 'Note' },
+    ...{
+      absent: 'Not included:',
+      period: 'Period',
+      saveUpTo: 'save up to {saving}',
+      compare: 'Compare all plans',
+      plan: 'Plan',
+      badge: 'Note',
+      currency: 'Currency',
+    },
   },
   de: {
     ...{
@@ -56,6 +66,7 @@ const byLanguage: { readonly [code in LanguageCode]: Own } = {
       compare: 'Alle Tarife vergleichen',
       plan: 'Tarif',
       badge: 'Hinweis',
+      currency: 'Währung',
     },
   },
   fr: {
@@ -76,6 +87,7 @@ const byLanguage: { readonly [code in LanguageCode]: Own } = {
       compare: 'Comparer toutes les formules',
       plan: 'Formule',
       badge: 'À noter',
+      currency: 'Devise',
     },
   },
   es: {
@@ -96,6 +108,7 @@ const byLanguage: { readonly [code in LanguageCode]: Own } = {
       compare: 'Comparar todos los planes',
       plan: 'Plan',
       badge: 'Nota',
+      currency: 'Moneda',
     },
   },
   el: {
@@ -122,13 +135,22 @@ const byLanguage: { readonly [code in LanguageCode]: Own } = {
       compare: 'Σύγκριση όλων',
       plan: 'Πρόγραμμα',
       badge: 'Σημείωση',
+      currency: 'Νόμισμα',
     },
   },
   ar: {
     ...{ notSaid: 'غير مذكور', free: 'مجانًا', onRequest: 'عند الطلب', from: 'ابتداءً من {amount}', perMonth: '{amount} شهريًا', save: 'وفّر {saving}' },
     ...{ saveMonths: 'وفّر {saving} من الأشهر', price: 'السعر', was: 'كان {amount}', everythingIn: 'كل ما في {plan}، وأيضًا', soldOut: 'نفدت الكمية' },
     ...{ comingSoon: 'قريبًا', features: 'الميزات', action: 'اختر' },
-    ...{ absent: 'غير مشمول:', period: 'المدة', saveUpTo: 'وفّر حتى {saving}', compare: 'قارن كل الباقات', plan: 'الباقة', badge: 'ملاحظة' },
+    ...{
+      absent: 'غير مشمول:',
+      period: 'المدة',
+      saveUpTo: 'وفّر حتى {saving}',
+      compare: 'قارن كل الباقات',
+      plan: 'الباقة',
+      badge: 'ملاحظة',
+      currency: 'العملة',
+    },
   },
 };
 

@@ -98,7 +98,14 @@ export function randomPricing(d: Dice): Pricing {
     return given.length === 0 ? [] : [[id, Object.fromEntries(given)] as const];
   });
   return {
-    ...{ format: 'zest-pricing/1', name: 'Passes', caption: 'Passes', language: d.pick(languages), periods, currencies: [{ code: 'GBP' }] },
+    ...{
+      format: 'zest-pricing/1',
+      name: 'Passes',
+      caption: 'Passes',
+      language: d.pick(languages),
+      periods,
+      currencies: d.chance(0.25) ? [{ code: 'GBP' }, { code: 'EUR', rate: '1.16' }] : [{ code: 'GBP' }],
+    },
     first: { period: d.pick(periods).id, currency: 'GBP' },
     ...{ tax: 'included', saving: d.pick(['percent', 'money', 'months'] as const), unpriced: d.chance(0.5) ? 'Not sold so' : '', plans },
     featured: d.chance(0.8) ? d.pick(plans).id : '',

@@ -96,4 +96,23 @@ describe('Accents of plans', () => {
     await person.open(`${app.url}/site/colours`);
     expect(await axeFindings(driver)).toEqual([]);
   });
+
+  it('and what a visitor chooses of them stands in the address, period and currency both', async () => {
+    const prices = (): Promise<readonly string[]> =>
+      driver.executeScript(
+        `return [...document.querySelectorAll('.zp-price')].filter((each) => each.getClientRects().length > 0).map((each) => each.innerText)`,
+      );
+    await person.open(`${app.url}/site/colours?place-1-cards-period=season`);
+    await person.until('prices of a season', async () => (await prices()).includes('£51') || undefined);
+    await person.click('radio', 'EUR');
+    await person.until('prices in euros', async () => ((await prices()).every((each) => each.startsWith('€')) ? true : undefined));
+    expect(await prices()).toEqual(['€58.90', '€83.90', '€189 per berth']);
+    const address = await driver.getCurrentUrl();
+    expect(new URL(address).search).toBe('?place-1-cards-period=season&place-1-cards-currency=EUR');
+    // Passed on, it shows the same.
+    await person.open(`${app.url}/site/colours`);
+    expect((await prices())[0]).toBe('£9.50');
+    await person.open(address);
+    await person.until('the same prices', async () => (await prices()).includes('€58.90') || undefined);
+  });
 });

@@ -38,6 +38,8 @@ export interface PageJob extends Parts {
   readonly frames: string;
   /** Address of the script by which tables are laid over several sheets of paper. */
   readonly sheets: string;
+  /** Address of the script by which what visitors choose of plans stands in the address. */
+  readonly plans: string;
 }
 
 /** One placement by itself, for sites that are not ours. */
@@ -97,9 +99,9 @@ function houseOf(css: string): HouseSheet | undefined {
 }
 
 function ofPage(job: PageJob): Compiled {
-  const { page, menu, siteName, address, house, houseCss, script, frames, sheets } = job;
+  const { page, menu, siteName, address, house, houseCss, script, frames, sheets, plans } = job;
   const input = { ...inputOf(job), menu };
-  const options = { stylesheet: address, house, siteName, runtime: () => script, frames, sheets };
+  const options = { stylesheet: address, house, siteName, runtime: () => script, frames, sheets, plans };
   const whole = compilePage(input, options);
   const sheet = houseOf(houseCss);
   const judgement = sheet ? judge(compilePage(shortened(input), options), sheet) : NOTHING_JUDGED;

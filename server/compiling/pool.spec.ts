@@ -38,6 +38,7 @@ const jobOf = (rows: number): PageJob => {
     script: '',
     frames: '',
     sheets: '',
+    plans: '',
   };
 };
 const broken = (job: PageJob): Job => ({ ...job, tables: job.tables.map(([ref, json]) => [ref, `${json}?`]) });

@@ -32,6 +32,8 @@ export class LivePages {
     private readonly frames: () => string,
     /** Address of the script of pages whose tables are laid over several sheets of paper. */
     private readonly sheets: () => string,
+    /** Address of the script of pages with cards of plans. */
+    private readonly plans: () => string,
   ) {
     this.kept = new Kept((slug) => this.compile(slug), options.log);
     site.keepFresh(this.kept);
@@ -59,6 +61,7 @@ export class LivePages {
       script: features ? this.script(features) : '',
       frames: this.frames(),
       sheets: this.sheets(),
+      plans: this.plans(),
     });
     return value && { value, of };
   }

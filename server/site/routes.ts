@@ -37,6 +37,7 @@ export function siteRoutes(site: Site, options: SiteOptions): Router {
     },
     () => versioned('/site/table/frames.js', scriptOf('frames')),
     () => versioned('/site/table/sheets.js', scriptOf('sheets')),
+    () => versioned('/site/table/plans.js', scriptOf('plans')),
   );
   router.use((_request, response, next) => {
     response.set(
@@ -49,7 +50,7 @@ export function siteRoutes(site: Site, options: SiteOptions): Router {
     const slugs = [...(await options.pages.live()).values()].map(({ slug }) => slug).sort();
     await answer(request, response, 'text/html', served(listOf(options.siteName, slugs)));
   });
-  for (const name of ['frames', 'sheets'])
+  for (const name of ['frames', 'sheets', 'plans'])
     router.get(`/table/${name}.js`, async (request, response) => answer(request, response, 'text/javascript', scriptOf(name)));
   router.get('/table/:name.js', async (request, response) => {
     const asked = String(request.params['name'] ?? '').split('.');

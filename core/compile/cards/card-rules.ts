@@ -1,4 +1,5 @@
 import { isDrawn, lineAt } from '../../lines';
+import { everyPeriod, type Pricing } from '../../pricing';
 import { cardParts, needsPointer, partOf, type ConditionName, type PartName, type Slot, type ThemeView } from '../../theme';
 import { contract } from '../markup/contract';
 import { iconShape } from '../rules/icons';
@@ -187,6 +188,15 @@ function paddingOver(view: ThemeView, outward: string): readonly Declaration[] {
   return [['padding-block', `calc(${start === '0' ? '0px' : start} + ${outward}) calc(${end === '0' ? '0px' : end} + ${outward})`]];
 }
 
+const mostOf = (pricings: readonly Pricing[], count: (pricing: Pricing) => number): number => Math.max(0, ...pricings.map(count));
+const switches = [contract.periods, contract.currencies, contract.choice].map((mark) => `.${mark}`).join(',');
+
+/** Of what is of one period or currency, that alone is there which is chosen. */
+const chosenAlone = (group: string, of: string, nth: (at: number) => string, count: number): readonly CssNode[] =>
+  Array.from({ length: count > 1 ? count : 0 }, (_, at) =>
+    rule(`.${group}:has(.${nth(at)}:checked)~.${contract.plans} .${of}:not(.${nth(at)})`, ['display', 'none']),
+  );
+
 const everyPart = Object.values(contract.inCards)
   .map((name) => `.${name}`)
   .join(',');
@@ -195,7 +205,7 @@ const everyPart = Object.values(contract.inCards)
  * What every list of cards has whatever its theme: cards side by side as far as there is room, with the parts of each on lines that they
  * have in common with their neighbours (CSS Grid 2, section 9), and its texts levelled, so that every house begins from the same.
  */
-export const cardFrameRules = (periods: number): readonly CssNode[] => [
+export const cardFrameRules = (pricings: readonly Pricing[]): readonly CssNode[] => [
   rule(`.${contract.plans}`, ['display', 'grid'], ['list-style', 'none'], ['margin', '0'], ['padding', '0']),
   rule(
     `.${contract.plan}`,
@@ -229,7 +239,7 @@ export const cardFrameRules = (periods: number): readonly CssNode[] => [
       .join(',')})`,
     ['display', 'inline-block'],
   ),
-  rule(`:is(.${contract.periods},.${contract.choice})`, ['border', '0'], ['margin', '0 0 1em'], ['padding', '0'], ['min-width', '0']),
+  rule(`:is(${switches})`, ['border', '0'], ['margin', '0 0 1em'], ['padding', '0'], ['min-width', '0']),
   rule(
     `.${contract.inCards['period-switch']} input`,
     ['margin', '0'],
@@ -251,11 +261,17 @@ export const cardFrameRules = (periods: number): readonly CssNode[] => [
   ),
   rule(`.${contract.common}>.${contract.plan}>ul`, ['display', 'contents']),
   // What is chosen is seen without a script.
-  ...Array.from({ length: periods > 1 ? periods : 0 }, (_, at) =>
-    rule(`.${contract.periods}:has(.${contract.nthPeriod(at)}:checked)~.${contract.plans} .${contract.ofPeriod}:not(.${contract.nthPeriod(at)})`, [
-      'display',
-      'none',
-    ]),
+  ...chosenAlone(
+    contract.periods,
+    contract.ofPeriod,
+    contract.nthPeriod,
+    mostOf(pricings, (each) => everyPeriod(each).length),
+  ),
+  ...chosenAlone(
+    contract.currencies,
+    contract.ofCurrency,
+    contract.nthCurrency,
+    mostOf(pricings, ({ currencies }) => currencies.length),
   ),
   {
     kind: 'media',
@@ -270,6 +286,6 @@ export const cardFrameRules = (periods: number): readonly CssNode[] => [
   {
     kind: 'media',
     query: 'print',
-    rules: [rule(`.${contract.plan}`, ['break-inside', 'avoid']), rule(`.${contract.periods}`, ['display', 'none'])],
+    rules: [rule(`.${contract.plan}`, ['break-inside', 'avoid']), rule(switches, ['display', 'none'])],
   },
 ];

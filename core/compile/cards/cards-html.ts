@@ -12,6 +12,7 @@ import {
   type Card,
   type CardLine,
   type CardManner,
+  type Chosen,
   type Pricing,
   type WrittenPrice,
 } from '../../pricing';
@@ -54,21 +55,34 @@ function priceNodes({ text, parts }: WrittenPrice): readonly MarkupNode[] {
   return [text.slice(0, at), ...pieces, text.slice(at + amount.length)].filter((each) => each !== '');
 }
 
-/** What a plan costs in each period; only that of the chosen one is seen and heard. */
-function pricesOf(pricing: Pricing, { plan, unpriced }: Card): Piece {
-  const periods = everyPeriod(pricing);
-  const said = periods.map((chosen) => {
-    const price = writtenPrice(pricing, plan, chosen);
-    if (!price) return unpriced === '' ? [] : [p(inCards.period, unpriced)];
-    return [
-      p(inCards.price, ...priceNodes(price)),
-      ...(price.was === undefined ? [] : [p(inCards['earlier-price'], price.was)]),
-      ...(price.perMonth === undefined ? [] : [p(inCards.period, price.perMonth)]),
-      ...(price.saving === undefined ? [] : [p(inCards.saving, price.saving)]),
-    ];
-  });
-  if (said.length === 1) return element('div', {}, ...(said[0] ?? []));
-  return element('div', {}, ...said.map((nodes, at) => element('div', { class: `${contract.ofPeriod} ${contract.nthPeriod(at)}` }, ...nodes)));
+/** What a plan costs in one period and one currency. */
+function priceFor(pricing: Pricing, { plan, unpriced }: Card, chosen: Chosen): readonly Element[] {
+  const price = writtenPrice(pricing, plan, chosen);
+  if (!price) return unpriced === '' ? [] : [p(inCards.period, unpriced)];
+  return [
+    p(inCards.price, ...priceNodes(price)),
+    ...(price.was === undefined ? [] : [p(inCards['earlier-price'], price.was)]),
+    ...(price.perMonth === undefined ? [] : [p(inCards.period, price.perMonth)]),
+    ...(price.saving === undefined ? [] : [p(inCards.saving, price.saving)]),
+  ];
+}
+
+/** What a plan costs in each period and each currency; only that of the chosen ones is seen and heard. */
+function pricesOf(pricing: Pricing, card: Card): Piece {
+  const [periods, currencies] = [everyPeriod(pricing), pricing.currencies];
+  const marks = (of: string, nth: string, count: number): readonly string[] => (count > 1 ? [of, nth] : []);
+  const pieces = periods.flatMap(({ period }, at) =>
+    currencies.map(({ code }, by) => ({
+      mark: [
+        ...marks(contract.ofPeriod, contract.nthPeriod(at), periods.length),
+        ...marks(contract.ofCurrency, contract.nthCurrency(by), currencies.length),
+      ].join(' '),
+      nodes: priceFor(pricing, card, { period, currency: code }),
+    })),
+  );
+  const [only] = pieces;
+  if (pieces.length === 1) return element('div', {}, ...(only?.nodes ?? []));
+  return element('div', {}, ...pieces.map(({ mark, nodes }) => element('div', { class: mark }, ...nodes)));
 }
 
 /** What can be done about a plan: its actions or, where it cannot be had, what is said instead of the first. Each says whose it is. */
@@ -156,7 +170,8 @@ export function linesInCommon(pricing: Pricing, manner: CardManner): number {
 function savingIn(pricing: Pricing, at: { readonly period: string; readonly currency: string }): string {
   const savings = pricing.plans.flatMap((plan) => (plan.hidden ? [] : (priceIn(pricing, plan, at.period, at.currency)?.saving ?? [])));
   const [most] = [...savings].sort((a, b) => Number(b.value) - Number(a.value));
-  if (!most) return '';
+  // How much money it is hangs on the currency that is chosen.
+  if (!most || (most.as === 'money' && pricing.currencies.length > 1)) return '';
   const words = pricingWords(pricing.language);
   return most.as === 'months'
     ? filled(words.saveMonths, { saving: savedAmount(pricing, most, at.currency) })
@@ -181,6 +196,14 @@ function switchOf(pricing: Pricing, id: string): readonly Element[] {
       }),
     ),
   ];
+}
+
+/** The currencies to choose from, by their codes. */
+function currenciesOf({ currencies, first, language }: Pricing, id: string): readonly Element[] {
+  if (currencies.length < 2) return [];
+  const chosen = currencies.find(({ code }) => code === first.currency) ?? currencies[0];
+  const choices = currencies.map((each, at) => ({ value: each.code, mark: contract.nthCurrency(at), label: each.code, isChosen: each === chosen }));
+  return [radioGroup({ mark: contract.currencies, name: `${id}-currency`, legend: pricingWords(language).currency }, choices)];
 }
 
 /** The plans to choose one from, that which is pushed first of all. */
@@ -242,6 +265,7 @@ export function cardsElement(pricing: Pricing, options: CardsHtmlOptions): Eleme
       ...(pricing.language === '' ? {} : spokenIn(pricing.language)),
     },
     ...switchOf(pricing, options.id),
+    ...currenciesOf(pricing, options.id),
     ...(options.isChosen === true && cards.length > 1 ? [choiceOf(pricing, options.id)] : []),
     element(
       'ul',

@@ -9,7 +9,7 @@ import { cardParts, partOf, shippedStarters, type PartName, type Slot } from '..
 import { writeCss } from '../sheet/stylesheet';
 import { sheetOf } from '../sheet/sheet';
 import { writeHtml } from '../markup/markup';
-import { cardConditions, cardsCss, cardsElement, linesInCommon, type CardsHtmlOptions } from './index';
+import { cardConditions, cardFrameRules, cardsCss, cardsElement, linesInCommon, type CardsHtmlOptions } from './index';
 
 const html = (pricing: Pricing, given: Partial<CardsHtmlOptions> = {}): string =>
   writeHtml(cardsElement(pricing, { id: 'c', theme: 'k', manner: 'common lines', level: 3, ...given }), 'compact');
@@ -36,7 +36,22 @@ describe('Cards as markup', () => {
     expect(passes.match(/<input type="radio" name="c-period"/g)?.length).toBe(everyPeriod(seasonPasses).length);
     expect(passes).toContain('checked');
     expect(passes).toMatch(/A season, save up to \d+%<\/label>/);
-    expect(html({ ...seasonPasses, periods: seasonPasses.periods.slice(0, 1) })).not.toContain('radio');
+    expect(html({ ...seasonPasses, periods: seasonPasses.periods.slice(0, 1) })).not.toContain('c-period');
+  });
+  it('have a switch of currencies where there are several, and each price in all of them', () => {
+    expect(passes).toContain('<fieldset class="zp-currencies"><legend class="zp-heard">Currency</legend>');
+    expect(passes.match(/<input type="radio" name="c-currency"[^>]*>/g)?.map((each) => each.includes('checked'))).toEqual([true, false]);
+    expect(passes).toMatch(
+      /<div class="zp-of-period zp-p0 zp-of-currency zp-c1"><p class="zp-price"><span class="zp-sign">€<\/span>10<span class="zp-cents">\.90/,
+    );
+    const single = html({ ...seasonPasses, currencies: seasonPasses.currencies.slice(0, 1) });
+    expect(single).not.toMatch(/zp-currencies|zp-of-currency/);
+    expect(html({ ...seasonPasses, saving: 'money' })).toContain('>A season</label>');
+    const css = writeCss(cardFrameRules([seasonPasses]), 'compact');
+    expect(css).toContain('.zp-currencies:has(.zp-c1:checked)~.zp-plans .zp-of-currency:not(.zp-c1){display:none}');
+    expect(writeCss(cardFrameRules([{ ...seasonPasses, currencies: seasonPasses.currencies.slice(0, 1) }]), 'compact')).not.toContain(
+      'zp-of-currency',
+    );
   });
   it('part a price into its currency and its decimals, whatever stands around it', () => {
     expect(passes).toContain('<p class="zp-price"><span class="zp-sign">£</span>9<span class="zp-cents">.50</span></p>');

@@ -11,7 +11,8 @@ function behind(view: ThemeView, slot: Slot): readonly string[] {
 }
 
 /**
- * The custom property of an ink that reads where it stands. Slots with the same colour and the same behind them have one together: whatever the accent is, it comes to the same there.
+ * The custom property of an ink that reads where it stands. Slots with the same colour and the same behind them have one together: whatever
+ * the accent is, it comes to the same there.
  */
 export const readingVariable = (view: ThemeView, slot: Slot): string =>
   `--zp--reads-${shortHash([winnerAt(view, slot, 'ink').value.css, ...behind(view, slot)].join('|'))}`;

@@ -127,6 +127,10 @@ export const contract = {
   periods: 'zp-periods',
   ofPeriod: 'zp-of-period',
   nthPeriod: (at: number): string => `zp-p${at}`,
+  /** The same of currencies. */
+  currencies: 'zp-currencies',
+  ofCurrency: 'zp-of-currency',
+  nthCurrency: (at: number): string => `zp-c${at}`,
   /** Around a feature that says what it means when it is opened. */
   hint: 'zp-hint',
   /** A text that is heard and not seen. */

@@ -12,7 +12,6 @@ import {
   wordingOf,
   type TableBlock,
 } from '../../page';
-import { everyPeriod } from '../../pricing';
 import { spokenIn } from '../../languages';
 import type { ModeName } from '../../theme';
 import { gridOf, shownText, textOf as textOfCell } from '../../table';
@@ -59,7 +58,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
     ...(page.wide ? [rule('body.zp-wide,body.zp-wide>#content', ['max-width', 'none'])] : []),
     ...blockSheet(input, placeOf),
     ...frameRules,
-    ...(shownAsCards.length > 0 ? cardFrameRules(Math.max(...shownAsCards.map((pricing) => everyPeriod(pricing).length))) : []),
+    ...(shownAsCards.length > 0 ? cardFrameRules(shownAsCards) : []),
     ...(features ? visitorRules : []),
     ...themeSheets,
     ...tables.flatMap((block) => [
@@ -85,6 +84,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
       ...(options.sheets !== undefined && tables.some((block) => isLaid(block, input))
         ? [element('script', { src: options.sheets, defer: '' })]
         : []),
+      ...(options.plans !== undefined && shownAsCards.length > 0 ? [element('script', { src: options.plans, defer: '' })] : []),
       ...(options.runtime !== undefined && features ? [element('script', { src: options.runtime(features), defer: '', blocking: 'render' })] : []),
     ),
     element(

@@ -64,6 +64,8 @@ export interface PageOptions {
   readonly frames?: string;
   /** Address of the script by which tables are laid over several sheets of paper, for pages with a theme that asks for it; none leaves it out. */
   readonly sheets?: string;
+  /** Address of the script by which what visitors choose of plans stands in the address, for pages with cards of plans; none leaves it out. */
+  readonly plans?: string;
   readonly siteName: string;
   readonly lang?: string;
   /** For previews, which make shadow roots themselves: templates say so by `data-root` and not to the browser. */

@@ -75,11 +75,21 @@ function modesFor({ modes }: ThemeView, scheme: Scheme): readonly ModeName[] {
   return modes.filter((mode) => mode !== 'dark' || scheme === 'follows');
 }
 
-/** What is written for a theme as it is looked at, for every way in which a visitor can see it: at each width, in each mode that holds by itself. */
-export function inEveryLook(view: ThemeView, scheme: Scheme, mark: string, write: (each: ThemeView) => Stylesheet): Stylesheet {
+/**
+ * What is written for a theme as it is looked at, for every way in which a visitor can see it: at each width, in each mode that holds by
+ * itself, or as much of that as is asked for.
+ */
+export function inEveryLook(
+  view: ThemeView,
+  scheme: Scheme,
+  mark: string,
+  write: (each: ThemeView) => Stylesheet,
+  { widths, modes }: Pick<Recipe, 'widths' | 'modes'> = { widths: true, modes: true },
+): Stylesheet {
   // Paper has no width steps.
-  const whole = (each: ThemeView): Stylesheet => (each.mode === 'print' ? write(each) : byWidth(each, write));
-  return byMode(scheme === 'dark' ? view.in('dark') : view, modesFor(view, scheme), whole, scheme === 'follows' ? mark : '');
+  const whole = (each: ThemeView): Stylesheet => (widths && each.mode !== 'print' ? byWidth(each, write) : write(each));
+  const base = modes && scheme === 'dark' ? view.in('dark') : view;
+  return byMode(base, modes ? modesFor(view, scheme) : [], whole, scheme === 'follows' ? mark : '');
 }
 
 /** A theme's whole stylesheet for a use: the one recipe of what is written, and in which order. */
@@ -100,11 +110,9 @@ export function sheetOf(
     ...(recipe.arranged ? arrangementRules(each, key, beside.exceptions, beside.holdsRows) : []),
   ];
   const at = (each: ThemeView): Stylesheet => [...(cards === 'alone' ? [] : ofTables(each)), ...ofCards(each)];
-  // Paper has no width steps.
-  const whole = (each: ThemeView): Stylesheet => (recipe.widths && each.mode !== 'print' ? byWidth(each, at) : at(each));
   const base = recipe.modes && scheme === 'dark' ? view.in('dark') : view;
   const options = selectorsFor(base, key, recipe.held);
-  const own = byMode(base, recipe.modes ? modesFor(view, scheme) : [], whole, scheme === 'follows' ? mark : '');
+  const own = inEveryLook(view, scheme, mark, at, recipe);
   if (cards === 'alone') return [...own, ...extraRules(base, options)];
   const sheet = [
     ...own,

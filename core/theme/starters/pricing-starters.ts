@@ -54,10 +54,14 @@ export const pricingStarters: readonly Starter[] = [
       scale: scale(15, 1.16),
       values: {
         table: { rest: { fill: 'dusk', ink: 'mist', font: 'figtree', size: 'body', 'line-height': '1.5', radius: '14px', ...pad('9px', '18px') } },
-        caption: { rest: { size: 'lead', weight: '600', 'padding-bottom': '12px' } },
+        caption: { rest: { ink: 'page', size: 'lead', weight: '600', 'padding-bottom': '12px' } },
         'column-headers': { rest: { fill: 'slate', ink: 'accent', weight: '600' } },
         'body-rows': { hovered: { fill: 'slate' }, selected: { fill: 'accent 22%' } },
         footer: { rest: { fill: 'slate', weight: '700' } },
+        'search-bar': { rest: { ink: 'page' } },
+        'info-line': { rest: { ink: 'page' } },
+        'empty-message': { rest: { ink: 'page' } },
+        pager: { rest: { ink: 'page' } },
         numbers: { rest: { align: 'end', figures: 'tabular' } },
         lines: { rest: { rows: '1px solid seam' } },
         plan: {
@@ -232,7 +236,7 @@ export const pricingStarters: readonly Starter[] = [
         table: { rest: { fill: 'wall', ink: 'soot', font: 'work sans', size: 'body', 'line-height': '1.35', ...pad('10px', '16px') } },
         caption: { rest: { size: 'title', weight: '800', case: 'uppercase', align: 'start', 'padding-bottom': '10px' } },
         'column-headers': { rest: { fill: 'soot', ink: 'wall', weight: '800', case: 'uppercase' } },
-        'body-rows': { even: { fill: 'dust' }, hovered: { fill: 'accent', ink: 'ink for accent' }, selected: { fill: 'accent 25%' } },
+        'body-rows': { even: { fill: 'dust' }, hovered: { fill: 'accent 12%' }, selected: { fill: 'accent 25%' } },
         footer: { rest: { fill: 'soot', ink: 'wall', weight: '800' } },
         numbers: { rest: { align: 'end', figures: 'tabular' } },
         plan: {

@@ -58,11 +58,11 @@ const shipped: Readonly<Record<string, string>> = {
   'gazette 4': 'p9zdfr',
   'chalk 4': 'fwrlvb',
   'regatta 1': '19iyyvf',
-  'lamplight 1': '1hd4ihy',
+  'lamplight 1': '1srj4z0',
   'tariff 1': 'cs8507',
   'sorbet 1': '1fhpdxg',
   'draughtsman 1': 'jua6fe',
-  'placard 1': '159tzgg',
+  'placard 1': 'ydpybx',
 };
 
 describe('A version of a starter', () => {

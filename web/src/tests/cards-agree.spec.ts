@@ -12,7 +12,7 @@ import {
   writeHtml,
 } from '../../../core/compile';
 import { cardFill, inkOf, pageOf } from '../../../core/paint';
-import { cardManners, everyPeriod, readPricing, shownPlans, viewWithAccent, type CardManner, type Pricing } from '../../../core/pricing';
+import { cardManners, readPricing, shownPlans, viewWithAccent, type CardManner, type Pricing } from '../../../core/pricing';
 import { fontSize, resolve, toPx, winnerAt } from '../../../core/resolve';
 import { randomPricing, withCards } from '../../../core/tests/plans';
 import { dice, randomTheme, starterNames, withModes, withSteps } from '../../../core/tests/random';
@@ -94,7 +94,7 @@ function laidOut(view: ThemeView, pricing: Pricing, manner: CardManner, width: n
     const sheet = new CSSStyleSheet();
     sheet.replaceSync(
       writeCss([
-        ...cardFrameRules(everyPeriod(pricing).length),
+        ...cardFrameRules([pricing]),
         ...sheetOf(view, { use: 'specimen', key: 'k', cards: 'alone' }),
         ...byWidth(view, (each) => accentRules(each, 'k', accentedCards(each, pricing, '#c>.zp-plans'))),
         rule('.zp-plans>*', ['grid-row', `span ${linesInCommon(pricing, manner)}`]),

@@ -14,7 +14,7 @@ import {
 } from '../../../../core/compile';
 import { toHex } from '../../../../core/colour';
 import { pageOf } from '../../../../core/paint';
-import { everyPeriod, type Pricing } from '../../../../core/pricing';
+import type { Pricing } from '../../../../core/pricing';
 import type { ThemeView } from '../../../../core/theme';
 
 const MANNER = 'own lists';
@@ -51,7 +51,7 @@ export class CardsSeen implements OnInit {
       const [view, pricing] = [this.view(), this.pricing()];
       const css = writeCss(
         [
-          ...cardFrameRules(everyPeriod(pricing).length),
+          ...cardFrameRules([pricing]),
           ...(view ? sheetOf(view, { use: 'picture', key: 'seen', cards: 'alone' }) : []),
           ...(view ? byWidth(view, (each) => accentRules(each, 'seen', accentedCards(each, pricing, `#seen>.${contract.plans}`))) : []),
           rule(`.${contract.plans}>*`, ['grid-row', `span ${linesInCommon(pricing, MANNER)}`]),

@@ -8,7 +8,7 @@ import {
   type Element,
   type Stylesheet,
 } from '../../../../../../core/compile';
-import { everyPeriod, type Pricing } from '../../../../../../core/pricing';
+import type { Pricing } from '../../../../../../core/pricing';
 import { cardParts, partOf, type ConditionName, type PartName } from '../../../../../../core/theme';
 
 /** With features on common lines, so that absent ones are seen. */
@@ -19,7 +19,7 @@ export const specimenCards = (pricing: Pricing): Element =>
   cardsElement(pricing, { id: 'specimen-cards', theme: 'specimen', manner: MANNER, level: 2 });
 
 export const specimenCardRules = (pricing: Pricing): Stylesheet => [
-  ...cardFrameRules(everyPeriod(pricing).length),
+  ...cardFrameRules([pricing]),
   rule(`.${contract.plans}>*`, ['grid-row', `span ${linesInCommon(pricing, MANNER)}`]),
 ];
 
