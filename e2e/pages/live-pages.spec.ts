@@ -58,7 +58,7 @@ describe('Live pages', () => {
   };
 
   /** The starters, by their places among all that there are: their names come from the server. */
-  const STARTERS = 13;
+  const STARTERS = 19;
   const starters = async (): Promise<readonly string[]> => {
     // A base that is none is refused with the names of all there are.
     const refused = await fetch(`${app.url}/api/themes`, {

@@ -24,22 +24,22 @@ describe('A later version of a starter', () => {
   it('is offered, shown in words and pictures, taken in one action, and taken back', async () => {
     await person.open(`${app.url}/themes/timetable`);
     const before = await stylesheet('timetable');
-    await person.click('button', /^See version 4/);
-    await person.find('dialog', /Hairline, version 4/);
+    await person.click('button', /^See version 5/);
+    await person.find('dialog', /Hairline, version 5/);
     expect((await person.isThere('cell', 'end')) || (await person.text()).includes('Numbers: align across')).toBeTrue();
     await person.click('button', /^Stay at version 1/);
-    await person.gone('dialog', /Hairline, version 4/);
+    await person.gone('dialog', /Hairline, version 5/);
     expect(await kept('timetable')).toEqual({ starter: 'hairline', version: 1 });
 
-    await person.click('button', /^See version 4/);
-    await person.click('button', /^Move to version 4/);
-    await person.until('the theme to be kept at version 4', () => at(4));
-    await person.gone('button', /^See version 4/);
+    await person.click('button', /^See version 5/);
+    await person.click('button', /^Move to version 5/);
+    await person.until('the theme to be kept at version 5', () => at(5));
+    await person.gone('button', /^See version 5/);
     // What is published stays as it was: its edition names the version that it grew from.
     expect(await stylesheet('timetable')).toBe(before);
 
     await person.click('button', /^Undo/);
-    await person.find('button', /^See version 4/);
+    await person.find('button', /^See version 5/);
     await person.until('the theme to be kept at version 1', () => at(1));
   });
 });
