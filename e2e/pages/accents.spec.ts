@@ -1,33 +1,26 @@
 import { Key, type WebDriver } from 'selenium-webdriver';
 import { axeFindings } from '../tools/axe';
-import { devTools } from '../tools/driver';
+import { devTools, resized } from '../tools/driver';
 import { consoleErrors, opened } from '../tools/opened';
 import type { Person } from '../tools/person';
-import type { App } from '../tools/server';
+import { sent, type App } from '../tools/server';
 
 /** Plans in colours of their own, and one of them at a time where there is little room. */
 describe('Accents of plans', () => {
   let [app, driver, person]: [App, WebDriver, Person] = [undefined, undefined, undefined] as never;
   opened({ demo: true }, (all) => ({ app, driver, person } = all));
   afterEach(async () => expect(await consoleErrors(driver, /favicon/)).toEqual([]));
-  const resized = (width: number): Promise<unknown> =>
-    devTools(driver, 'Emulation.setDeviceMetricsOverride', { width, height: 800, deviceScaleFactor: 1, mobile: false });
-  afterEach(() => resized(1280));
+  afterEach(() => resized(driver, 1280));
   let [page, theme] = ['', ''];
 
-  const send = async <T>(method: string, address: string, body: object): Promise<T> => {
-    const answer = await fetch(`${app.url}/api${address}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
-    expect(answer.ok).withContext(`${method} ${address}: ${answer.status}`).toBeTrue();
-    return (await answer.json()) as T;
-  };
   beforeAll(async () => {
     const document = { format: 'zest-theme/2', name: 'Pier sorbet', base: { starter: 'sorbet', version: 1 }, swatches: [], values: {} };
-    ({ id: theme } = await send<{ readonly id: string }>('POST', '/themes', document));
+    ({ id: theme } = await sent<{ readonly id: string }>(app, 'POST', '/themes', document));
     const shown = {
       ...{ id: 'a', kind: 'table', shows: { kind: 'pricings', id: 'season-passes' }, dress: { kind: 'themes', id: theme } },
       ...{ plans: { form: 'cards' }, width: 'fill', align: 'start', room: '0', visitor: null },
     };
-    ({ id: page } = await send<{ readonly id: string }>('POST', '/pages', {
+    ({ id: page } = await sent<{ readonly id: string }>(app, 'POST', '/pages', {
       format: 'zest-page/6',
       name: 'Colours',
       slug: 'colours',
@@ -81,7 +74,7 @@ describe('Accents of plans', () => {
       await driver.get(`${app.url}/site/colours`);
       expect((await fills('document'))[0]).toBe('rgb(11, 114, 133)');
       expect(await names()).toEqual(['Deck', 'Saloon', 'Cabin']);
-      await resized(390);
+      await resized(driver, 390);
       await driver.get(`${app.url}/site/colours`);
       // The plan that is pushed is what one sees first.
       expect(await names()).toEqual(['Saloon']);

@@ -1,31 +1,24 @@
 import { Key, type WebDriver } from 'selenium-webdriver';
 import { axeFindings } from '../tools/axe';
-import { devTools } from '../tools/driver';
+import { devTools, resized } from '../tools/driver';
 import { consoleErrors, opened } from '../tools/opened';
 import type { Person } from '../tools/person';
-import type { App } from '../tools/server';
+import { sent, type App } from '../tools/server';
 
 /** A pricing table on a page: as cards, as their comparison or both, by the room that there is. */
 describe('Plans on a page', () => {
   let [app, driver, person]: [App, WebDriver, Person] = [undefined, undefined, undefined] as never;
   opened({ demo: true }, (all) => ({ app, driver, person } = all));
   afterEach(async () => expect(await consoleErrors(driver, /favicon/)).toEqual([]));
-  const resized = (width: number): Promise<unknown> =>
-    devTools(driver, 'Emulation.setDeviceMetricsOverride', { width, height: 800, deviceScaleFactor: 1, mobile: false });
-  afterEach(() => resized(1280));
+  afterEach(() => resized(driver, 1280));
   let id = '';
 
-  const send = async <T>(method: string, address: string, body: object): Promise<T> => {
-    const answer = await fetch(`${app.url}/api${address}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
-    expect(answer.ok).withContext(`${method} ${address}: ${answer.status}`).toBeTrue();
-    return (await answer.json()) as T;
-  };
   beforeAll(async () => {
     const shown = {
       ...{ id: 'a', kind: 'table', shows: { kind: 'pricings', id: 'season-passes' }, dress: { kind: 'themes', id: 'harbour-dusk' } },
       ...{ width: 'fill', align: 'start', room: '0', visitor: null },
     };
-    ({ id } = await send<{ readonly id: string }>('POST', '/pages', { format: 'zest-page/6', name: 'Passes', slug: 'passes', blocks: [shown] }));
+    ({ id } = await sent<{ readonly id: string }>(app, 'POST', '/pages', { format: 'zest-page/6', name: 'Passes', slug: 'passes', blocks: [shown] }));
   });
 
   /** How many cards stand side by side in the first row, whether the comparison is seen, and how wide the page is beyond its window. */
@@ -67,7 +60,7 @@ describe('Plans on a page', () => {
         [390, 1, false],
         [320, 1, false],
       ] as const) {
-        await resized(width);
+        await resized(driver, width);
         await driver.get(`${app.url}/site/passes`);
         expect(await seen())
           .withContext(`at ${width}`)
@@ -93,13 +86,13 @@ describe('Plans on a page', () => {
 
   it('leave axe nothing to say, as cards, as the comparison, and in both forms', async () => {
     for (const width of [1280, 768, 390]) {
-      await resized(width);
+      await resized(driver, width);
       await person.open(`${app.url}/site/passes`);
       expect(await axeFindings(driver))
         .withContext(`at ${width}`)
         .toEqual([]);
     }
-    await resized(1280);
+    await resized(driver, 1280);
     await person.open(`${app.url}/pages/${id}`);
     await person.click('button', /^Season passes/);
     await person.choose('Form', 'Cards, the comparison below');

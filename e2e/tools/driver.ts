@@ -37,7 +37,7 @@ export async function openBrowser({ width, height }: Viewport = usual(), profile
   const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(service).build();
   // A busy machine takes longer; what is waited for are conditions.
   await driver.manage().setTimeouts({ script: 240_000, pageLoad: 240_000 });
-  await devTools(driver, 'Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
+  await resized(driver, width, height);
   return driver;
 }
 
@@ -48,3 +48,7 @@ export function devTools(driver: WebDriver, command: string, parameters: object)
     parameters,
   );
 }
+
+/** Gives the window another size, in px. */
+export const resized = (driver: WebDriver, width: number, height = 800): Promise<unknown> =>
+  devTools(driver, 'Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
