@@ -1,5 +1,6 @@
 import { answerOf, phrased } from './answers';
-import { answerText, isSaid, shownPlans } from './comparison';
+import { answerText, isSaid } from './comparison';
+import { shownPlans } from './shown';
 import type { Action, Answer, Feature, Plan, Pricing } from './pricing';
 import { writtenPrice, type Chosen, type WrittenPrice } from './shown-price';
 import { filled, pricingWords } from './words';

@@ -1,7 +1,7 @@
 import Big from 'big.js';
 import { sameName } from '../table';
 import { answerOf } from './answers';
-import { shownPlans } from './comparison';
+import { shownPlans } from './shown';
 import type { Answer, Feature, Plan, Pricing } from './pricing';
 import { spelling } from './spelling';
 import { priceIn } from './worked-out';

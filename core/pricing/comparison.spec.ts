@@ -1,6 +1,6 @@
 import { framedAt, gridOf, readTable, textOf } from '../table';
 import { seasonPasses } from '../examples';
-import { comparisonOf, wholeComparison, type Pricing } from './index';
+import { comparisonOf, placedComparison, wholeComparison, type Pricing } from './index';
 
 const texts = (pricing: Pricing, chosen = pricing.first): readonly (readonly string[])[] =>
   comparisonOf(pricing, chosen).table.rows.map((row) => row.map(textOf));
@@ -117,5 +117,15 @@ describe('The comparison of a pricing table', () => {
     };
     expect(texts(sold)[2]).toEqual(['Wählen', 'Ausverkauft', 'Bald verfügbar', 'Nur am Schalter']);
     expect(comparisonOf(sold).table.rows[2]?.every((cell) => typeof cell === 'string')).toBeTrue();
+  });
+  it('has a row of prices for each period or, where visitors choose, one row for all; that is made for a page, and no file can bring it', () => {
+    const rowsOf = (made: typeof wholeComparison): number => made(seasonPasses).rows.filter(({ is }) => is === 'price').length;
+    expect([rowsOf(wholeComparison), rowsOf(placedComparison)]).toEqual([2, 1]);
+    const [, , prices] = placedComparison(seasonPasses).table.rows;
+    expect(prices?.slice(1).map((cell) => textOf(cell).split('\n')[0])).toEqual(['£9.50', '£14', 'By the season only']);
+    expect(readTable(wholeComparison(seasonPasses).table).ok).toBeTrue();
+    expect(readTable(placedComparison(seasonPasses).table).ok).toBeFalse();
+    const single = { ...seasonPasses, currencies: seasonPasses.currencies.slice(0, 1), periods: seasonPasses.periods.slice(0, 1) };
+    expect(placedComparison(single).table).toEqual(wholeComparison(single).table);
   });
 });

@@ -3,6 +3,8 @@ import { isOfColumns } from '../theme';
 import { own } from '../own';
 import { answerOf, type Given } from './answers';
 import type { Feature, Plan, Pricing } from './pricing';
+import { choicesOf, chosenCell } from './choices';
+import { everyPeriod, shownPlans } from './shown';
 import { writtenPrice, type Chosen, type WrittenPrice } from './shown-price';
 import { pricingWords, type PricingWords } from './words';
 
@@ -20,8 +22,6 @@ export interface Comparison {
   /** The plans, in the columns from the second on. */
   readonly plans: readonly Plan[];
 }
-
-export const shownPlans = ({ plans }: Pricing): readonly Plan[] => plans.filter(({ hidden }) => !hidden);
 
 /** An answer as the comparison says it; nothing where nothing is said. */
 export function answerText(given: Given | undefined, language: string, words: PricingWords): string {
@@ -41,7 +41,7 @@ export function answerText(given: Given | undefined, language: string, words: Pr
 export function comparisonOf(
   pricing: Pricing,
   chosen: Chosen | readonly Chosen[] = pricing.first,
-  { says = bareText, isShown = false, isWhole = false }: ComparisonOptions = {},
+  { says = barePrice, isShown = false, isWhole = false }: ComparisonOptions = {},
 ): Comparison {
   const prices = 'period' in chosen ? [chosen] : chosen;
   const words = pricingWords(pricing.language);
@@ -57,10 +57,7 @@ export function comparisonOf(
       case 'badge':
         return row(words.badge, ({ badge }) => badge);
       case 'price':
-        return row(prices.length === 1 ? words.price : periodName(pricing, each.chosen.period), (plan) => {
-          const price = writtenPrice(pricing, plan, each.chosen);
-          return price ? says(price) : pricing.unpriced;
-        });
+        return row(prices.length === 1 ? words.price : periodName(pricing, each.chosen.period), (plan) => says(pricing, plan, each.chosen));
       case 'action':
         return row(words.action, actionCell(words));
       case 'group':
@@ -84,11 +81,11 @@ export function comparisonOf(
 }
 
 /**
- * What is said of a price; whether it is as visitors see it, with badges, footnotes, hints and what stands out; and whether everything is
+ * What is said of a plan's price; whether it is as visitors see it, with badges, footnotes, hints and what stands out; and whether everything is
  * there that could be said: rows for actions, features of cards alone, empty groups.
  */
 interface ComparisonOptions {
-  readonly says?: (price: WrittenPrice) => Row[number];
+  readonly says?: (pricing: Pricing, plan: Plan, chosen: Chosen) => Row[number];
   readonly isShown?: boolean;
   readonly isWhole?: boolean;
 }
@@ -111,19 +108,16 @@ function rowsOf(pricing: Pricing, prices: readonly Chosen[], isWhole: boolean, i
   ];
 }
 
-type PriceText = NonNullable<ComparisonOptions['says']>;
-const bareText: PriceText = ({ text }) => text;
+type PriceCell = NonNullable<ComparisonOptions['says']>;
+const barePrice: PriceCell = (pricing, plan, chosen) => writtenPrice(pricing, plan, chosen)?.text ?? pricing.unpriced;
 const periodName = ({ periods }: Pricing, period: string): string => periods.find(({ id }) => id === period)?.name ?? '';
 
-/** Every period that any plan has a price for, in the currency that is shown first; the first one where there is no price at all. */
-export const everyPeriod = (pricing: Pricing): readonly Chosen[] => {
-  const { first, periods } = pricing;
-  const priced = periods.filter(({ id }) => shownPlans(pricing).some(({ prices }) => prices.some(({ period }) => period === id)));
-  return priced.length === 0 ? [first] : priced.map(({ id }) => ({ period: id, currency: first.currency }));
-};
-
 /** A price with what it was and what it saves in small print, each on a line of its own. */
-function wholePrice({ text, was, saving }: WrittenPrice): Row[number] {
+const wholePrice: PriceCell = (pricing, plan, chosen) => {
+  const price = writtenPrice(pricing, plan, chosen);
+  return price ? withSmall(price) : pricing.unpriced;
+};
+function withSmall({ text, was, saving }: WrittenPrice): Row[number] {
   const small = [was, saving].filter((each) => each !== undefined).join('\n');
   if (small === '') return text;
   return { text: `${text}\n${small}`, marks: [{ from: text.length + 1, to: text.length + 1 + small.length, kind: 'small' }] };
@@ -154,8 +148,21 @@ function noted(text: string, note: number | undefined, isBold = false): Row[numb
 }
 
 /** The comparison as it stands on a page: with what each period costs, what it cost before and what it saves, and with its footnotes below. */
-export const wholeComparison = (pricing: Pricing): Comparison => {
-  const made = comparisonOf(pricing, everyPeriod(pricing), { says: wholePrice, isShown: true });
+export const wholeComparison = (pricing: Pricing): Comparison =>
+  withNotes(pricing, comparisonOf(pricing, everyPeriod(pricing), { says: wholePrice, isShown: true }));
+
+/**
+ * The same where visitors can choose what they see, period or currency: prices stand in one row, and in each of its cells what is said for
+ * every choice.
+ */
+export function placedComparison(pricing: Pricing): Comparison {
+  const choices = choicesOf(pricing);
+  if (choices.length < 2) return wholeComparison(pricing);
+  const says: PriceCell = (_, plan) => chosenCell(choices.map(({ choice, chosen }) => ({ choice, cell: wholePrice(pricing, plan, chosen) })));
+  return withNotes(pricing, comparisonOf(pricing, pricing.first, { says, isShown: true }));
+}
+
+function withNotes(pricing: Pricing, made: Comparison): Comparison {
   const named = new Set(
     made.rows.flatMap((row) => (row.is === 'feature' ? made.plans.map((plan) => noteOf(pricing, answerOf(pricing, row.feature, plan))) : [])),
   );
@@ -165,7 +172,7 @@ export const wholeComparison = (pricing: Pricing): Comparison => {
     'feature' in row && hints.has(row.feature.id) ? [`${hints.get(row.feature.id)} ${row.feature.hint.trim()}`] : [],
   );
   return { ...made, table: { ...made.table, note: [...notes, ...meant].join('\n') } };
-};
+}
 
 const pricesIn = ({ periods }: Pricing, currency: string): readonly Chosen[] => periods.map(({ id }) => ({ period: id, currency }));
 

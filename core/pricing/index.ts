@@ -8,13 +8,14 @@ export {
   comparisonOf,
   editedComparison,
   editedRows,
-  everyPeriod,
   isSaid,
-  shownPlans,
+  placedComparison,
   wholeComparison,
   type Comparison,
   type ComparisonRow,
 } from './comparison';
+export { choicesOf } from './choices';
+export { everyPeriod, shownPlans } from './shown';
 export { pricingSchema, readPricing } from './read-pricing';
 export { savedAmount, writtenPrice, type Chosen, type WrittenPrice } from './shown-price';
 export { priceIn, type Saving, type Shown } from './worked-out';

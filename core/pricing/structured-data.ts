@@ -1,5 +1,5 @@
 import { decimalsOf } from './amounts';
-import { shownPlans } from './comparison';
+import { shownPlans } from './shown';
 import type { Plan, Pricing } from './pricing';
 import type { Chosen } from './shown-price';
 import { priceIn } from './worked-out';

@@ -15,7 +15,8 @@ export const markKinds = [
   'language',
   'ink',
 ] as const;
-export type MarkKind = (typeof markKinds)[number];
+/** Beside these, what is seen only while a visitor has chosen it: made for a page, and never kept. */
+export type MarkKind = (typeof markKinds)[number] | 'choice';
 
 /** A marked stretch of a text: from one letter up to another, counted in UTF-16 units from 0; `to` is not part of it. */
 export interface Mark {
@@ -24,7 +25,8 @@ export interface Mark {
   readonly kind: MarkKind;
   /**
    * Where a link leads, which icon of the shelf it is, where a picture is, which language a text is in (BCP 47), or its colour: that of
-   * its ink, and of what lies under a highlighted one, which may be left to the browser. Only these have it.
+   * its ink, and of what lies under a highlighted one, which may be left to the browser; or of which choice it is (`choiceOf`). Only these
+   * have it.
    */
   readonly href?: string;
   /** How high a picture is, in px from 8 to 600; left out for as high as it fits a line of text or a few. */
@@ -62,7 +64,8 @@ export const isColour = (text: string): boolean =>
 
 /** A cell of a text and marks: cut to its length, in order, joined where they touch, and plain where none is left. */
 export function cellOf(text: string, marks: readonly Mark[]): Cell {
-  const inOrder = (a: Mark, b: Mark): number => a.from - b.from || b.to - a.to || markKinds.indexOf(a.kind) - markKinds.indexOf(b.kind);
+  const rank = ({ kind }: Mark): number => (markKinds as readonly MarkKind[]).indexOf(kind);
+  const inOrder = (a: Mark, b: Mark): number => a.from - b.from || b.to - a.to || rank(a) - rank(b);
   const inside = marks
     .map((mark) => ({ ...mark, from: Math.max(0, mark.from), to: Math.min(text.length, mark.to) }))
     .filter(({ from, to }) => from < to)

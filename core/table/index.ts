@@ -38,6 +38,7 @@ export {
   type Stretch,
   type Row,
 } from './cell';
+export { choiceOf, choiceText, type Choice } from './choice';
 export { PLAIN_COLUMN, plainColumns, readColumnWidth, typedColumnWidth, type Column, type ColumnWidth } from './columns/column';
 export { PLAIN_RULE, type ColumnRule } from './columns/column';
 export {

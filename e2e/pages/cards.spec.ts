@@ -101,6 +101,16 @@ describe('Plans on a page', () => {
     await person.untilText(/The page is live at/);
     await person.open(`${app.url}/site/passes`);
     expect(await axeFindings(driver)).toEqual([]);
+    // One switch is for the cards and for the comparison below them.
+    const compared = (): Promise<readonly string[]> =>
+      driver.executeScript(
+        `return [...document.querySelectorAll('tr')].find((row) => row.cells[0].innerText === 'Price').innerText.split('\t').slice(1)`,
+      );
+    expect((await compared()).map((each) => each.trim())).toEqual(['£9.50', '£14', 'By the season only']);
+    await person.click('radio', /^A season/);
+    await person.click('radio', 'EUR');
+    expect(await price()).toEqual(['€58.90', '€83.90', '€189 per berth']);
+    expect((await compared()).map((each) => each.trim().split('\n')[0])).toEqual(['€58.90', '€83.90', '€189 per berth']);
     await person.click('link', 'Compare all plans');
     await person.until(
       'the comparison in view',

@@ -1,5 +1,4 @@
 import { isDrawn, lineAt } from '../../lines';
-import { everyPeriod, type Pricing } from '../../pricing';
 import { cardParts, needsPointer, partOf, type ConditionName, type PartName, type Slot, type ThemeView } from '../../theme';
 import { contract } from '../markup/contract';
 import { iconShape } from '../rules/icons';
@@ -92,7 +91,13 @@ const cardSlots: readonly Slot[] = cardParts.flatMap((part) => cardConditions(pa
  * has under all that can hold together. `held`: a preview can hold conditions open.
  */
 export function cardsCss(view: ThemeView, key: string, held = false): Stylesheet {
-  const nodes = cardNodes(view, key, held);
+  return withSwatches(view, key, cardNodes(view, key, held));
+}
+
+/** That of the switches alone, for a comparison without cards. */
+export const switchesCss = (view: ThemeView, key: string): Stylesheet => withSwatches(view, key, partNodes(view, key, 'period-switch', false));
+
+function withSwatches(view: ThemeView, key: string, nodes: Stylesheet): Stylesheet {
   return [...swatchRule(view, cardsOfTheme(contract.theme(key)), nodes, readingInks(view, cardSlots)), ...nodes];
 }
 
@@ -113,6 +118,9 @@ export function accentRules(view: ThemeView, key: string, cards: readonly Accent
   });
 }
 
+const partNodes = (view: ThemeView, key: string, part: PartName, held: boolean): Stylesheet =>
+  saidOf(view, part).flatMap(({ conditions, declarations }) => ruleFor(contract.theme(key), part, conditions, declarations, held));
+
 function cardNodes(view: ThemeView, key: string, held: boolean): Stylesheet {
   const theme = contract.theme(key);
   const root = cardsOfTheme(theme);
@@ -123,9 +131,7 @@ function cardNodes(view: ThemeView, key: string, held: boolean): Stylesheet {
   // A card that grows upwards and downwards has as much room left to those above and below as all have beside each other.
   const between = room === undefined ? beside : `calc(${beside === '0' ? '0px' : beside} + ${outward})`;
   return [
-    ...cardParts.flatMap((part) =>
-      saidOf(view, part).flatMap(({ conditions, declarations }) => ruleFor(theme, part, conditions, declarations, held)),
-    ),
+    ...cardParts.flatMap((part) => partNodes(view, key, part, held)),
     ...markRules(view, theme),
     ...roomRules(view, theme),
     ...badgeRules(view, theme),
@@ -179,6 +185,17 @@ function badgeRules(view: ThemeView, theme: string): readonly CssNode[] {
   return [rule(line, ['display', 'flex'], ['padding', '0']), rule(`${line}>*`, ['flex', '1'])];
 }
 
+/** What every part of cards begins from, so that every house begins from the same. */
+export const LEVEL: readonly Declaration[] = [
+  ...[...INHERITED].map((css): Declaration => [css, 'inherit']),
+  ['margin', '0'],
+  ['padding', '0'],
+  ['border', '0'],
+  ['background', 'none'],
+  ['text-decoration', 'none'],
+  ['list-style', 'none'],
+];
+
 const initialRoom = (outward: string): string | undefined => (outward === '0' || /^0[a-z]*$/.test(outward) ? undefined : outward);
 
 /** The card's own room inside, and what it grows by. */
@@ -188,24 +205,16 @@ function paddingOver(view: ThemeView, outward: string): readonly Declaration[] {
   return [['padding-block', `calc(${start === '0' ? '0px' : start} + ${outward}) calc(${end === '0' ? '0px' : end} + ${outward})`]];
 }
 
-const mostOf = (pricings: readonly Pricing[], count: (pricing: Pricing) => number): number => Math.max(0, ...pricings.map(count));
-const switches = [contract.periods, contract.currencies, contract.choice].map((mark) => `.${mark}`).join(',');
-
-/** Of what is of one period or currency, that alone is there which is chosen. */
-const chosenAlone = (group: string, of: string, nth: (at: number) => string, count: number): readonly CssNode[] =>
-  Array.from({ length: count > 1 ? count : 0 }, (_, at) =>
-    rule(`.${group}:has(.${nth(at)}:checked)~.${contract.plans} .${of}:not(.${nth(at)})`, ['display', 'none']),
-  );
-
-const everyPart = Object.values(contract.inCards)
-  .map((name) => `.${name}`)
+const everyPart = Object.entries(contract.inCards)
+  .filter(([part]) => part !== 'period-switch')
+  .map(([, name]) => `.${name}`)
   .join(',');
 
 /**
  * What every list of cards has whatever its theme: cards side by side as far as there is room, with the parts of each on lines that they
  * have in common with their neighbours (CSS Grid 2, section 9), and its texts levelled, so that every house begins from the same.
  */
-export const cardFrameRules = (pricings: readonly Pricing[]): readonly CssNode[] => [
+export const cardFrameRules: readonly CssNode[] = [
   rule(`.${contract.plans}`, ['display', 'grid'], ['list-style', 'none'], ['margin', '0'], ['padding', '0']),
   rule(
     `.${contract.plan}`,
@@ -223,29 +232,12 @@ export const cardFrameRules = (pricings: readonly Pricing[]): readonly CssNode[]
     ['list-style', 'none'],
   ),
   rule(`.${contract.plan} :where(ul,div,p)`, ['margin', '0'], ['padding', '0'], ['list-style', 'none'], ['min-width', '0']),
+  rule(`.${contract.anyCards} :where(${everyPart})`, ...LEVEL),
   rule(
-    `.${contract.anyCards} :where(${everyPart})`,
-    ...[...INHERITED].map((css): Declaration => [css, 'inherit']),
-    ['margin', '0'],
-    ['padding', '0'],
-    ['border', '0'],
-    ['background', 'none'],
-    ['text-decoration', 'none'],
-    ['list-style', 'none'],
-  ),
-  rule(
-    `.${contract.anyCards} :where(${(['badge', 'plan-icon', 'action', 'second-action', 'period-switch'] as const)
+    `.${contract.anyCards} :where(${(['badge', 'plan-icon', 'action', 'second-action'] as const)
       .map((part) => `.${contract.inCards[part]}`)
       .join(',')})`,
     ['display', 'inline-block'],
-  ),
-  rule(`:is(${switches})`, ['border', '0'], ['margin', '0 0 1em'], ['padding', '0'], ['min-width', '0']),
-  rule(
-    `.${contract.inCards['period-switch']} input`,
-    ['margin', '0'],
-    ['margin-inline-end', '.4em'],
-    ['accent-color', 'currentColor'],
-    ['vertical-align', '-.1em'],
   ),
   // The mark of a feature stands before its text, and what it means below both.
   rule(`.${contract.hint},.${contract.hint}>summary`, ['display', 'inline']),
@@ -260,19 +252,6 @@ export const cardFrameRules = (pricings: readonly Pricing[]): readonly CssNode[]
     ['white-space', 'nowrap'],
   ),
   rule(`.${contract.common}>.${contract.plan}>ul`, ['display', 'contents']),
-  // What is chosen is seen without a script.
-  ...chosenAlone(
-    contract.periods,
-    contract.ofPeriod,
-    contract.nthPeriod,
-    mostOf(pricings, (each) => everyPeriod(each).length),
-  ),
-  ...chosenAlone(
-    contract.currencies,
-    contract.ofCurrency,
-    contract.nthCurrency,
-    mostOf(pricings, ({ currencies }) => currencies.length),
-  ),
   {
     kind: 'media',
     query: '(forced-colors:active)',
@@ -286,6 +265,6 @@ export const cardFrameRules = (pricings: readonly Pricing[]): readonly CssNode[]
   {
     kind: 'media',
     query: 'print',
-    rules: [rule(`.${contract.plan}`, ['break-inside', 'avoid']), rule(switches, ['display', 'none'])],
+    rules: [rule(`.${contract.plan}`, ['break-inside', 'avoid'])],
   },
 ];

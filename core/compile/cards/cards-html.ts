@@ -1,13 +1,8 @@
-import { spokenIn } from '../../languages';
 import { icons } from '../../media';
 import {
   cardsOf,
-  everyPeriod,
-  filled,
+  choicesOf,
   pricingWords,
-  priceIn,
-  savedAmount,
-  shownPlans,
   writtenPrice,
   type Card,
   type CardLine,
@@ -16,11 +11,13 @@ import {
   type Pricing,
   type WrittenPrice,
 } from '../../pricing';
+import { choiceClass } from '../markup/choice-class';
 import { contract } from '../markup/contract';
 import { element, textWithBreaks, type Element, type MarkupNode } from '../markup/markup';
+import { aroundCards, planChoice } from './switches-html';
 
 export interface CardsHtmlOptions {
-  /** What no other placement of the page has: ids and the names of the period's radio buttons are made from it. */
+  /** What no other placement of the page has: ids and the names of radio buttons are made from it. */
   readonly id: string;
   /** The key that names the theme's class; without one the cards are not dressed. */
   readonly theme: string | undefined;
@@ -69,17 +66,7 @@ function priceFor(pricing: Pricing, { plan, unpriced }: Card, chosen: Chosen): r
 
 /** What a plan costs in each period and each currency; only that of the chosen ones is seen and heard. */
 function pricesOf(pricing: Pricing, card: Card): Piece {
-  const [periods, currencies] = [everyPeriod(pricing), pricing.currencies];
-  const marks = (of: string, nth: string, count: number): readonly string[] => (count > 1 ? [of, nth] : []);
-  const pieces = periods.flatMap(({ period }, at) =>
-    currencies.map(({ code }, by) => ({
-      mark: [
-        ...marks(contract.ofPeriod, contract.nthPeriod(at), periods.length),
-        ...marks(contract.ofCurrency, contract.nthCurrency(by), currencies.length),
-      ].join(' '),
-      nodes: priceFor(pricing, card, { period, currency: code }),
-    })),
-  );
+  const pieces = choicesOf(pricing).map(({ choice, chosen }) => ({ mark: choiceClass(choice), nodes: priceFor(pricing, card, chosen) }));
   const [only] = pieces;
   if (pieces.length === 1) return element('div', {}, ...(only?.nodes ?? []));
   return element('div', {}, ...pieces.map(({ mark, nodes }) => element('div', { class: mark }, ...nodes)));
@@ -166,77 +153,6 @@ export function linesInCommon(pricing: Pricing, manner: CardManner): number {
   return (first?.length ?? 0) + (features > 0 ? features - 1 : 0);
 }
 
-/** The most that any plan saves in a period, as what the switch says of it; nothing where none does. */
-function savingIn(pricing: Pricing, at: { readonly period: string; readonly currency: string }): string {
-  const savings = pricing.plans.flatMap((plan) => (plan.hidden ? [] : (priceIn(pricing, plan, at.period, at.currency)?.saving ?? [])));
-  const [most] = [...savings].sort((a, b) => Number(b.value) - Number(a.value));
-  // How much money it is hangs on the currency that is chosen.
-  if (!most || (most.as === 'money' && pricing.currencies.length > 1)) return '';
-  const words = pricingWords(pricing.language);
-  return most.as === 'months'
-    ? filled(words.saveMonths, { saving: savedAmount(pricing, most, at.currency) })
-    : filled(words.saveUpTo, { saving: savedAmount(pricing, most, at.currency) });
-}
-
-/** The periods to choose from: radio buttons, which need no script (`card-rules.ts` shows what is chosen). */
-function switchOf(pricing: Pricing, id: string): readonly Element[] {
-  const periods = everyPeriod(pricing);
-  if (periods.length < 2) return [];
-  const first = Math.max(
-    0,
-    periods.findIndex(({ period }) => period === pricing.first.period),
-  );
-  return [
-    radioGroup(
-      { mark: contract.periods, name: `${id}-period`, legend: pricingWords(pricing.language).period },
-      periods.map((each, at) => {
-        const saving = savingIn(pricing, each);
-        const name = pricing.periods.find(({ id: own }) => own === each.period)?.name ?? '';
-        return { value: each.period, mark: contract.nthPeriod(at), label: saving === '' ? name : `${name}, ${saving}`, isChosen: at === first };
-      }),
-    ),
-  ];
-}
-
-/** The currencies to choose from, by their codes. */
-function currenciesOf({ currencies, first, language }: Pricing, id: string): readonly Element[] {
-  if (currencies.length < 2) return [];
-  const chosen = currencies.find(({ code }) => code === first.currency) ?? currencies[0];
-  const choices = currencies.map((each, at) => ({ value: each.code, mark: contract.nthCurrency(at), label: each.code, isChosen: each === chosen }));
-  return [radioGroup({ mark: contract.currencies, name: `${id}-currency`, legend: pricingWords(language).currency }, choices)];
-}
-
-/** The plans to choose one from, that which is pushed first of all. */
-function choiceOf(pricing: Pricing, id: string): Element {
-  const plans = shownPlans(pricing);
-  const first = Math.max(
-    0,
-    plans.findIndex((plan) => plan.id === pricing.featured),
-  );
-  return radioGroup(
-    { mark: contract.choice, name: `${id}-plan`, legend: pricingWords(pricing.language).plan },
-    plans.map((plan, at) => ({ value: plan.id, mark: contract.nthPlan(at), label: plan.name, isChosen: at === first })),
-  );
-}
-
-interface Choice {
-  readonly value: string;
-  readonly mark: string;
-  readonly label: string;
-  readonly isChosen: boolean;
-}
-/** Radio buttons under a name that is heard. */
-function radioGroup(
-  { mark, name, legend }: { readonly mark: string; readonly name: string; readonly legend: string },
-  choices: readonly Choice[],
-): Element {
-  const labels = choices.map(({ value, mark: own, label, isChosen }) => {
-    const field = element('input', { type: 'radio', name, value, class: own, ...(isChosen ? { checked: '' } : {}) });
-    return element('label', { class: inCards['period-switch'] }, field, label);
-  });
-  return element('fieldset', { class: mark }, element('legend', { class: contract.heard }, legend), ...labels);
-}
-
 /** Footnotes that a card names, by their numbers. */
 function notesOf({ notes }: Pricing, cards: readonly Card[]): readonly Element[] {
   const named = new Set(cards.flatMap(({ lines }) => lines.flatMap(({ note }) => note ?? [])));
@@ -259,14 +175,8 @@ export function cardsElement(pricing: Pricing, options: CardsHtmlOptions): Eleme
   const name = pricing.caption || pricing.name;
   return element(
     'div',
-    {
-      id: options.id,
-      class: options.theme === undefined ? contract.anyCards : `${contract.anyCards} ${contract.cards(options.theme)}`,
-      ...(pricing.language === '' ? {} : spokenIn(pricing.language)),
-    },
-    ...switchOf(pricing, options.id),
-    ...currenciesOf(pricing, options.id),
-    ...(options.isChosen === true && cards.length > 1 ? [choiceOf(pricing, options.id)] : []),
+    { id: options.id, ...aroundCards(pricing, options.theme) },
+    ...(options.isChosen === true && cards.length > 1 ? [planChoice(pricing, options.id)] : []),
     element(
       'ul',
       { class: isCommon ? `${contract.plans} ${contract.common}` : contract.plans, role: 'list', 'aria-label': name || undefined },

@@ -9,10 +9,13 @@ import { cardParts, partOf, shippedStarters, type PartName, type Slot } from '..
 import { writeCss } from '../sheet/stylesheet';
 import { sheetOf } from '../sheet/sheet';
 import { writeHtml } from '../markup/markup';
-import { cardConditions, cardFrameRules, cardsCss, cardsElement, linesInCommon, type CardsHtmlOptions } from './index';
+import { cardConditions, cardsCss, cardsElement, choiceRules, choicesElements, linesInCommon, type CardsHtmlOptions } from './index';
 
+const DRESSED = { id: 'c', theme: 'k' };
 const html = (pricing: Pricing, given: Partial<CardsHtmlOptions> = {}): string =>
-  writeHtml(cardsElement(pricing, { id: 'c', theme: 'k', manner: 'common lines', level: 3, ...given }), 'compact');
+  [...choicesElements(pricing, DRESSED), cardsElement(pricing, { ...DRESSED, manner: 'common lines', level: 3, ...given })]
+    .map((each) => writeHtml(each, 'compact'))
+    .join('');
 const slot = (part: PartName, ...conditions: Slot['conditions']): Slot => ({ part, conditions });
 
 describe('Cards as markup', () => {
@@ -47,11 +50,9 @@ describe('Cards as markup', () => {
     const single = html({ ...seasonPasses, currencies: seasonPasses.currencies.slice(0, 1) });
     expect(single).not.toMatch(/zp-currencies|zp-of-currency/);
     expect(html({ ...seasonPasses, saving: 'money' })).toContain('>A season</label>');
-    const css = writeCss(cardFrameRules([seasonPasses]), 'compact');
-    expect(css).toContain('.zp-currencies:has(.zp-c1:checked)~.zp-plans .zp-of-currency:not(.zp-c1){display:none}');
-    expect(writeCss(cardFrameRules([{ ...seasonPasses, currencies: seasonPasses.currencies.slice(0, 1) }]), 'compact')).not.toContain(
-      'zp-of-currency',
-    );
+    const css = writeCss(choiceRules([seasonPasses]), 'compact');
+    expect(css).toContain('.zp-choices:has(.zp-currencies .zp-c1:checked)~* .zp-of-currency:not(.zp-c1){display:none}');
+    expect(writeCss(choiceRules([{ ...seasonPasses, currencies: seasonPasses.currencies.slice(0, 1) }]), 'compact')).not.toContain('zp-of-currency');
   });
   it('part a price into its currency and its decimals, whatever stands around it', () => {
     expect(passes).toContain('<p class="zp-price"><span class="zp-sign">£</span>9<span class="zp-cents">.50</span></p>');

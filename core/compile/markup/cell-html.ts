@@ -1,12 +1,14 @@
 import { spokenIn } from '../../languages';
 import { icons } from '../../media';
-import { stretchesOf, textOf, type Cell, type Mark, type MarkKind, type Stretch } from '../../table';
+import { choiceOf, stretchesOf, textOf, type Cell, type Mark, type MarkKind, type Stretch } from '../../table';
 import { element, textWithBreaks, type MarkupNode } from './markup';
 import { contract } from './contract';
+import { choiceClass } from './choice-class';
 import { textLookClass } from './text-looks';
 
-/** The element of each mark, the outermost first: a link is a child of its cell, where the theme's links are found. */
+/** The element of each mark, the outermost first: a link is a child of its cell, where the theme's links are found, or of what is chosen. */
 const tags: readonly (readonly [MarkKind, string])[] = [
+  ['choice', 'span'],
   ['link', 'a'],
   ['bold', 'strong'],
   ['italic', 'em'],
@@ -57,6 +59,7 @@ function marked(tag: string, mark: Mark, stretches: readonly Stretch[], inner: r
     const classes = look === undefined ? contract.picture : `${contract.picture} ${look}`;
     return [element(tag, { class: classes, src: href, alt: said.trim(), loading: 'lazy' })];
   }
+  if (kind === 'choice') return [element(tag, { class: choiceClass(choiceOf(href)) }, ...inner)];
   if (kind === 'language') return [element(tag, spokenIn(href), ...inner)];
   return [element(tag, { href: kind === 'link' ? href : undefined, class: textLookClass(mark) }, ...inner)];
 }

@@ -87,7 +87,7 @@ export const contract = {
   note: 'zp-note',
   selected: 'data-selected',
   held: 'data-held',
-  /** Around the cards of a pricing table and the switch of its periods, in a theme and in any; the list of cards, a card, and what stands in one. */
+  /** Around the cards of a pricing table, and around its switches, in a theme and in any; the list of cards, a card, and what stands in one. */
   cards: (key: string): string => `zp-${key}-cards`,
   anyCards: 'zp-cards',
   /** In a card: a line that something stands on which has room of its own. */
@@ -120,6 +120,8 @@ export const contract = {
   notSaid: 'zp-not-said',
   /** On a feature that is to be seen before others. */
   emphasised: 'zp-emphasised',
+  /** Around the switches of what is chosen, beside everything that is chosen by them. */
+  choices: 'zp-choices',
   /** The switch of plans of which one is shown at a time, and which of them. */
   choice: 'zp-choice',
   nthPlan: (at: number): string => `zp-q${at}`,

@@ -25,8 +25,8 @@ import { wornBy, type CompiledPage, type PageInput, type PageOptions, type Place
 import { withNamedMarks } from '../markup/named-marks';
 import { textLooksIn } from '../markup/text-looks';
 import { pageTextRules } from '../rules/beside/text-look-rules';
-import { cardFrameRules } from '../cards';
-import { placedCards, planAccents, pricingOf } from './plans-html';
+import { cardFrameRules, choiceRules } from '../cards';
+import { choosingOf, placedCards, planAccents, pricingOf, withChoices } from './plans-html';
 import { boxId, placementNodes, placementRules } from './placement-html';
 import { inModes } from '../sheet/when/by-mode';
 import { exclusive } from '../sheet/when/exclusive';
@@ -36,14 +36,15 @@ import { visitorRules } from '../markup/visitor-html';
 
 /** A page as a document: what stands on it, the tables in their themes, and one stylesheet for all of it. */
 export function compilePage(given: PageInput, options: PageOptions): CompiledPage {
-  const input = { ...given, page: dressed(given.page, given.site) };
+  const input = { ...given, page: dressed(given.page, given.site), tables: withChoices(given) };
   const { page } = input;
   const places = new Map(everyBlock(page.blocks).map(({ id }, at) => [id, at + 1]));
   const placeOf = ({ id }: { readonly id: string }): string => `${options.mark ?? ''}${places.get(id) ?? 0}`;
   const tables = tablesOn(page);
   const themeSheets = themesIn(input);
   const features = featuresOn(page);
-  const shownAsCards = tables.flatMap((block) => pricingOf(block, input) ?? []);
+  const shownAsCards = tables.some((block) => pricingOf(block, input));
+  const switched = tables.flatMap((block) => pricingOf(block, input) ?? choosingOf(block, input) ?? []);
   const blocks = page.blocks.flatMap((block) =>
     blockNodes(block, { placeOf, placement: (table) => placementNodes(table, placeOf(table), input, options) }),
   );
@@ -58,7 +59,8 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
     ...(page.wide ? [rule('body.zp-wide,body.zp-wide>#content', ['max-width', 'none'])] : []),
     ...blockSheet(input, placeOf),
     ...frameRules,
-    ...(shownAsCards.length > 0 ? cardFrameRules(shownAsCards) : []),
+    ...(shownAsCards ? cardFrameRules : []),
+    ...(switched.length > 0 ? choiceRules(switched) : []),
     ...(features ? visitorRules : []),
     ...themeSheets,
     ...tables.flatMap((block) => [
@@ -84,7 +86,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
       ...(options.sheets !== undefined && tables.some((block) => isLaid(block, input))
         ? [element('script', { src: options.sheets, defer: '' })]
         : []),
-      ...(options.plans !== undefined && shownAsCards.length > 0 ? [element('script', { src: options.plans, defer: '' })] : []),
+      ...(options.plans !== undefined && switched.length > 0 ? [element('script', { src: options.plans, defer: '' })] : []),
       ...(options.runtime !== undefined && features ? [element('script', { src: options.runtime(features), defer: '', blocking: 'render' })] : []),
     ),
     element(
@@ -171,7 +173,7 @@ function themesIn(input: PageInput): Stylesheet {
 
 /** Whether cards wear a theme on these placements, and whether nothing else does. */
 function cardsAmong(blocks: readonly TableBlock[], input: PageInput): Pick<SheetFor, 'cards'> {
-  if (!blocks.some((block) => pricingOf(block, input))) return {};
+  if (!blocks.some((block) => pricingOf(block, input))) return blocks.some((block) => choosingOf(block, input)) ? { cards: 'switches' } : {};
   return { cards: blocks.some((block) => !pricingOf(block, input) || showsComparison(block.plans)) ? 'too' : 'alone' };
 }
 

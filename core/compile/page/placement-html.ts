@@ -9,7 +9,7 @@ import { headerFrameRules, headerPageRules } from '../rules/header-rules';
 import { isLaidOver, roomOnSheet, smallerOnPaper } from '../rules/paper-rules';
 import { labelRules } from '../markup/labels';
 import { element, type Element, type MarkupNode } from '../markup/markup';
-import { placedCards, planRules, pricingOf } from './plans-html';
+import { choosingOf, placedCards, placedSwitches, planRules, pricingOf } from './plans-html';
 import { wornBy, type PageInput, type PageOptions } from './page-input';
 import { contract } from '../markup/contract';
 import { rule, type CssNode } from '../sheet/stylesheet';
@@ -98,7 +98,8 @@ export function placementNodes(block: TableBlock, at: string, input: PageInput, 
   const dress = wornBy(block, input);
   const theme = dress?.key;
   const pricing = pricingOf(block, input);
-  const cards = pricing ? placedCards(block, input, pricing, id, theme) : [];
+  const choosing = choosingOf(block, input);
+  const plans = [...(choosing ? placedSwitches(choosing, id, theme) : []), ...(pricing ? placedCards(block, input, pricing, id, theme) : [])];
   const { visitor } = block;
   const asked = askedBy(dress?.view, table);
   const options: TableHtmlOptions = {
@@ -120,7 +121,7 @@ export function placementNodes(block: TableBlock, at: string, input: PageInput, 
   const sheets = dress && isLaidOver(dress.view) ? String(roomOnSheet(dress.view)) : undefined;
   const framed = sheets === undefined ? plain : { ...plain, attributes: { ...plain.attributes, [contract.sheets]: sheets } };
   const alone = (box: Element): readonly Element[] => {
-    const whole = cards.length === 0 ? box : { ...box, children: [...cards, ...(showsComparison(block.plans) ? box.children : [])] };
+    const whole = plans.length === 0 ? box : { ...box, children: [...plans, ...(showsComparison(block.plans) ? box.children : [])] };
     return [block.isolated ? isolated(whole, page) : whole];
   };
   if (visitor !== null) {

@@ -9,8 +9,8 @@ import {
   type PlanForm,
   type TableBlock,
 } from '../../page';
-import { shownPlans, structuredData, type Pricing } from '../../pricing';
-import { accentRules, accentedCards, cardsElement, linesInCommon } from '../cards';
+import { choicesOf, placedComparison, shownPlans, structuredData, type Pricing } from '../../pricing';
+import { accentRules, accentedCards, cardsElement, choicesElements, linesInCommon } from '../cards';
 import { contract } from '../markup/contract';
 import { element, type Element } from '../markup/markup';
 import { inEveryLook } from '../sheet/sheet';
@@ -20,6 +20,22 @@ import { wornBy, type PageInput } from './page-input';
 /** The pricing table of a placement that shows cards at some width; undefined for every other placement. */
 export const pricingOf = (block: TableBlock, { pricings }: Pick<PageInput, 'pricings'>): Pricing | undefined =>
   showsCards(block.plans) ? pricings?.get(tableRef(block)) : undefined;
+
+/** The pricing table of a placement in which visitors can choose what they see, in whichever form; undefined for every other placement. */
+export function choosingOf(block: TableBlock, { pricings }: Pick<PageInput, 'pricings'>): Pricing | undefined {
+  const pricing = pricings?.get(tableRef(block));
+  return pricing && choicesOf(pricing).length > 1 ? pricing : undefined;
+}
+
+/** Tables by their names, each pricing table in which visitors can choose as the comparison that says all that can be chosen. */
+export function withChoices({ tables, pricings = new Map<string, Pricing>() }: Pick<PageInput, 'tables' | 'pricings'>): PageInput['tables'] {
+  const choosing = [...pricings].filter(([ref, pricing]) => tables.has(ref) && choicesOf(pricing).length > 1);
+  return choosing.length === 0 ? tables : new Map([...tables, ...choosing.map(([ref, pricing]) => [ref, placedComparison(pricing).table] as const)]);
+}
+
+/** The switches of a placement's pricing table, for all of its forms; `id` is that of the placement. */
+export const placedSwitches = (pricing: Pricing, id: string, theme: string | undefined): readonly Element[] =>
+  choicesElements(pricing, { id: cardsId(id), theme });
 
 /** The level of a heading below the last one before a block. */
 function levelAt({ page }: PageInput, { id }: TableBlock): number {

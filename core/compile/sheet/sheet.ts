@@ -1,6 +1,6 @@
 import type { Scheme } from '../../page';
 import type { ModeName, ThemeView } from '../../theme';
-import { cardsCss } from '../cards';
+import { cardsCss, switchesCss } from '../cards';
 import { arrangementRules } from '../rules/arrangement-rules';
 import { NOTHING_BESIDE, type Beside } from './beside';
 import { byMode } from './when/by-mode';
@@ -61,8 +61,8 @@ export interface SheetFor {
   /** Whether one of its tables keeps its first column in view, or its header. */
   readonly pinned?: boolean;
   readonly header?: boolean;
-  /** Whether cards of pricing tables wear it beside its tables, or alone. */
-  readonly cards?: 'too' | 'alone';
+  /** Whether cards of pricing tables wear it beside its tables, or alone; or of all that belongs to cards the switches beside its tables. */
+  readonly cards?: 'too' | 'alone' | 'switches';
   /** Whether it is bright, dark, or as the visitor has it. For a sheet of one view, that is as it is looked at. */
   readonly scheme?: Scheme;
   /** The class or attribute by which the site is dark, for one that follows; without it, it is as the visitor has it. */
@@ -101,7 +101,8 @@ export function sheetOf(
   const is = (whether: Whether, asked: boolean): boolean => whether === 'always' || (whether === 'asked' && asked);
   const isAround = is(recipe.around, around);
   const isVisited = recipe.around === 'asked' && around;
-  const ofCards = (each: ThemeView): Stylesheet => (cards === undefined ? [] : cardsCss(each, key, recipe.held));
+  const ofCards = (each: ThemeView): Stylesheet =>
+    cards === undefined ? [] : cards === 'switches' ? switchesCss(each, key) : cardsCss(each, key, recipe.held);
   const ofTables = (each: ThemeView): Stylesheet => [
     ...themeCss(each, { key, lean: recipe.lean, held: recipe.held, clears: recipe.clears, around: isAround, beside }),
     ...(isVisited ? [...sortIconRules(each, key), ...sortFocusRules(each, key)] : []),

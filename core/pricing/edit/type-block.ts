@@ -1,5 +1,6 @@
 import { sayProblem, type Outcome } from '../../outcome';
-import { editedRows, shownPlans } from '../comparison';
+import { editedRows } from '../comparison';
+import { shownPlans } from '../shown';
 import type { Pricing } from '../pricing';
 import { addFeature, addPlan } from './edit-pricing';
 import { typeIn } from './type-in';

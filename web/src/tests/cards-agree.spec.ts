@@ -5,6 +5,9 @@ import {
   cardFrameRules,
   cardSelector,
   cardsElement,
+  choiceRules,
+  choicesElements,
+  element,
   linesInCommon,
   rule,
   sheetOf,
@@ -32,6 +35,7 @@ import {
 } from '../../../core/theme';
 import { colourFact, iconFact, read, round } from './observed';
 
+const DRESSED = { id: 'c', theme: 'k' };
 const WIDTHS = [320, 390, 768, 1280, 1920];
 
 /** A property's CSS on a part of cards: what is taken from the page is what the card has. */
@@ -94,14 +98,16 @@ function laidOut(view: ThemeView, pricing: Pricing, manner: CardManner, width: n
     const sheet = new CSSStyleSheet();
     sheet.replaceSync(
       writeCss([
-        ...cardFrameRules([pricing]),
+        ...cardFrameRules,
+        ...choiceRules([pricing]),
         ...sheetOf(view, { use: 'specimen', key: 'k', cards: 'alone' }),
         ...byWidth(view, (each) => accentRules(each, 'k', accentedCards(each, pricing, '#c>.zp-plans'))),
         rule('.zp-plans>*', ['grid-row', `span ${linesInCommon(pricing, manner)}`]),
       ]),
     );
     root.adoptedStyleSheets = [sheet];
-    root.innerHTML = writeHtml(cardsElement(pricing, { id: 'c', theme: 'k', manner, level: 3 }));
+    const all = [...choicesElements(pricing, DRESSED), cardsElement(pricing, { ...DRESSED, manner, level: 3 })];
+    root.innerHTML = writeHtml(element('div', {}, ...all));
     look(root.firstElementChild as HTMLElement);
   } finally {
     host.remove();

@@ -5,6 +5,8 @@ import {
   byWidth,
   cardFrameRules,
   cardsElement,
+  choiceRules,
+  choicesElements,
   contract,
   linesInCommon,
   rule,
@@ -51,7 +53,8 @@ export class CardsSeen implements OnInit {
       const [view, pricing] = [this.view(), this.pricing()];
       const css = writeCss(
         [
-          ...cardFrameRules([pricing]),
+          ...cardFrameRules,
+          ...choiceRules([pricing]),
           ...(view ? sheetOf(view, { use: 'picture', key: 'seen', cards: 'alone' }) : []),
           ...(view ? byWidth(view, (each) => accentRules(each, 'seen', accentedCards(each, pricing, `#seen>.${contract.plans}`))) : []),
           rule(`.${contract.plans}>*`, ['grid-row', `span ${linesInCommon(pricing, MANNER)}`]),
@@ -63,7 +66,9 @@ export class CardsSeen implements OnInit {
     });
     effect(() => {
       const chosen = this.content.querySelector<HTMLInputElement>(':checked')?.value;
-      this.content.innerHTML = writeHtml(cardsElement(this.pricing(), { id: 'seen', theme: 'seen', manner: MANNER, level: 2 }), 'compact');
+      const [pricing, dressed] = [this.pricing(), { id: 'seen', theme: 'seen' }];
+      const all = [...choicesElements(pricing, dressed), cardsElement(pricing, { ...dressed, manner: MANNER, level: 2 })];
+      this.content.innerHTML = all.map((each) => writeHtml(each, 'compact')).join('');
       // Nothing is followed here; which period was chosen stays so.
       this.content.querySelectorAll('a').forEach((link) => (link.tabIndex = -1));
       this.content.querySelectorAll('input').forEach((field) => (field.checked ||= field.value === chosen));

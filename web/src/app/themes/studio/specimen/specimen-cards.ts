@@ -2,6 +2,8 @@ import {
   cardFrameRules,
   cardSelector,
   cardsElement,
+  choiceRules,
+  choicesElements,
   contract,
   linesInCommon,
   rule,
@@ -13,13 +15,17 @@ import { cardParts, partOf, type ConditionName, type PartName } from '../../../.
 
 /** With features on common lines, so that absent ones are seen. */
 const MANNER = 'common lines';
+const DRESSED = { id: 'specimen-cards', theme: 'specimen' };
 
 /** The cards of the specimen that has some. */
-export const specimenCards = (pricing: Pricing): Element =>
-  cardsElement(pricing, { id: 'specimen-cards', theme: 'specimen', manner: MANNER, level: 2 });
+export const specimenCards = (pricing: Pricing): readonly Element[] => [
+  ...choicesElements(pricing, DRESSED),
+  cardsElement(pricing, { ...DRESSED, manner: MANNER, level: 2 }),
+];
 
 export const specimenCardRules = (pricing: Pricing): Stylesheet => [
-  ...cardFrameRules([pricing]),
+  ...cardFrameRules,
+  ...choiceRules([pricing]),
   rule(`.${contract.plans}>*`, ['grid-row', `span ${linesInCommon(pricing, MANNER)}`]),
 ];
 

@@ -112,7 +112,7 @@ export class Specimen {
       );
       const shown = this.around() ? surrounded(markup, { theme: 'specimen', info: infoOf(table), empty: true }) : markup;
       const { pricing } = this.specimen();
-      this.content.innerHTML = writeHtml(boxed(pricing ? element('div', {}, specimenCards(pricing), shown) : shown), 'compact');
+      this.content.innerHTML = writeHtml(boxed(pricing ? element('div', {}, ...specimenCards(pricing), shown) : shown), 'compact');
       holdActions(this.content);
     });
     effect(() => {
