@@ -8,7 +8,7 @@ const bySlot = new Map<string, readonly Slot[]>();
 export function slotsOf(view: ThemeView, part: PartName): readonly Slot[] {
   const own = partOf(part).conditions.filter((condition) => {
     const twin = columns.find((each) => each.includes(condition));
-    if (!twin) return !rare.has(condition) || isSaid(view, part, condition);
+    if (!twin) return !rare.has(condition) || partOf(part).box === 'cards' || isSaid(view, part, condition);
     // Every cell is in an odd column or in an even one: where a theme tells one of them apart, both count.
     return twin.some((each) => isSaid(view, part, each));
   });
@@ -29,7 +29,7 @@ export function slotsOf(view: ThemeView, part: PartName): readonly Slot[] {
 }
 
 const columns: readonly (readonly ConditionName[])[] = [['odd-columns', 'even-columns']];
-const rare: ReadonlySet<ConditionName> = new Set(['even-groups', 'over-numbers']);
+const rare: ReadonlySet<ConditionName> = new Set(['even-groups', 'over-numbers', 'featured']);
 
 /** Whether a theme or one of its bases says anything of a part, or of what it falls back to, under a condition, at any width. */
 const isSaid = ({ chain }: ThemeView, part: PartName, condition: ConditionName): boolean =>

@@ -1,2 +1,2 @@
-export { checkAccents, hardestOfCards } from './accents';
+export { checkAccents, hardestOfCards, hardestOfColumn } from './accents';
 export { checkWords } from './long-words';

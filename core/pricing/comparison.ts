@@ -1,4 +1,16 @@
-import { makeHeading, mergeEqual, setExceptions, tableOf, type Exception, type Mark, type Row, type Table } from '../table';
+import {
+  PLAIN_COLUMN,
+  makeHeading,
+  mergeEqual,
+  plainColumns,
+  setExceptions,
+  tableOf,
+  type Column,
+  type Exception,
+  type Mark,
+  type Row,
+  type Table,
+} from '../table';
 import { isOfColumns } from '../theme';
 import { own } from '../own';
 import { answerOf, type Given } from './answers';
@@ -71,7 +83,8 @@ export function comparisonOf(
     }
   });
   const { name, caption, language, theme } = pricing;
-  const plain = tableOf(name, texts, { kind: 'pricing', headerRows: 1, rowHeaders: 1, caption, language, theme });
+  const columns = isShown ? columnsOf(pricing, plans) : plainColumns(plans.length + 1);
+  const plain = tableOf(name, texts, { kind: 'pricing', headerRows: 1, rowHeaders: 1, caption, language, theme, columns });
   const headed = rows.reduce((table, { is }, at) => {
     const made = is === 'group' ? makeHeading(table, at) : undefined;
     return made?.ok ? made.value : table;
@@ -89,6 +102,12 @@ interface ComparisonOptions {
   readonly isShown?: boolean;
   readonly isWhole?: boolean;
 }
+
+/** A column for each plan, after that of the features. */
+const columnsOf = ({ featured }: Pricing, plans: readonly Plan[]): readonly Column[] => [
+  PLAIN_COLUMN,
+  ...plans.map(({ id }): Column => (id === featured ? { ...PLAIN_COLUMN, featured: true } : PLAIN_COLUMN)),
+];
 
 /** Whether anything is said of a feature: one that was only made has no name, and no plan has it. */
 export const isSaid = ({ answers }: Pricing, { id, name }: Feature): boolean => name.trim() !== '' || own(answers, id) !== undefined;
@@ -150,6 +169,9 @@ function noted(text: string, note: number | undefined, isBold = false): Row[numb
 /** The comparison as it stands on a page: with what each period costs, what it cost before and what it saves, and with its footnotes below. */
 export const wholeComparison = (pricing: Pricing): Comparison =>
   withNotes(pricing, comparisonOf(pricing, everyPeriod(pricing), { says: wholePrice, isShown: true }));
+
+/** A comparison as a table of its own, to be kept, which knows nothing more of plans. */
+export const withoutPlans = (table: Table): Table => ({ ...table, columns: table.columns.map(({ featured: _, ...column }) => column) });
 
 /**
  * The same where visitors can choose what they see, period or currency: prices stand in one row, and in each of its cells what is said for

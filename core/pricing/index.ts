@@ -11,6 +11,7 @@ export {
   isSaid,
   placedComparison,
   wholeComparison,
+  withoutPlans,
   type Comparison,
   type ComparisonRow,
 } from './comparison';

@@ -1,4 +1,5 @@
-import { canBeSet, cardParts, partOf, propertiesOf, type Theme, type ValueKind } from '../theme';
+import type { Table } from '../table';
+import { canBeSet, cardParts, partOf, propertiesOf, tableParts, type ConditionName, type PartName, type Theme, type ValueKind } from '../theme';
 import { emptyFeature, emptyPlan, type Answer, type Plan, type Price, type Pricing } from '../pricing';
 import { randomText, type Dice } from './random';
 
@@ -9,12 +10,12 @@ const accented: { readonly [kind in ValueKind]?: (d: Dice) => string } = {
   line: (d) => d.pick(['1px solid accent', '2px dashed ink for accent']),
 };
 
-/** Values strewn over the parts of cards. */
-function strewn(d: Dice): Theme['values'] {
+/** Values strewn over parts, under those of their conditions that are asked for. */
+function strewn(d: Dice, among: readonly PartName[], only: (condition: ConditionName) => boolean): Theme['values'] {
   const density = d.pick([0.05, 0.2, 0.5]);
   const values: Record<string, Record<string, Record<string, string>>> = {};
-  for (const part of cardParts)
-    for (const condition of partOf(part).conditions)
+  for (const part of among)
+    for (const condition of partOf(part).conditions.filter(only))
       for (const property of propertiesOf(part))
         if (canBeSet(property, condition) && d.chance(density))
           ((values[part] ??= {})[condition] ??= {})[property.name] = d.chance(0.3)
@@ -28,10 +29,36 @@ export function withCards(d: Dice, theme: Theme): Theme {
   const swatches = theme.swatches.some(({ name }) => name === 'accent')
     ? theme.swatches
     : [...theme.swatches, { name: 'accent', colour: d.pick(['deep', '#0b7285', 'mist']) }];
-  const dressed = <T extends Pick<Theme, 'values'>>(each: T): T => ({ ...each, values: { ...each.values, ...strewn(d) } });
-  const { widths, modes } = theme;
-  return { ...dressed(theme), swatches, ...(widths ? { widths: widths.map(dressed) } : {}), ...(modes ? { modes: modes.map(dressed) } : {}) };
+  return { ...everywhere(theme, (values) => ({ ...values, ...strewn(d, cardParts, () => true) })), swatches };
 }
+
+/** The theme with other values, at its width steps and in its modes too. */
+function everywhere(theme: Theme, changed: (values: Theme['values']) => Theme['values']): Theme {
+  const each = <T extends Pick<Theme, 'values'>>(one: T): T => ({ ...one, values: changed(one.values) });
+  const { widths, modes } = theme;
+  return { ...each(theme), ...(widths ? { widths: widths.map(each) } : {}), ...(modes ? { modes: modes.map(each) } : {}) };
+}
+
+const ofPlans: readonly PartName[] = tableParts.flatMap(({ name, conditions }) => (conditions.includes('featured') ? [name] : []));
+
+/** The theme with values for the column of a featured plan strewn over the parts of tables. */
+export const withFeatured = (d: Dice, theme: Theme): Theme =>
+  everywhere(theme, (values) => {
+    const more = strewn(d, ofPlans, (condition) => condition === 'featured');
+    return {
+      ...values,
+      ...Object.fromEntries(Object.entries(more).map(([part, conditions]) => [part, { ...values[part as PartName], ...conditions }])),
+    };
+  });
+
+/** The table with columns of plans, of which one is featured. */
+export const withPlans = (d: Dice, table: Table): Table => {
+  const featured = d.whole(0, table.columns.length - 1);
+  return {
+    ...table,
+    columns: table.columns.map((column, at) => (at === featured ? { ...column, featured: true } : column)),
+  };
+};
 
 const words = [
   'Deck',

@@ -13,6 +13,7 @@ import {
   propertyOf,
   starterBases,
   type ConditionName,
+  type Part,
   type Theme,
   type ThemeView,
   type ValueKind,
@@ -141,13 +142,16 @@ export const orderlyText: Readonly<Record<ValueKind, (d: Dice) => string>> = {
   line: (d) => (d.chance(0.25) ? 'none' : `${d.whole(1, 3)}px ${d.pick(['solid', 'dashed', 'dotted'])} ${orderly(d)}`),
 };
 
+/** The conditions of a part, in their order, but for what only comparisons of plans have (`plans.ts` draws that). */
+const drawnOf = ({ conditions }: Part): readonly ConditionName[] => conditionNames.filter((name) => name !== 'featured' && conditions.includes(name));
+
 /** A theme with a value for every property at every place. */
 export function fullTheme(d: Dice, starter = 'nightfall', text = randomText): Theme {
   const values = Object.fromEntries(
     tableParts.map((part) => [
       part.name,
       Object.fromEntries(
-        part.conditions.map((condition) => [
+        drawnOf(part).map((condition) => [
           condition,
           Object.fromEntries(
             propertiesOf(part.name)
@@ -172,7 +176,7 @@ export function randomTheme(d: Dice, names: readonly string[] = starterNames): T
   const density = d.pick([0.08, 0.25, 0.6]);
   const values: Record<string, Record<string, Record<string, string>>> = {};
   for (const part of tableParts) {
-    for (const condition of conditionNames.filter((name) => (part.conditions as readonly string[]).includes(name))) {
+    for (const condition of drawnOf(part)) {
       for (const property of propertiesOf(part.name)) {
         if (canBeSet(property, condition) && d.chance(density))
           ((values[part.name] ??= {})[condition] ??= {})[property.name] = randomText[property.kind](d);
@@ -215,8 +219,9 @@ export function withModes(d: Dice, theme: Theme): Theme {
 /** The theme with some of what it could say in the ledger said in extra CSS instead, and with texts there that the ledger has not. */
 export function withExtra(d: Dice, theme: Theme): Theme {
   const said = new Views(starterBases).of(randomTheme(d, ['ground']));
-  const rules = tableParts.flatMap(({ name, conditions }) =>
-    conditions.flatMap((condition) => {
+  const rules = tableParts.flatMap((part) =>
+    drawnOf(part).flatMap((condition) => {
+      const { name } = part;
       const declared = propertiesOf(name).flatMap((property) => {
         const value = d.chance(0.3) ? said.valueAt({ part: name, condition }, property) : undefined;
         if (value === undefined || property.css === undefined || value.kind === 'page') return [];

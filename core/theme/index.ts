@@ -97,6 +97,7 @@ export { inkVariable, lineStyles, swatchVariable, tidy, type LineStyle, type Uni
 export { canFollow, isOfColumn, nothingToFollow } from './following';
 export { canRead, goesAlong, isReading, nothingToReadOn } from './reading-inks';
 export { dressesCards, partsOf, saysAnywhere } from './says';
+export { withoutFeatured } from './without-featured';
 export { Views, everyLook, onPaper, viewOfChain, viewOfChanged, type Saying, type Source, type ThemeView } from './view';
 export { ACCENT, mediaAddress } from './words';
 export { CHAIN_MOST, basesOver, chainOf, idIn, loopThrough, standingOn, standsOn, type Bases, type ThemesById } from './chain';

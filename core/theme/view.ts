@@ -2,7 +2,7 @@ import type { Rgba } from '../colour';
 import { good, type Outcome } from '../outcome';
 import type { Bases } from './chain';
 import { chainOf } from './chain';
-import type { PartName } from './catalogue/parts';
+import { partOf, type PartName } from './catalogue/parts';
 import { propertyOf, type Property, type PropertyName } from './catalogue/properties';
 import { columnPlaces, isOfColumn, meantAt, nothingToFollow } from './following';
 import type { Value, Vocabulary } from './values/reading';
@@ -96,8 +96,14 @@ interface Look {
 }
 type ViewAt = (look: Look) => ThemeView;
 
-/** The view of a chain at a step in a mode with an accent. `words` are what its values can refer to there, which every step shares. */
-function viewOf({ chain, steps, modes }: Grown, words: Words, look: Look, viewAt: ViewAt): ThemeView {
+/** Whether what is said at a place goes with the accent of a plan: all of cards and, of tables, the column of the featured plan. */
+const goesWithPlan = ({ part, condition }: Place): boolean => condition === 'featured' || partOf(part).box === 'cards';
+
+/**
+ * The view of a chain at a step in a mode with an accent. `words` are what its values can refer to there, which every step shares; `plain`
+ * the same without the accent of a plan, for all that does not go with that.
+ */
+function viewOf({ chain, steps, modes }: Grown, words: Words, plain: Words, look: Look, viewAt: ViewAt): ThemeView {
   const { step, mode, accent } = look;
   const read = chain.map(({ css }) => (css === undefined || css === '' ? NO_EXTRA : readExtra(css, words.names)));
   const extras = read.every((each) => each === NO_EXTRA) ? read : asTheyHold(chain, read);
@@ -114,6 +120,8 @@ function viewOf({ chain, steps, modes }: Grown, words: Words, look: Look, viewAt
     return layers.map(({ values }) => textIn(values, place, 'look')).find((each) => each !== undefined && words.read('switch', each).ok) === 'off';
   };
   const off = new Set(switchable.filter(isOff));
+  const readAt = (place: Place, kind: Property['kind'], text: string): Outcome<Value> =>
+    (plain === words || goesWithPlan(place) ? words : plain).read(kind, text);
   /** A part whose own look is off says nothing but that. */
   const isSilent = (part: PartName, property: PropertyName): boolean => off.has(part) && property !== 'look';
   const textsAt = (place: Place, { name, kind }: Property): readonly Saying[] =>
@@ -124,7 +132,7 @@ function viewOf({ chain, steps, modes }: Grown, words: Words, look: Look, viewAt
           const { part, condition } = place;
           const line = extra?.lineOf(part, condition, name);
           if (text === undefined) return [];
-          const read = words.read(kind, text);
+          const read = readAt(place, kind, text);
           return [
             {
               source,
@@ -141,7 +149,7 @@ function viewOf({ chain, steps, modes }: Grown, words: Words, look: Look, viewAt
     if (property.follows !== undefined) return followedAt(place, property);
     for (const { values } of layers) {
       const text = textIn(values, place, property.name);
-      const outcome = text === undefined ? undefined : words.read(property.kind, text);
+      const outcome = text === undefined ? undefined : readAt(place, property.kind, text);
       if (outcome?.ok && canBe(place, outcome)) return outcome.value;
     }
     return undefined;
@@ -186,7 +194,7 @@ function viewOf({ chain, steps, modes }: Grown, words: Words, look: Look, viewAt
     vocabulary: words.vocabulary,
     said,
     read: ({ kind }, text) => {
-      const read = words.read(kind, text);
+      const read = plain.read(kind, text);
       if (!read.ok) return read;
       return isOfColumn(read.value) ? nothingToFollow() : isReading(read.value) ? nothingToReadOn() : read;
     },
@@ -218,7 +226,7 @@ function viewsOfChain(chain: ThemeView['chain'], words: Words): ViewAt {
   const at: ViewAt = ({ step, mode, accent }) => {
     const name = grown.steps.some((each) => each.name === step) ? step : '';
     const key = `${mode} ${name} ${accent}`;
-    const view = made.get(key) ?? viewOf(grown, wordsIn(mode, accent), { step: name, mode, accent }, at);
+    const view = made.get(key) ?? viewOf(grown, wordsIn(mode, accent), wordsIn(mode, ''), { step: name, mode, accent }, at);
     made.set(key, view);
     return view;
   };

@@ -242,15 +242,6 @@ export const cardFrameRules: readonly CssNode[] = [
   // The mark of a feature stands before its text, and what it means below both.
   rule(`.${contract.hint},.${contract.hint}>summary`, ['display', 'inline']),
   rule(`.${contract.hint}>summary`, ['cursor', 'pointer'], ['text-decoration', 'underline dotted'], ['line-height', 'max(1lh,24px)']),
-  rule(
-    `.${contract.heard}`,
-    ['position', 'absolute'],
-    ['clip-path', 'inset(50%)'],
-    ['width', '1px'],
-    ['height', '1px'],
-    ['overflow', 'hidden'],
-    ['white-space', 'nowrap'],
-  ),
   rule(`.${contract.common}>.${contract.plan}>ul`, ['display', 'contents']),
   {
     kind: 'media',

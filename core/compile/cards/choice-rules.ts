@@ -15,7 +15,7 @@ const chosenAlone = (group: string, of: string, nth: (at: number) => string, cou
 const one = `.${contract.inCards['period-switch']}`;
 
 /**
- * What every switch has whatever its theme, and that of what hangs on it there is what was chosen, in every form of the pricing table.
+ * What every switch has whatever its theme, what is heard and not seen, and that of what hangs on it there is what was chosen, in every form of the pricing table.
  */
 export const choiceRules = (pricings: readonly Pricing[]): readonly CssNode[] => [
   rule(`.${contract.anyCards} :where(${one})`, ...LEVEL, ['display', 'inline-block']),
@@ -39,6 +39,15 @@ export const choiceRules = (pricings: readonly Pricing[]): readonly CssNode[] =>
     contract.ofCurrency,
     contract.nthCurrency,
     mostOf(pricings, ({ currencies }) => currencies.length),
+  ),
+  rule(
+    `.${contract.heard}`,
+    ['position', 'absolute'],
+    ['clip-path', 'inset(50%)'],
+    ['width', '1px'],
+    ['height', '1px'],
+    ['overflow', 'hidden'],
+    ['white-space', 'nowrap'],
   ),
   { kind: 'media', query: 'print', rules: [rule(switches, ['display', 'none'])] },
 ];

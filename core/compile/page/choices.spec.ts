@@ -51,6 +51,8 @@ describe('What visitors choose of a pricing table', () => {
     expect(count(html, /<fieldset/g)).toBe(2);
     expect(html).not.toContain('place-1-cards"');
     expect(css).toContain('#0a0b0c');
+    // The names of the switches are heard alone.
+    expect(css).toContain('.zp-heard{position:absolute');
     expect(css).not.toContain('#fafbfc');
     expect(html).toContain('src="/plans.js"');
   });

@@ -65,7 +65,7 @@ export function compilePage(given: PageInput, options: PageOptions): CompiledPag
     ...themeSheets,
     ...tables.flatMap((block) => [
       ...placementRules(placeOf(block), block, input.tables.get(tableRef(block)), wornBy(block, input)?.view, pricingOf(block, input)),
-      ...planAccents(`place-${placeOf(block)}`, block, input),
+      ...planAccents(`place-${placeOf(block)}`, block, input, themeSheets),
     ]),
     ...(tables.length > 0 ? printRules(tables.some(({ visitor }) => visitor !== null)) : []),
   ];

@@ -9,11 +9,13 @@ import {
   type PlanForm,
   type TableBlock,
 } from '../../page';
-import { choicesOf, placedComparison, shownPlans, structuredData, type Pricing } from '../../pricing';
+import { choicesOf, placedComparison, shownPlans, structuredData, viewWithAccent, type Pricing } from '../../pricing';
+import type { ThemeView } from '../../theme';
 import { accentRules, accentedCards, cardsElement, choicesElements, linesInCommon } from '../cards';
 import { contract } from '../markup/contract';
 import { element, type Element } from '../markup/markup';
 import { inEveryLook } from '../sheet/sheet';
+import { planAccent } from '../sheet/plan-accent';
 import { rule, type CssNode, type Declaration, type Stylesheet } from '../sheet/stylesheet';
 import { wornBy, type PageInput } from './page-input';
 
@@ -111,10 +113,24 @@ export function planRules(id: string, block: TableBlock, pricing: Pricing): read
   ];
 }
 
-/** What the cards of a placement have in place of their theme's accent, where their plans have accents of their own; `id` is that of the placement. */
-export function planAccents(id: string, block: TableBlock, input: PageInput): Stylesheet {
-  const [pricing, worn] = [pricingOf(block, input), wornBy(block, input)];
+/**
+ * What the cards of a placement, and the column of its featured plan, have in place of their theme's accent; `id`
+ * is that of the placement, `sheets` what its tables wear.
+ */
+export function planAccents(id: string, block: TableBlock, input: PageInput, sheets: Stylesheet): Stylesheet {
+  const [pricing, worn] = [input.pricings?.get(tableRef(block)), wornBy(block, input)];
   if (!pricing || !worn || pricing.plans.every(({ accent, accentIn }) => accent === '' && accentIn === undefined)) return [];
   const list = `#${cardsId(id)}>.${contract.plans}`;
-  return inEveryLook(worn.view, worn.scheme, input.mark ?? '', (each) => accentRules(each, worn.key, accentedCards(each, pricing, list)));
+  return inEveryLook(worn.view, worn.scheme, input.mark ?? '', (each) => [
+    ...(showsCards(block.plans) ? accentRules(each, worn.key, accentedCards(each, pricing, list)) : []),
+    ...(showsComparison(block.plans) ? columnRules(each, pricing, id, sheets) : []),
+  ]);
+}
+
+/** They go with each cell of the featured plan, since a column hands nothing to its cells. */
+function columnRules(view: ThemeView, pricing: Pricing, id: string, sheets: Stylesheet): Stylesheet {
+  const plan = shownPlans(pricing).find((each) => each.id === pricing.featured);
+  const its = plan && viewWithAccent(view, plan);
+  const other = its ? planAccent(view, its, sheets) : [];
+  return other.length === 0 ? [] : [rule(`#${id} .${contract.featured}`, ...other)];
 }

@@ -17,8 +17,10 @@ export interface Beside {
   readonly holdsRows: boolean;
   /** Whether there are merged cells at all: a row may then have no cell of its own in a column. */
   readonly merges: boolean;
+  /** Whether one of them compares plans, of which one stands out. */
+  readonly features: boolean;
 }
-export const NOTHING_BESIDE: Beside = { exceptions: [], worn: [], texts: [], extras: [], site: '', holdsRows: false, merges: false };
+export const NOTHING_BESIDE: Beside = { exceptions: [], worn: [], texts: [], extras: [], site: '', holdsRows: false, merges: false, features: false };
 
 /** What tables have beside a theme in which they are dressed; what stands turned beside a table has its looks the other way round. */
 export const besideIn = (view: ThemeView, tables: readonly Table[]): Beside =>
@@ -26,7 +28,11 @@ export const besideIn = (view: ThemeView, tables: readonly Table[]): Beside =>
 
 /** `texts` are the looks of marked text, where the rows are not to be looked through for them. */
 export const besideOf = (
-  tables: readonly (Pick<Table, 'exceptions' | 'dressings' | 'css'> & { readonly rows?: Table['rows']; readonly merges?: Table['merges'] })[],
+  tables: readonly (Pick<Table, 'exceptions' | 'dressings' | 'css'> & {
+    readonly rows?: Table['rows'];
+    readonly merges?: Table['merges'];
+    readonly columns?: Table['columns'];
+  })[],
   texts: readonly TextLook[] = textLooksOf(tables),
 ): Beside => ({
   exceptions: exceptionsIn(tables),
@@ -36,4 +42,5 @@ export const besideOf = (
   site: '',
   holdsRows: tables.some(holdsRows),
   merges: tables.some(({ merges = [] }) => merges.length > 0),
+  features: tables.some(({ columns = [] }) => columns.some(({ featured }) => featured === true)),
 });

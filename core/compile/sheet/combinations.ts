@@ -4,8 +4,8 @@ import { conditionOf, following, followingFrom, together, type ConditionName, ty
 const either: readonly (readonly ConditionName[])[] = together.filter((sets) => sets.every((set) => set.length > 0)).map((sets) => sets.flat());
 /** A cell of an upper tier does not reach the last header row, and nothing is sorted by it. */
 const never: { readonly [part in PartName]?: (condition: ConditionName) => boolean } = {
-  // What heads a group is in no column that is sorted.
-  'group-headings': (condition) => conditionOf(condition).tier === 'column',
+  // What heads a group is in no column that is sorted, nor in that of a plan.
+  'group-headings': (condition) => condition === 'featured' || conditionOf(condition).tier === 'column',
   'header-groups': (condition) => condition === 'last' || conditionOf(condition).tier !== 'place',
 };
 

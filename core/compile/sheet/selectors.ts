@@ -60,7 +60,7 @@ const othersOf = (asked: Asked): string =>
   asked.band === 'even' ? `:nth-child(odd of ${VISIBLE})` : asked.band === 'odd' ? `:nth-child(even of ${VISIBLE})` : `:not(${bandOf(asked)})`;
 
 /** Conditions of cards alone (`compile/cards`). */
-type CardCondition = 'featured' | 'absent' | 'not-said' | 'emphasised';
+type CardCondition = 'absent' | 'not-said' | 'emphasised';
 
 /** What each condition asks of the row and of the cell; bands, first and last count visible rows only. What a value brings is asked by its mark. */
 const tests: { readonly [condition in Exclude<ConditionName, MarkedCondition | CardCondition>]: Test | ((asked: Asked) => Test) } = {

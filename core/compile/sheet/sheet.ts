@@ -1,5 +1,5 @@
 import type { Scheme } from '../../page';
-import type { ModeName, ThemeView } from '../../theme';
+import { withoutFeatured, type ModeName, type ThemeView } from '../../theme';
 import { cardsCss, switchesCss } from '../cards';
 import { arrangementRules } from '../rules/arrangement-rules';
 import { NOTHING_BESIDE, type Beside } from './beside';
@@ -10,6 +10,7 @@ import { forcedRules } from '../rules/forced-rules';
 import { headerRules } from '../rules/header-rules';
 import { paperRules } from '../rules/paper-rules';
 import { overProperty } from '../rules/transition-rules';
+import { goingAlong } from './plan-accent';
 import { pinnedRules } from '../rules/pinned-rules';
 import { withNoneHidden } from './selectors';
 import { selectorsFor } from './selectors-for';
@@ -94,16 +95,19 @@ export function inEveryLook(
 
 /** A theme's whole stylesheet for a use: the one recipe of what is written, and in which order. */
 export function sheetOf(
-  view: ThemeView,
+  given: ThemeView,
   { use, key, beside = NOTHING_BESIDE, around = false, pinned = false, header = false, cards, scheme = 'light', mark = '' }: SheetFor,
 ): Stylesheet {
   const recipe: Recipe = recipes[use];
+  // What leaves for tables without plans has not a byte of what is for these.
+  const view = recipe.lean && !beside.features ? withoutFeatured(given) : given;
   const is = (whether: Whether, asked: boolean): boolean => whether === 'always' || (whether === 'asked' && asked);
   const isAround = is(recipe.around, around);
   const isVisited = recipe.around === 'asked' && around;
   const ofCards = (each: ThemeView): Stylesheet =>
     cards === undefined ? [] : cards === 'switches' ? switchesCss(each, key) : cardsCss(each, key, recipe.held);
-  const ofTables = (each: ThemeView): Stylesheet => [
+  const ofTables = (each: ThemeView): Stylesheet => (beside.features ? goingAlong(each, key, tableNodes(each)) : tableNodes(each));
+  const tableNodes = (each: ThemeView): Stylesheet => [
     ...themeCss(each, { key, lean: recipe.lean, held: recipe.held, clears: recipe.clears, around: isAround, beside }),
     ...(isVisited ? [...sortIconRules(each, key), ...sortFocusRules(each, key)] : []),
     ...(header ? headerRules(each, key) : []),

@@ -22,6 +22,8 @@ export interface Column {
   readonly language?: string;
   /** Whether it gives way where a theme shows fewer columns: among the first to go, or only among the second; else it stays. */
   readonly yields?: 'first' | 'second';
+  /** Whether it is of the featured plan, where the table is made from a pricing table; never kept. */
+  readonly featured?: true;
 }
 
 /** A rule for the values of a column. What breaks it is marked, and never refused. Empty texts ask nothing. */

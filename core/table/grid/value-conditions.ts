@@ -1,6 +1,7 @@
 import { markedConditions, type ConditionName, type MarkedCondition } from '../../theme';
 import { isNegativeCell, isNumberCell, numberColumns } from '../columns/numbers';
 import type { GridCell } from './grid';
+import { isGroupHeading } from './groups';
 import { groupOfColumn } from './headers';
 import type { Table } from '../table';
 
@@ -10,6 +11,8 @@ const isCounted = ({ headerRows }: Table, name: MarkedCondition): boolean => nam
 /** When a cell's value, or its columns, bring a condition. A header stands over numbers where its one column holds some. */
 const brings: { readonly [condition in MarkedCondition]: (table: Table, cell: GridCell) => boolean } = {
   negative: (table, cell) => isNumberCell(table, cell) && isNegativeCell(table, cell),
+  // What neighbouring plans have in common is of none of them, and neither is what heads a group.
+  featured: (table, cell) => table.columns[cell.column]?.featured === true && cell.columns === 1 && !isGroupHeading(table, cell.row),
   'even-groups': (table, cell) => cell.section === 'header' && groupOfColumn(table, cell.column) % 2 === 1,
   'over-numbers': (table, cell) => cell.section === 'header' && cell.columns === 1 && numberColumns(table)[cell.column]?.isNumeric === true,
 };

@@ -2,6 +2,7 @@ import type { PartValues, Theme, Values } from '../theme';
 import { accentDress } from './accent-dress';
 import { refersToSwatch } from '../read-swatches';
 import { cardDress } from './card-dress';
+import { compareDress } from './compare-dress';
 import { ground } from './ground';
 import { pad, type Starter } from './shapes';
 import { starters } from './starters';
@@ -66,6 +67,9 @@ const over = (under: Theme['values'], values: Theme['values']): Theme['values'] 
     under,
   );
 
+/** The second version of a starter for pricing: what stands out in a comparison of plans. */
+const withComparison = ([key, values]: readonly [string, Theme['values']]): Starter => next(first(key), 2, (before) => over(before, values));
+
 /** Later versions of the ground: all values of the one before, with what is better. */
 export const laterGrounds: readonly Theme[] = [
   {
@@ -83,4 +87,10 @@ export const laterGrounds: readonly Theme[] = [
  * Later versions of starters. One that has shipped is never changed (its themes' editions would look otherwise): what is better
  * about it comes as its next version here, to which themes are moved by those who made them.
  */
-export const laterVersions: readonly Starter[] = [hairline, ...undressed, ...dressed, ...dressed.map(withAccents)];
+export const laterVersions: readonly Starter[] = [
+  hairline,
+  ...undressed,
+  ...dressed,
+  ...dressed.map(withAccents),
+  ...Object.entries(compareDress).map(withComparison),
+];

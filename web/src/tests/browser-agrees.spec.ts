@@ -15,6 +15,7 @@ import {
   type Element,
   type MarkupNode,
 } from '../../../core/compile';
+import { withFeatured, withPlans } from '../../../core/tests/plans';
 import { toHex } from '../../../core/colour';
 import { pageOf } from '../../../core/paint';
 import { resolve } from '../../../core/resolve';
@@ -253,6 +254,22 @@ describe('What core predicts is what Chromium computes', () => {
     const table = d.chance(0.3) ? withExceptions(d, randomTable(d)) : randomTable(d);
     const width = d.pick([d.pick(whole.steps).width, 1000]);
     const found = disagreements(whole, table, randomHeld(d, table), seed % 2 === 1, width);
+    expect(found.slice(0, 5)).withContext(`seed ${seed} at ${width}px`).toEqual([]);
+  });
+
+  forSeeds('for columns of plans, of which one is featured', { all: 300, usual: 40 }, (seed) => {
+    const d = dice(70_000 + seed);
+    const plain = withFeatured(d, d.chance(0.3) ? withSteps(d, randomTheme(d, starterNames)) : randomTheme(d, starterNames));
+    const theme = viewOf(d.chance(0.3) ? withModes(d, plain) : plain);
+    const table = withPlans(d, d.chance(0.3) ? withExceptions(d, randomTable(d)) : randomTable(d));
+    const width = d.pick([1000, 300]);
+    const found = disagreements(
+      theme.in(d.pick(['', ...theme.modes.filter((mode) => mode !== 'print')])),
+      table,
+      randomHeld(d, table),
+      seed % 2 === 1,
+      width,
+    );
     expect(found.slice(0, 5)).withContext(`seed ${seed} at ${width}px`).toEqual([]);
   });
 

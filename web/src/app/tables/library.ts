@@ -10,7 +10,7 @@ import { CardWall } from '../controls/card-wall';
 import { tablesOn, type ShownKind } from '../../../../core/page';
 import { shownAs } from '../../../../core/documents';
 import { sayProblem } from '../../../../core/outcome';
-import { fromGrid, type Pricing } from '../../../../core/pricing';
+import { fromGrid, withoutPlans, type Pricing } from '../../../../core/pricing';
 import { Dressed } from '../controls/dressed/dressed';
 import { ApiError, type KeptPricing, type KeptTable, type KeptTheme } from '../documents/api';
 import { Library } from '../documents/library';
@@ -169,7 +169,7 @@ export class TableLibrary extends Library<'tables', Listed> {
   protected async makeOther({ id, plans, document: { name, theme } }: Listed): Promise<void> {
     await this.deleting.attempt(async () => {
       if (plans) {
-        const { id: made } = await firstValueFrom(this.api.create('tables', { ...shownAs('pricings', plans), name: this.free(name) }));
+        const { id: made } = await firstValueFrom(this.api.create('tables', { ...withoutPlans(shownAs('pricings', plans)), name: this.free(name) }));
         return this.router.navigate(['/tables', made]);
       }
       const { document } = await firstValueFrom(this.api.document('tables', id));
