@@ -2,7 +2,7 @@ import { Key, type WebDriver } from 'selenium-webdriver';
 import { axeFindings } from '../tools/axe';
 import { consoleErrors, opened } from '../tools/opened';
 import type { Person } from '../tools/person';
-import type { App } from '../tools/server';
+import { sent, type App } from '../tools/server';
 
 /** As a designer gets it from a spreadsheet: plans across, prices by the month and by the year, a dozen features. */
 const CELLS = [
@@ -31,6 +31,12 @@ describe('Pricing tables', () => {
   opened({ demo: true }, (all) => ({ app, driver, person } = all));
   afterEach(async () => expect(await consoleErrors(driver)).toEqual([]));
 
+  beforeAll(async () => {
+    const theme = { format: 'zest-theme/2', name: 'Pier sorbet', base: { starter: 'sorbet', version: 2 }, swatches: [], values: {} };
+    const { id } = await sent<{ readonly id: string }>(app, 'POST', '/themes', theme);
+    await sent(app, 'POST', `/themes/${id}/editions`, {});
+  });
+
   /** What a visitor sees in the plan's column of the live page, from top to bottom. */
   const live = async (slug: string): Promise<readonly (readonly string[])[]> => {
     await person.open(`${app.url}/site/${slug}`);
@@ -52,7 +58,7 @@ describe('Pricing tables', () => {
     await person.open(`${app.url}/tables`);
     await did(person.click('button', 'New pricing table'));
     await did(person.fill('textbox', 'Name', 'Season passes'));
-    await person.find('combobox', 'Dressed in');
+    await did(person.choose('Dressed in', 'Pier sorbet'), 2);
     const put = async (text: string): Promise<unknown> =>
       driver.executeScript(
         `arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('input', { bubbles: true }))`,
@@ -74,9 +80,11 @@ describe('Pricing tables', () => {
     await did(person.click('cell', /^$/));
     const words = ['Take Pier', 'Take Deck', 'Take Saloon', 'Take Cabin'];
     await did(person.press(...words.flatMap((word) => [word, Key.TAB])), 8);
-    for (const plan of ['Pier', 'Deck', 'Saloon', 'Cabin']) {
+    const accents = { Pier: '#0b7285', Deck: '#c2255c', Saloon: '#5f3dc4', Cabin: '#2b8a3e' } as const;
+    for (const plan of ['Pier', 'Deck', 'Saloon', 'Cabin'] as const) {
       await did(person.click('cell', `Take ${plan}`));
       await did(person.fill('textbox', 'Action 1, where it leads', `/passes/${plan.toLowerCase()}`));
+      await did(person.fill('combobox', /^Accent/, accents[plan]));
       await did(person.press(Key.TAB));
     }
     await person.untilKept();
@@ -89,6 +97,7 @@ describe('Pricing tables', () => {
     await did(person.click('button', 'Add'));
     await did(person.click('menuitem', 'Table'));
     await did(person.choose('Table', 'Season passes 2 (plans)'), 2);
+    await did(person.choose('Theme', 'Pier sorbet'), 2);
     await person.untilKept();
     await did(person.click('button', 'Publish page'));
     await person.untilText(/The page is live at/);
@@ -137,6 +146,31 @@ describe('Pricing tables', () => {
     const rows = await live('passes');
     expect(rows[0]?.slice(1).map((name) => name.toLowerCase())).toEqual(['pier', 'deck', 'saloon', 'cabin', 'bridge']);
     expect(rowOf(rows, 'Price')?.[5]?.trim()).toBe('£45');
+  });
+
+  it('a sixth, in a colour of its own and pushed instead, in at most ten actions', async () => {
+    actions = 0;
+    await person.open(`${app.url}/tables`);
+    await person.click('link', 'Season passes 2');
+    await person.find('grid', /^Cells of Season passes/);
+    await did(person.click('columnheader', 'Bridge'));
+    await did(person.click('button', 'Plan'));
+    await did(person.click('menuitem', 'Duplicate'));
+    await person.find('columnheader', 'Bridge 2');
+    await did(person.press('Crow’s nest', Key.ENTER), 2);
+    await did(person.fill('combobox', /^Accent/, '#e8590c'));
+    await did(person.click('checkbox', 'Stands out'));
+    await person.untilKept();
+    await did(person.click('button', 'Publish'));
+    await person.find('dialog', /Publish/);
+    await did(person.click('button', 'Publish'));
+    await person.untilText(/Pages that follow the pricing table show it/);
+    expect(actions).toBeLessThanOrEqual(10);
+    const rows = await live('passes');
+    expect(rows[0]?.slice(1).map((name) => name.toLowerCase())).toEqual(['pier', 'deck', 'saloon', 'cabin', 'bridge', 'crow’s nest']);
+    // Its column is in its colour.
+    const fill = await driver.executeScript<string>(`return getComputedStyle(document.querySelector('th.zp-featured')).backgroundColor`);
+    expect(fill).toBe('rgb(232, 89, 12)');
   });
 
   it('by keys alone: Enter goes on to the next feature, what is wrong is said and nothing of it is kept', async () => {

@@ -83,8 +83,9 @@ export async function startApp({ data: named, port = 0, demo = false, backups = 
 }
 
 /** Sends a document to the server, and gives what that answers; fails where it refuses. */
-export async function sent<T>({ url }: App, method: string, address: string, body: object): Promise<T> {
-  const answer = await fetch(`${url}/api${address}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+export async function sent<T>({ url }: App, method: string, address: string, body?: object): Promise<T> {
+  const given = body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
+  const answer = await fetch(`${url}/api${address}`, { method, ...given });
   if (!answer.ok) throw new Error(`${method} ${address}: ${answer.status} ${await answer.text()}`);
   return (await answer.json()) as T;
 }
