@@ -4,7 +4,7 @@ import path from 'node:path';
 import { Key, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { devTools, openBrowser } from './tools/driver';
 import { Person } from './tools/person';
-import { startApp } from './tools/server';
+import { sent, startApp } from './tools/server';
 
 const folder = 'docs/screenshots';
 mkdirSync(folder, { recursive: true });
@@ -46,20 +46,6 @@ try {
     await person.find('cell', 'Fennel Point');
     await person.click('gridcell', /^Fill, Selected/);
   });
-  await shoot('studio-mistake', '/themes/harbour-dusk?part=body-rows', async () => {
-    await person.click('gridcell', /^Ink, Selected/);
-    await person.press('#9db4bd', Key.ENTER);
-    await person.click('gridcell', /^Fill, Even/);
-    await person.press('mits', Key.ENTER);
-    await person.click('gridcell', /^Ink, Selected/);
-    await person.click('button', /^Swatch glow/);
-  });
-  await shoot('studio-editor', '/themes/paper-stock?part=table', async () => {
-    await person.click('gridcell', /^Shadow, At rest/);
-    await person.press('0 2px 8px frame 30%', Key.ENTER);
-    await person.press(Key.SPACE);
-    await person.find('dialog', /^Editor for Shadow/);
-  });
   await shoot('studio-widths', '/themes/harbour-dusk?part=table&step=narrow', async () => {
     await person.find('button', /^At narrow/);
     await person.untilText(/480 px: fits/);
@@ -70,6 +56,17 @@ try {
   await shoot('plans', '/pricings/season-passes', async () => {
     await person.click('columnheader', 'Saloon');
     await person.find('textbox', 'Badge');
+  });
+  await shoot('plans-as-cards', '/pricings/season-passes', async () => {
+    await person.click('columnheader', 'Saloon');
+    await person.fill('textbox', 'Badge', '');
+    await person.press(Key.TAB);
+    await person.click('columnheader', 'Cabin');
+    await person.fill('textbox', 'Action 1, where it leads', '');
+    await person.press(Key.TAB);
+    await person.click('button', 'As cards');
+    await person.click('button', /^Checks/);
+    await person.find('button', /^Undo/);
   });
   await shoot('table-new', '/tables', async () => {
     await person.click('button', 'New table');
@@ -104,7 +101,17 @@ try {
     );
     await driver.executeScript(`${inside}.querySelectorAll('.zp-sort')[6].click()`);
   });
-  await shoot('live-page-phone', '/site/night-boats', () => person.find('table', 'Fares by age'), 390, 800);
+  const passes = {
+    ...{ id: 'a', kind: 'table', shows: { kind: 'pricings', id: 'season-passes' }, dress: { kind: 'themes', id: 'harbour-dusk' } },
+    ...{ plans: { form: 'cards and comparison', lists: 'common lines', at: [{ upTo: 480, form: 'one plan at a time' }] } },
+    ...{ width: 'fill', align: 'start', room: '0', visitor: null },
+  };
+  const { id } = await sent<{ readonly id: string }>(app, 'POST', '/pages', {
+    ...{ format: 'zest-page/6', name: 'Season passes', slug: 'season-passes', blocks: [passes] },
+  });
+  await sent(app, 'POST', `/pages/${id}/publish`, {});
+  await shoot('live-plans', '/site/season-passes', () => person.find('table', 'Season passes'), 1280, 1500);
+  await shoot('live-plans-phone', '/site/season-passes', () => person.find('radio', 'Saloon'), 390, 800);
   await shoot('backups', '/backups', async () => {
     await fetch(`${app.url}/api/tables/berths`, { method: 'DELETE' });
     await person.click('button', 'Make the first one');
