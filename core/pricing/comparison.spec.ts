@@ -85,6 +85,8 @@ describe('The comparison of a pricing table', () => {
   it('has on a page a row for each period, with what it was and what it saves', () => {
     const { table, rows } = wholeComparison(seasonPasses);
     expect(rows.slice(0, 4).map(({ is }) => is)).toEqual(['names', 'badge', 'price', 'price']);
+    // What the rows are about stays in view where all of them do not fit.
+    expect(table.pinned).toBeTrue();
     expect(table.rows[1]?.map(textOf)).toEqual(['Note', '', 'Most taken', '']);
     expect(table.rows.slice(2, 4).map((row) => row.map(textOf))).toEqual([
       ['Monthly', '£9.50', '£14', 'By the season only'],

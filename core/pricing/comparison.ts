@@ -193,7 +193,8 @@ function withNotes(pricing: Pricing, made: Comparison): Comparison {
   const meant = made.rows.flatMap((row) =>
     'feature' in row && hints.has(row.feature.id) ? [`${hints.get(row.feature.id)} ${row.feature.hint.trim()}`] : [],
   );
-  return { ...made, table: { ...made.table, note: [...notes, ...meant].join('\n') } };
+  // Where it does not fit, the names of the features stay in view.
+  return { ...made, table: { ...made.table, pinned: true, note: [...notes, ...meant].join('\n') } };
 }
 
 const pricesIn = ({ periods }: Pricing, currency: string): readonly Chosen[] => periods.map(({ id }) => ({ period: id, currency }));

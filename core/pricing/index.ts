@@ -40,5 +40,6 @@ export { changeFeature, changePlan, typeIn } from './edit/type-in';
 export { pasteLines, type Pasted } from './edit/paste-lines';
 export { fromGrid, type FromGrid } from './edit/from-grid';
 export { mergePricings, takeTheirPricing } from './edit/merge-pricing';
+export { takeLooks } from './edit/take-looks';
 export { addCurrency, addPeriod, removeCurrency, removePeriod, setCurrency, setPrice, typeAmount } from './edit/edit-prices';
 export { structuredData } from './structured-data';

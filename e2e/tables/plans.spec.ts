@@ -261,6 +261,40 @@ describe('Pricing tables', () => {
     await person.find('columnheader', 'Saloon');
   });
 
+  it('have looks of their own beside the theme: a plan, a feature, one crossing; where none can be, that is said', async () => {
+    await person.open(`${app.url}/pricings/season-passes`);
+    await person.click('columnheader', 'Saloon');
+    await person.click('button', 'Look');
+    await person.find('complementary', 'Look beside the theme');
+    await person.fill('combobox', 'Fill', '#fff3bf');
+    await person.press(Key.TAB);
+    await person.click('cell', 'half price');
+    await person.click('button', 'This crossing');
+    await person.fill('combobox', 'Ink', '#7a1f5c');
+    await person.press(Key.TAB);
+    await person.find('button', 'Saloon: Soup after ten');
+    await person.click('button', 'Soup after ten');
+    await person.fill('combobox', 'Weight', 'bold');
+    await person.press(Key.TAB);
+    await person.untilKept();
+    const { document } = await sent<{ readonly document: { readonly exceptions: readonly object[] } }>(app, 'GET', '/pricings/season-passes');
+    expect(document.exceptions).toEqual([
+      { plan: 'saloon', feature: null, values: jasmine.objectContaining({ fill: '#fff3bf' }) },
+      { plan: null, feature: 'soup', values: { weight: 'bold' } },
+      { plan: 'saloon', feature: 'soup', values: { ink: '#7a1f5c' } },
+    ] as never);
+    const ink = await driver.executeScript<string>(`return getComputedStyle(arguments[0]).color`, await person.find('cell', 'half price'));
+    expect(ink).toBe('rgb(122, 31, 92)');
+    await person.click('cell', '£14');
+    await person.click('button', 'This crossing');
+    await person.fill('combobox', 'Ink', '#7a1f5c');
+    await person.press(Key.TAB);
+    await person.find('alert', /prices and actions have the look of their plan/);
+    expect(await axeFindings(driver, { stylesheets: false })).toEqual([]);
+    for (let steps = 0; steps < 3; steps++) await person.click('button', /^Undo/);
+    await person.untilKept();
+  });
+
   it('is made of a table that has prices, and back; one that has none says what is missing', async () => {
     await person.open(`${app.url}/tables`);
     await person.click('button', 'More for Fares by age');

@@ -1,6 +1,6 @@
 import { compilePage, writeCss, writeHtml } from '../../compile';
 import { seasonPasses } from '../../examples';
-import { wholeComparison } from '../../pricing';
+import { wholeComparison, type Pricing } from '../../pricing';
 import { themeWith, viewOf } from '../../tests/themes';
 import { pageChanges, readPage, type Page, type PlansShown } from '../index';
 
@@ -25,10 +25,10 @@ const says = (plans: unknown, kind?: string): string => {
   const read = readPage(page(plans, kind));
   return read.ok ? '' : read.problems.map(({ say }) => say).join(' ');
 };
-const compiled = (plans: PlansShown | undefined): { readonly html: string; readonly css: string } => {
+const compiled = (plans: PlansShown | undefined, passes: Pricing = seasonPasses): { readonly html: string; readonly css: string } => {
   const { html, css } = compilePage(
     {
-      ...{ page: pageOf(plans), tables: new Map([['p', wholeComparison(seasonPasses).table]]), pricings: new Map([['p', seasonPasses]]) },
+      ...{ page: pageOf(plans), tables: new Map([['p', wholeComparison(passes).table]]), pricings: new Map([['p', passes]]) },
       themes: new Map([['t', { key: 'k', view: viewOf(themeWith({ plan: { rest: { fill: 'mist' } } })) }]]),
     },
     { siteName: 'Site', stylesheet: '/s.css' },
@@ -52,10 +52,16 @@ describe('The form in which a placement shows plans', () => {
   it('is told where two windows or two editions differ in it', () =>
     expect(pageChanges(pageOf(undefined), pageOf({ form: 'cards' }), () => 'Passes').join(' ')).toContain('form of its plans'));
   it('is the comparison where nothing is said, with not a byte of cards', () => {
-    const { html, css } = compiled(undefined);
+    const single: Pricing = { ...seasonPasses, currencies: seasonPasses.currencies.slice(0, 1), periods: seasonPasses.periods.slice(0, 1) };
+    const { html, css } = compiled(undefined, single);
     expect(html).toContain('<table');
     expect(html + css).not.toMatch(/zp-plan|zp-k-cards/);
-    expect(compiled({ form: 'comparison' })).toEqual({ html, css });
+    expect(compiled({ form: 'comparison' }, single)).toEqual({ html, css });
+    // Where something can be chosen, of all that cards have the switch alone.
+    const choosing = compiled(undefined);
+    expect(choosing.html).toMatch(/<div class="zp-cards zp-k-cards zp-choices"[^>]*>/);
+    expect(choosing.html + choosing.css).not.toMatch(/zp-plan|zp-price|zp-act/);
+    expect(compiled({ form: 'comparison' })).toEqual(choosing);
   });
   it('is one plan at a time, chosen without a script, the one that is pushed first; all of them on paper', () => {
     const { html, css } = compiled({ form: 'cards and comparison', at: [{ upTo: 480, form: 'one plan at a time' }] });
@@ -67,7 +73,7 @@ describe('The form in which a placement shows plans', () => {
       /@container zp \(width<=480px\)\{#place-2-cards\{display:block;--zp_others:none\}#place-2-cards>\.zp-choice\{display:block\}/,
     );
     expect(css).toContain('@media print{#place-2-cards>.zp-plans>*{--zp_others:grid}');
-    expect(compiled({ form: 'cards' }).html).not.toContain('zp-choice');
+    expect(compiled({ form: 'cards' }).html).not.toContain('"zp-choice"');
     expect(compiled({ form: 'one plan at a time' }).html).not.toContain('<table');
   });
   it('is cards alone, with not a byte of tables, below the page’s last heading', () => {

@@ -228,6 +228,11 @@ function hardPage(
     return tableElement(table, { id: 'hard', theme: 'hard', held: seed % 2 === 0 ? randomHeld(d, table) : {}, reads: true, cut: 0 });
   });
   root.innerHTML = writeHtml(element('div', {}, ...tables, ...deep, ...random), 'compact');
+  // A plan has another accent than its theme.
+  for (const cell of root.querySelectorAll<HTMLElement>(`th.${contract.featured},td.${contract.featured}`)) {
+    cell.style.setProperty('--zp-accent', '#ffec99');
+    cell.style.setProperty('--zp--on-accent', '#0b0b0b');
+  }
   root.querySelectorAll<HTMLDetailsElement>(`.${contract.cut}`).forEach((each, i) => (each.open = i % 3 === 0));
   for (const selector of [
     `.${contract.pagerItem}`,

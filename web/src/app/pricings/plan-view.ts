@@ -14,6 +14,7 @@ import { Publisher } from '../publishing/publisher';
 import { Grid } from '../tables/grid/grid';
 import type { Carried } from '../tables/grid/strip';
 import type { Pasted, Typed } from '../tables/grid/told';
+import { Looks } from '../tables/looks/looks';
 import type { LinesData } from './lines-dialog';
 import { CardsSeen } from './cards-seen';
 import { OfferForm } from './offer-form';
@@ -27,7 +28,7 @@ import { PricingEdits } from './pricing-edits';
 @Component({
   selector: 'zest-plan-view',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CardsSeen, Grid, MatButtonModule, MatMenuModule, Name, OfferForm, PlanForm, RouterLink, UndoRedo],
+  imports: [CardsSeen, Grid, Looks, MatButtonModule, MatMenuModule, Name, OfferForm, PlanForm, RouterLink, UndoRedo],
   providers: [OpenDocument, PricingEdits],
   templateUrl: './plan-view.html',
   styleUrl: './plan-view.scss',
@@ -50,6 +51,7 @@ export class PlanView implements OnInit {
   protected readonly panels = [
     ['plan', 'Details'],
     ['offer', 'Offer'],
+    ['look', 'Look'],
     ['checks', 'Checks'],
   ] as const;
   protected readonly panel = signal<(typeof this.panels)[number][0]>('plan');
@@ -108,7 +110,7 @@ export class PlanView implements OnInit {
     );
   }
   /** Chooses a cell of the comparison, when it is painted, and whatever menu was open has given the focus back. */
-  private chooseSoon(row: number, column: number): void {
+  protected chooseSoon(row: number, column: number): void {
     setTimeout(() => this.grid()?.choose(row, column));
   }
 

@@ -16,6 +16,7 @@ import {
   removeFeature,
   removePlan,
   settled,
+  takeLooks,
   typeBlock,
   typeIn,
   type Feature,
@@ -28,6 +29,8 @@ import { ThemeViews } from '../controls/dressed/theme-views';
 import type { KeptTheme } from '../documents/api';
 import { OpenDocument } from '../documents/open-document';
 import type { Choice } from '../tables/choice';
+import type { Asked } from '../tables/columns/column-form';
+import type { LookNames } from '../tables/looks/look-rows';
 
 /** What can be done to the pricing table that is open, and what was said of it. */
 @Injectable()
@@ -132,6 +135,25 @@ export class PricingEdits {
       { row, column },
       Array.from({ length: toRow - row + 1 }, () => Array.from({ length: toColumn - column + 1 }, () => '')),
     );
+  }
+
+  /** What places of the comparison are called, for looks beside the theme. */
+  readonly lookNames = computed((): LookNames => {
+    const { plans = [], rows = [] } = this.comparison() ?? {};
+    const planAt = (column: number): string => plans[column - 1]?.name ?? 'Features';
+    const rowAt = (row: number): string => {
+      const at = rows[row];
+      return at && 'feature' in at ? at.feature.name : at?.is === 'price' ? 'Price' : at?.is === 'action' ? 'Action' : 'Names';
+    };
+    return {
+      kinds: { column: 'plan', row: 'feature', cell: 'crossing' },
+      at: ({ row, column }) => [...(column === null ? [] : [planAt(column)]), ...(row === null ? [] : [rowAt(row)])].join(': '),
+    };
+  });
+  /** Takes the looks that the comparison is given. */
+  look({ label, touches, make }: Asked): void {
+    const shown = this.comparison();
+    if (shown) this.act(label, touches, (pricing) => takeLooks(pricing, shown, make(shown.table).exceptions));
   }
 
   addPlan = (): boolean => this.act('add a plan', '', (pricing) => addPlan(pricing, '', this.plan()?.id));

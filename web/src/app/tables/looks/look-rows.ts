@@ -52,6 +52,13 @@ const sides: readonly PropertyName[] = paddingSides.sides;
 const lookRowNames: readonly RowName[] = [...new Set(exceptionProperties.map((name): RowName => (sides.includes(name) ? 'padding' : name)))];
 export const labelOf = (row: RowName): string => bundles.find(({ name }) => name === row)?.label ?? propertyOf(row as PropertyName).label;
 
+/** What places are called where they are no columns and rows of a table: how one of a kind is, and what stands at a place. */
+export interface LookNames {
+  readonly kinds: { readonly [kind in ExceptionKind]: string };
+  readonly at: (place: Pick<Exception, 'row' | 'column'>) => string;
+}
+type PlaceWords = LookNames['at'];
+
 /** Where an exception stands, in words, counted from 1. */
 export function placeOfException({ row, column }: Pick<Exception, 'row' | 'column'>): string {
   if (row === null) return `Column ${(column ?? 0) + 1}`;
@@ -140,7 +147,14 @@ export interface LookStep {
   readonly say: string | undefined;
 }
 
-export function whyOf(view: ThemeView, table: Table, kind: ExceptionKind, choice: Chosen, property: PropertyName): readonly LookStep[] {
+export function whyOf(
+  view: ThemeView,
+  table: Table,
+  kind: ExceptionKind,
+  choice: Chosen,
+  property: PropertyName,
+  at: PlaceWords = placeOfException,
+): readonly LookStep[] {
   const cell = cellFor(table, kind, choice);
   // Below a table's own line lies what the theme draws on that edge.
   const plain = { ...table, exceptions: [] };
@@ -149,15 +163,15 @@ export function whyOf(view: ThemeView, table: Table, kind: ExceptionKind, choice
   const under = property === 'line-above' ? top : start;
   const ofTheme = `${under ? propertyOf(under.name).label : 'Outside'}, a line of ${view.theme.name}`;
   return resolve(view, slotOf(table, cell, [], bandOf(view)), property).chain.map((link) => ({
-    where: edge !== undefined && link.source === 'initial' ? ofTheme : whereOf(link),
+    where: edge !== undefined && link.source === 'initial' ? ofTheme : whereOf(link, at),
     text: edge !== undefined && link.source === 'initial' ? edge : link.text,
     state: link.state,
     say: link.say,
   }));
 }
 
-function whereOf({ source, of, place, excepted }: Link): string {
-  if (excepted) return `${placeOfException(excepted)}, here${excepted.always ? ', always' : ''}`;
+function whereOf({ source, of, place, excepted }: Link, at: PlaceWords): string {
+  if (excepted) return `${at(excepted)}, here${excepted.always ? ', always' : ''}`;
   if (!place) return 'Nothing set';
   const where = placeInWords(place);
   if (source === 'theme') return `${where}, in ${of?.name ?? ''}`;
@@ -173,7 +187,7 @@ export interface ListedLook {
   readonly says: string;
 }
 
-export function listedLooks({ exceptions }: Table): readonly ListedLook[] {
+export function listedLooks({ exceptions }: Table, placeOf: PlaceWords = placeOfException): readonly ListedLook[] {
   const found = new Map<string, { readonly first: Exception; readonly at: Exception[] }>();
   for (const each of exceptions) {
     const key = JSON.stringify([kindOf(each), each.reach, each.dressing, each.values]);
@@ -185,7 +199,7 @@ export function listedLooks({ exceptions }: Table): readonly ListedLook[] {
     key,
     kind: kindOf(first),
     at,
-    where: at.length === 1 ? placeOfException(first) : `${placeOfException(first)} and ${at.length - 1} more`,
+    where: at.length === 1 ? placeOf(first) : `${placeOf(first)} and ${at.length - 1} more`,
     says: [
       ...(first.dressing === '' ? [] : [`shown as ${first.dressing}`]),
       ...Object.entries(first.values).map(([name, text]) => `${propertyOf(name as PropertyName).label.toLowerCase()} ${text}`),

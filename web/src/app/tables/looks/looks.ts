@@ -38,7 +38,7 @@ import { UnreadableList, type UnreadableText } from '../../controls/unreadable-l
 import { bandOf } from '../grid/band';
 import type { Asked } from '../columns/column-form';
 import type { ValueMarkData, MadeValueMarks } from './value-mark-dialog';
-import { labelOf, listedLooks, lookRows, placeOfException, placesIn, whyOf, type ListedLook, type LookRow } from './look-rows';
+import { labelOf, listedLooks, lookRows, placeOfException, placesIn, whyOf, type ListedLook, type LookNames, type LookRow } from './look-rows';
 
 const kinds: readonly ExceptionKind[] = ['column', 'row', 'cell'];
 
@@ -58,6 +58,8 @@ export class Looks implements EditedLook {
   readonly table = input.required<Table>();
   readonly view = input.required<ThemeView | undefined>();
   readonly choice = input.required<Chosen>();
+  /** What places are called where the table is the comparison of plans, which has looks alone; none for a table. */
+  readonly names = input<LookNames>();
   readonly changed = output<Asked>();
   /** Slots to go to. */
   readonly went = output<Chosen>();
@@ -81,9 +83,9 @@ export class Looks implements EditedLook {
   protected readonly why = computed(() => {
     const view = this.view();
     const property = sidesOf(this.asked())[0];
-    return view && property ? whyOf(view, this.table(), this.kind(), this.choice(), property) : [];
+    return view && property ? whyOf(view, this.table(), this.kind(), this.choice(), property, this.placeOf) : [];
   });
-  protected readonly list = computed(() => listedLooks(this.table()));
+  protected readonly list = computed(() => listedLooks(this.table(), this.placeOf));
   private readonly firstOne = computed(() => {
     const [place] = this.places();
     return place && exceptionAt(this.table(), place.row, place.column);
@@ -95,6 +97,7 @@ export class Looks implements EditedLook {
     return view ? suggestionsFor(this.asked(), view) : [];
   });
   protected readonly label = labelOf;
+  private readonly placeOf = (place: Pick<Exception, 'row' | 'column'>): string => (this.names()?.at ?? placeOfException)(place);
   /** The value mark that all chosen places have; undefined where they differ. */
   protected readonly dressing = computed(() => {
     const names = new Set(this.places().map(({ row, column }) => exceptionAt(this.table(), row, column)?.dressing ?? ''));
@@ -156,8 +159,9 @@ export class Looks implements EditedLook {
   protected kindLabel(kind: ExceptionKind): string {
     const { row, column, toRow, toColumn } = this.choice();
     const count = { column: toColumn - column + 1, row: toRow - row + 1, cell: (toRow - row + 1) * (toColumn - column + 1) }[kind];
-    if (count > 1) return `${count.toLocaleString('en')} ${kind}s`;
-    return kind === 'cell' ? 'This cell' : placeOfException(kind === 'column' ? { row: null, column } : { row, column: null });
+    const word = this.names()?.kinds[kind] ?? kind;
+    if (count > 1) return `${count.toLocaleString('en')} ${word}s`;
+    return kind === 'cell' ? `This ${word}` : this.placeOf(kind === 'column' ? { row: null, column } : { row, column: null });
   }
 
   private change(label: string, touches: string, change: (exception: Exception) => Exception): void {
@@ -209,8 +213,8 @@ export class Looks implements EditedLook {
   /** Looks beside the theme by which texts cannot be read, anywhere in the table. */
   protected readonly unreadable = computed(() =>
     this.spoilt().map(({ exception, worst, failing, cases, ink }): UnreadableText => ({
-      key: placeOfException(exception),
-      where: placeOfException(exception),
+      key: this.placeOf(exception),
+      where: this.placeOf(exception),
       ratio: worst.ratio,
       needed: worst.needed,
       times: failing < cases ? `, in ${failing} of ${cases} cases` : '',
@@ -218,7 +222,7 @@ export class Looks implements EditedLook {
     })),
   );
   private spoiltAt = (keys: readonly string[]): readonly UnreadableLook[] =>
-    this.spoilt().filter(({ exception }) => keys.includes(placeOfException(exception)));
+    this.spoilt().filter(({ exception }) => keys.includes(this.placeOf(exception)));
   protected goToUnreadable(key: string): void {
     const [found] = this.spoiltAt([key]);
     if (found) this.goTo({ key, kind: kindOf(found.exception), at: [found.exception], where: key, says: '' });
