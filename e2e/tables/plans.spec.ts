@@ -53,6 +53,27 @@ describe('Pricing tables', () => {
     await action;
   };
 
+  /** Opens the pricing table of this file and makes a plan after one of its plans, as that is. */
+  const duplicated = async (plan: string): Promise<void> => {
+    actions = 0;
+    await person.open(`${app.url}/tables`);
+    await person.click('link', 'Season passes 2');
+    await person.find('grid', /^Cells of Season passes/);
+    await did(person.click('columnheader', plan));
+    await did(person.click('button', 'Plan'));
+    await did(person.click('menuitem', 'Duplicate'));
+    await person.find('columnheader', `${plan} 2`);
+  };
+  /** Publishes it, in at most ten actions since a plan was made, and reads its page. */
+  const published = async (): Promise<readonly (readonly string[])[]> => {
+    await did(person.click('button', 'Publish'));
+    await person.find('dialog', /Publish/);
+    await did(person.click('button', 'Publish'));
+    await person.untilText(/Pages that follow the pricing table show it/);
+    expect(actions).toBeLessThanOrEqual(10);
+    return live('passes');
+  };
+
   it('from cells of a spreadsheet to the live page in at most 60 actions', async () => {
     actions = 0;
     await person.open(`${app.url}/tables`);
@@ -124,49 +145,25 @@ describe('Pricing tables', () => {
   });
 
   it('a fifth plan in at most ten actions, and the page follows', async () => {
-    actions = 0;
-    await person.open(`${app.url}/tables`);
-    await person.click('link', 'Season passes 2');
-    await person.find('grid', /^Cells of Season passes/);
-    await did(person.click('columnheader', 'Cabin'));
-    await did(person.click('button', 'Plan'));
-    await did(person.click('menuitem', 'Duplicate'));
-    await person.find('columnheader', 'Cabin 2');
+    await duplicated('Cabin');
     await did(person.press('Bridge', Key.ENTER), 2);
     await did(person.press('45', Key.ENTER), 2);
     await person.find('cell', '£45');
     await person.untilKept();
     expect((await live('passes'))[0]?.length).toBe(5);
     await driver.navigate().back();
-    await did(person.click('button', 'Publish'));
-    await person.find('dialog', /Publish/);
-    await did(person.click('button', 'Publish'));
-    await person.untilText(/Pages that follow the pricing table show it/);
-    expect(actions).toBeLessThanOrEqual(10);
-    const rows = await live('passes');
+    const rows = await published();
     expect(rows[0]?.slice(1).map((name) => name.toLowerCase())).toEqual(['pier', 'deck', 'saloon', 'cabin', 'bridge']);
     expect(rowOf(rows, 'Price')?.[5]?.trim()).toBe('£45');
   });
 
   it('a sixth, in a colour of its own and pushed instead, in at most ten actions', async () => {
-    actions = 0;
-    await person.open(`${app.url}/tables`);
-    await person.click('link', 'Season passes 2');
-    await person.find('grid', /^Cells of Season passes/);
-    await did(person.click('columnheader', 'Bridge'));
-    await did(person.click('button', 'Plan'));
-    await did(person.click('menuitem', 'Duplicate'));
-    await person.find('columnheader', 'Bridge 2');
+    await duplicated('Bridge');
     await did(person.press('Crow’s nest', Key.ENTER), 2);
     await did(person.fill('combobox', /^Accent/, '#e8590c'));
     await did(person.click('checkbox', 'Stands out'));
     await person.untilKept();
-    await did(person.click('button', 'Publish'));
-    await person.find('dialog', /Publish/);
-    await did(person.click('button', 'Publish'));
-    await person.untilText(/Pages that follow the pricing table show it/);
-    expect(actions).toBeLessThanOrEqual(10);
-    const rows = await live('passes');
+    const rows = await published();
     expect(rows[0]?.slice(1).map((name) => name.toLowerCase())).toEqual(['pier', 'deck', 'saloon', 'cabin', 'bridge', 'crow’s nest']);
     // Its column is in its colour.
     const fill = await driver.executeScript<string>(`return getComputedStyle(document.querySelector('th.zp-featured')).backgroundColor`);
