@@ -83,6 +83,8 @@ describe('A pricing table that is read', () => {
     const read = readPricing(JSON.parse(JSON.stringify(seasonPasses)));
     expect(read.ok && read.value).toEqual(seasonPasses);
     expect(saysOf(emptyPricing('New', 3))).toBe('read');
+    for (const picture of ['', '/pictures/ab12.png'])
+      expect(saysOf({ ...seasonPasses, plans: seasonPasses.plans.map((plan) => ({ ...plan, picture })) })).toBe('read');
   });
   const [deck, saloon] = seasonPasses.plans;
   for (const [name, changed, says] of [
@@ -101,6 +103,7 @@ describe('A pricing table that is read', () => {
     ['an amount of 30 digits', { plans: [{ ...deck, prices: [{ period: 'month', is: 'amount', amount: '1'.repeat(30) }] }] }, /exact decimal/],
     ['a free price with an amount', { plans: [{ ...deck, prices: [{ period: 'month', is: 'free', amount: '1' }] }] }, /that is an amount has one/],
     ['a link that would run', { plans: [{ ...deck, actions: [{ text: 'x', href: 'java\tscript:alert(1)', rank: 'first' }] }] }, /leads to http/],
+    ['a picture from elsewhere', { plans: [{ ...deck, picture: 'https://x.test/a.png' }], answers: {} }, /picture is one that was brought in/],
     ['a ring of plans', { plans: [{ ...deck, from: 'saloon' }, saloon], answers: {} }, /of one another: Deck → Saloon → Deck/],
     ['a plan from itself', { plans: [{ ...deck, from: 'deck' }], featured: '', answers: {} }, /of one another: Deck → Deck/],
     ['everything of a plan that is gone', { plans: [{ ...deck, from: 'raft' }], featured: '', answers: {} }, /of a plan that is not there/],

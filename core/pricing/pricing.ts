@@ -50,6 +50,8 @@ export interface Plan {
   readonly description: string;
   /** An icon of the shelf; empty for none. */
   readonly icon: string;
+  /** The address of a picture that was brought in, in place of the icon; empty or left out for none. */
+  readonly picture?: string;
   /** A colour of the theme's syntax; empty for the theme's own. */
   readonly accent: string;
   /** What it is instead in modes. */

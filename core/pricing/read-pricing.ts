@@ -3,7 +3,7 @@ import { isLanguage } from '../data-types';
 import { own } from '../own';
 import { bad, type Outcome } from '../outcome';
 import { checkShape } from '../problems-of';
-import { isSafeAddress } from '../table';
+import { isPictureAddress, isSafeAddress } from '../table';
 import { isExceptionProperty, isOfColumns, modeNames, nameSchema } from '../theme';
 import { isAmount } from './amounts';
 import {
@@ -100,12 +100,18 @@ const actionSchema = object({
 }).noUnknown('An action has no other fields.');
 const accentProblem = (value: unknown): string | undefined =>
   typeof value === 'string' && value.length > 0 && value.length <= 60 ? undefined : 'An accent has 1 to 60 characters.';
+const PICTURE = 'A plan’s picture is one that was brought in, on this server.';
 const planSchema = object({
   id: id('A plan'),
   name: text('A plan’s name', PRICING_LIMITS.name),
   subtitle: text('A plan’s subtitle', PRICING_LIMITS.name),
   description: text('A plan’s description'),
   icon: text('A plan’s icon', 60),
+  picture: string()
+    .strict()
+    .max(200, PICTURE)
+    .optional()
+    .test('own', PICTURE, (address) => !address || isPictureAddress(address)),
   accent: text('A plan’s accent', 60),
   accentIn: recordOf<string>(
     'A plan’s accents in modes',

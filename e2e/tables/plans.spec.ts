@@ -1,8 +1,10 @@
-import { Key, type WebDriver } from 'selenium-webdriver';
+import fs from 'node:fs';
+import path from 'node:path';
+import { Key, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { axeFindings } from '../tools/axe';
 import { consoleErrors, opened } from '../tools/opened';
 import type { Person } from '../tools/person';
-import { sent, type App } from '../tools/server';
+import { newFolder, sent, type App } from '../tools/server';
 
 /** As a designer gets it from a spreadsheet: plans across, prices by the month and by the year, a dozen features. */
 const CELLS = [
@@ -256,6 +258,26 @@ describe('Pricing tables', () => {
     await person.untilKept();
     await person.click('button', 'As cards');
     await person.find('columnheader', 'Saloon');
+  });
+
+  it('have a picture in place of an icon, which is brought in beside the plan', async () => {
+    const file = path.join(newFolder(), 'saloon.svg');
+    fs.writeFileSync(file, '<svg xmlns="http://www.w3.org/2000/svg" width="48" height="24"><rect width="48" height="24" fill="#0b7285"/></svg>');
+    await person.open(`${app.url}/pricings/season-passes`);
+    await person.click('columnheader', 'Saloon');
+    await person.find('button', 'A picture instead');
+    const chooser = await driver.executeScript<WebElement>('return document.querySelector("zest-plan-form input[type=file]")');
+    await chooser.sendKeys(file);
+    await person.find('button', 'Another picture');
+    await person.click('button', 'As cards');
+    const height = (): Promise<number> =>
+      driver.executeScript(
+        `return document.querySelector('zest-cards-seen').shadowRoot.querySelector('.zp-featured img')?.getBoundingClientRect().height ?? 0`,
+      );
+    await person.until('the picture on its card', async () => (await height()) > 20 || undefined);
+    await person.click('button', 'Take the picture away');
+    await person.until('the card without it', async () => (await height()) === 0 || undefined);
+    await person.untilKept();
   });
 
   it('have looks of their own beside the theme: a plan, a feature, one crossing; where none can be, that is said', async () => {

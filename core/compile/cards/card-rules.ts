@@ -242,6 +242,8 @@ export const cardFrameRules: readonly CssNode[] = [
   // The mark of a feature stands before its text, and what it means below both.
   rule(`.${contract.hint},.${contract.hint}>summary`, ['display', 'inline']),
   rule(`.${contract.hint}>summary`, ['cursor', 'pointer'], ['text-decoration', 'underline dotted'], ['line-height', 'max(1lh,24px)']),
+  // A picture in place of an icon is as high as a few of those, and never wider than its card.
+  rule(`img.${contract.inCards['plan-icon']}`, ['box-sizing', 'content-box'], ['height', '3em'], ['max-width', '100%'], ['object-fit', 'contain']),
   rule(`.${contract.common}>.${contract.plan}>ul`, ['display', 'contents']),
   {
     kind: 'media',

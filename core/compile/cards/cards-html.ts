@@ -109,6 +109,11 @@ function lineNode({ is, text, hint, note, feature }: CardLine, { absent, notSaid
 }
 
 const iconOf = ({ plan }: Card): Piece => {
+  // What it shows is said by the plan's name below it.
+  if (plan.picture) {
+    const picture = element('img', { class: inCards['plan-icon'], src: plan.picture, alt: '', loading: 'lazy' });
+    return element('div', { class: contract.line }, picture);
+  }
   const path = icons.find(({ name }) => name === plan.icon)?.path;
   const size = { viewBox: '0 0 24 24', width: '1em', height: '1em', fill: 'currentColor' };
   if (path === undefined) return nothing;

@@ -54,6 +54,13 @@ describe('Cards as markup', () => {
     expect(css).toContain('.zp-choices:has(.zp-currencies .zp-c1:checked)~* .zp-of-currency:not(.zp-c1){display:none}');
     expect(writeCss(choiceRules([{ ...seasonPasses, currencies: seasonPasses.currencies.slice(0, 1) }]), 'compact')).not.toContain('zp-of-currency');
   });
+  it('have a picture in place of an icon, which leads nowhere and says nothing that the plan’s name does not', () => {
+    const plans = seasonPasses.plans.map((plan, at) => (at === 0 ? { ...plan, icon: 'boat', picture: '/pictures/ab12.png' } : plan));
+    expect(html({ ...seasonPasses, plans })).toContain('<img class="zp-plan-icon" src="/pictures/ab12.png" alt loading="lazy">');
+    expect(html({ ...seasonPasses, plans })).not.toContain('<svg');
+    const none = plans.map((plan) => ({ ...plan, icon: '', picture: '' }));
+    expect(html({ ...seasonPasses, plans: none })).not.toMatch(/<img|zp-plan-icon/);
+  });
   it('part a price into its currency and its decimals, whatever stands around it', () => {
     expect(passes).toContain('<p class="zp-price"><span class="zp-sign">£</span>9<span class="zp-cents">.50</span></p>');
     const french = html({ ...seasonPasses, language: 'fr-FR' });

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
+import { firstValueFrom } from 'rxjs';
 import { icons } from '../../../../core/media';
 import { bad, good, type Outcome } from '../../../../core/outcome';
 import {
@@ -20,6 +21,9 @@ import {
   type Price,
   type Pricing,
 } from '../../../../core/pricing';
+import { mediaAddress } from '../../../../core/theme';
+import { Deleting } from '../controls/deleting';
+import { Api } from '../documents/api';
 import { AccentField } from './accent-field';
 import { PricingEdits } from './pricing-edits';
 
@@ -32,6 +36,8 @@ import { PricingEdits } from './pricing-edits';
   styleUrl: './form.scss',
 })
 export class PlanForm {
+  private readonly api = inject(Api);
+  private readonly deleting = inject(Deleting);
   protected readonly edits = inject(PricingEdits);
   protected readonly availabilities = availabilities;
   protected readonly icons = icons;
@@ -77,6 +83,14 @@ export class PlanForm {
   protected set = (label: string, fields: Partial<Omit<Plan, 'id'>>): void => this.edits.setPlan(label, fields);
   protected feature(id: string, is: boolean): void {
     this.edits.act(is ? 'let a plan stand out' : 'let no plan stand out', '', (pricing) => ({ ...pricing, featured: is ? id : '' }));
+  }
+
+  /** A picture in place of the icon. */
+  protected async bring(field: HTMLInputElement): Promise<void> {
+    const file = field.files?.[0];
+    field.value = '';
+    const kept = file && (await this.deleting.attempt(() => firstValueFrom(this.api.keepPicture(file))));
+    if (kept) this.set('give a plan a picture', { picture: mediaAddress(kept.id) });
   }
 
   private onPlan(label: string, make: (pricing: Pricing, plan: Plan) => Outcome<Pricing> | Pricing): void {
