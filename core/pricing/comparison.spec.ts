@@ -120,6 +120,18 @@ describe('The comparison of a pricing table', () => {
     expect(texts(sold)[2]).toEqual(['Wählen', 'Ausverkauft', 'Bald verfügbar', 'Nur am Schalter']);
     expect(comparisonOf(sold).table.rows[2]?.every((cell) => typeof cell === 'string')).toBeTrue();
   });
+  it('has on a page a tick and a dash for yes and no, where that is asked for, which are heard as words; what was not said stays empty', () => {
+    const late = (given: Partial<Pricing>): readonly unknown[] =>
+      wholeComparison({ ...seasonPasses, ...given })
+        .table.rows.find(([name]) => textOf(name ?? '') === 'Late boats')
+        ?.slice(1) ?? [];
+    expect(late({})).toEqual(['No', 'Yes', 'Yes']);
+    const icon = (text: string, href: string): object => ({ text, marks: [{ from: 0, to: text.length, kind: 'icon', href }] });
+    expect(late({ marked: true })).toEqual([icon('No', 'dash'), icon('Yes', 'tick'), icon('Yes', 'tick')]);
+    const some = { late: { deck: { is: 'yes' as const, text: 'on Fridays' }, cabin: { is: 'number' as const, n: '3' } } };
+    expect(late({ marked: true, answers: some, plans: seasonPasses.plans.map((plan) => ({ ...plan, from: '' })) })).toEqual(['on Fridays', '', '3']);
+    expect(readTable(withoutPlans(wholeComparison({ ...seasonPasses, marked: true }).table)).ok).toBeTrue();
+  });
   it('has a row of prices for each period or, where visitors choose, one row for all; that is made for a page, and no file can bring it', () => {
     const rowsOf = (made: typeof wholeComparison): number => made(seasonPasses).rows.filter(({ is }) => is === 'price').length;
     expect([rowsOf(wholeComparison), rowsOf(placedComparison)]).toEqual([2, 1]);

@@ -78,7 +78,7 @@ export function comparisonOf(
         return row(nameOf(each.feature), (plan) => {
           const given = answerOf(pricing, each.feature, plan);
           const text = answerText(given, pricing.language, words);
-          return isShown ? noted(text, noteOf(pricing, given)) : text;
+          return isShown ? noted(text, noteOf(pricing, given), false, pricing.marked === true ? markOf(given) : undefined) : text;
         });
     }
   });
@@ -156,10 +156,15 @@ const hintsOf = ({ notes }: Pricing, rows: readonly ComparisonRow[]): ReadonlyMa
       .map((id, at) => [id, notes.length + at + 1] as const),
   );
 
-/** A text with the number of its footnote behind it, in bold where it is to be seen before others. */
-function noted(text: string, note: number | undefined, isBold = false): Row[number] {
+/** The icon in place of a bare yes or no. */
+const markOf = (given: Given | undefined): string | undefined =>
+  given && !given.answer.text ? { yes: 'tick', no: 'dash', text: undefined, number: undefined, limit: undefined }[given.answer.is] : undefined;
+
+/** A text with the number of its footnote behind it, in bold where it is to be seen before others; as an icon that says it where one is named. */
+function noted(text: string, note: number | undefined, isBold = false, icon?: string): Row[number] {
   const number = note === undefined ? '' : `\u00a0${note}`;
   const marks: readonly Mark[] = [
+    ...(icon === undefined || text === '' ? [] : [{ from: 0, to: text.length, kind: 'icon' as const, href: icon }]),
     ...(isBold && text !== '' ? [{ from: 0, to: text.length, kind: 'bold' as const }] : []),
     ...(number === '' ? [] : [{ from: text.length, to: text.length + number.length, kind: 'super' as const }]),
   ];

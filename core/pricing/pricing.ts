@@ -128,6 +128,8 @@ export interface Pricing {
   readonly unpriced: string;
   /** Whether answers that neighbours have in common are one cell in the comparison. */
   readonly joined?: boolean;
+  /** Whether yes and no are seen as a tick and a dash in the comparison, and heard as words. */
+  readonly marked?: boolean;
   readonly plans: readonly Plan[];
   /** The id of the plan that is to stand out; empty for none. */
   readonly featured: string;

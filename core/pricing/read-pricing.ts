@@ -203,6 +203,7 @@ export const pricingSchema = object({
   saving: choice('How a saving is said', savingKinds),
   unpriced: text('What is said without a price', 60),
   joined: boolean().strict().optional().default(undefined),
+  marked: boolean().strict().optional().default(undefined),
   plans: array()
     .strict()
     .required()

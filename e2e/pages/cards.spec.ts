@@ -121,6 +121,20 @@ describe('Plans on a page', () => {
     );
   });
 
+  it('have a tick and a dash for yes and no in the comparison, which are heard as words', async () => {
+    await person.open(`${app.url}/pricings/season-passes`);
+    await person.click('button', 'Offer');
+    await person.click('checkbox', /^Yes and no are a tick and a dash/);
+    await person.untilKept();
+    await person.click('button', 'Publish');
+    await person.find('dialog', /Publish/);
+    await person.click('button', 'Publish');
+    await person.untilText(/Edition \d+ is published/);
+    await person.open(`${app.url}/site/passes`);
+    await person.find('img', 'Yes');
+    expect(await axeFindings(driver)).toEqual([]);
+  });
+
   it('are dressed part by part in the studio, where a specimen has all of them', async () => {
     await person.open(`${app.url}/themes/harbour-dusk`);
     await person.choose('Shown on', 'Plans as cards');
