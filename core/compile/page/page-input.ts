@@ -19,7 +19,7 @@ export interface PageInput {
   /** Extra CSS for every table of the site. */
   readonly extra?: string;
   readonly tables: ReadonlyMap<string, Table>;
-  /** The pricing tables among them, by the same names, for placements that show their plans as cards. */
+  /** The pricing tables among them, by the same names, for placements that show their plans as cards, or let visitors choose period and currency. */
   readonly pricings?: ReadonlyMap<string, Pricing>;
   readonly themes: ReadonlyMap<string, KeyedView>;
 }
